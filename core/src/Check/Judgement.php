@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Check;
+
+/** The answer of the `check` rule. */
+final readonly class Judgement
+{
+    /**
+     * @param  int  $mass  grams
+     * @param  list<LineOutcome>  $lines
+     * @param  list<Finding>  $findings
+     * @param  list<Restock>  $restock
+     */
+    public function __construct(
+        public Assignment $assignment,
+        public Verdict $verdict,
+        public int $mass,
+        public array $lines,
+        public array $findings,
+        public array $restock,
+    ) {
+    }
+}

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Format;
+
+use Sarcina\Core\Check\Finding;
+use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\LineOutcome;
+use Sarcina\Core\Check\Placed;
+use Sarcina\Core\Check\Restock;
+use Sarcina\Core\Measure\Quantity;
+
+/** Writes a judgement as `sarcina.verdict/1` (rules.md, check). */
+final class VerdictDocument
+{
+    public const FORMAT = 'sarcina.verdict/1';
+
+    /**
+     * @return array{format: string, verdict: string, mass_g: int, lines: list<array<string, mixed>>,
+     *     findings: list<array<string, string|int|null>>, restock: list<array<string, string|int|null>>}
+     */
+    public static function of(Judgement $judgement): array
+    {
+        return [
+            'format' => self::FORMAT,
+            'verdict' => $judgement->verdict->value,
+            'mass_g' => $judgement->mass,
+            'lines' => array_map(static fn (LineOutcome $outcome): array => self::line($judgement, $outcome), $judgement->lines),
+            'findings' => array_map(static fn (Finding $finding): array => $finding->document(), $judgement->findings),
+            'restock' => array_map(static fn (Restock $restock): array => $restock->document(), $judgement->restock),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function line(Judgement $judgement, LineOutcome $outcome): array
+    {
+        return [
+            'id' => $outcome->line->id,
+            'required' => self::amount($outcome->required),
+            'effective' => self::amount($outcome->effective),
+            'reserve' => $outcome->reserve,
+            'short' => self::amount($outcome->short),
+            'placed' => array_map(static function (Placed $placed) use ($judgement): array {
+                $row = $judgement->assignment->contents[$placed->row];
+
+                return [
+                    'row' => $placed->row,
+                    'item' => $row->item->code,
+                    'lot' => $row->lot,
+                    'quantity' => $placed->quantity,
+                    'preference' => $placed->preference,
+                    'reserve' => $placed->reserve,
+                ];
+            }, $outcome->placed),
+        ];
+    }
+
+    private static function amount(int|Quantity $amount): int|string
+    {
+        return $amount instanceof Quantity ? (string) $amount : $amount;
+    }
+}

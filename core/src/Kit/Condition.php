@@ -1,0 +1,14 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Kit;
+
+enum Condition: string
+{
+    case Good = 'good';
+    case Opened = 'opened';
+    case Damaged = 'damaged';
+    case Soiled = 'soiled';
+    case Failed = 'failed';
+}

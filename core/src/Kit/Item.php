@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Kit;
+
+use Sarcina\Core\Measure\Quantity;
+
+/** A kind of thing that kits hold. */
+final readonly class Item
+{
+    /**
+     * @param  array<string, Quantity>  $size  measures by name, such as width and height
+     * @param  list<CompanionNeed>  $needs
+     * @param  int  $mass  grams of one piece
+     * @param  bool  $keepsAsReserve  whether a piece past its date may be kept as reserve
+     */
+    public function __construct(
+        public string $code,
+        public ItemClass $class,
+        public bool $dated,
+        public int $mass,
+        public array $size,
+        public Scope $scope,
+        public bool $keepsAsReserve,
+        public array $needs,
+        public ?string $supersededBy,
+    ) {
+    }
+}

@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Lists;
+
+use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\ItemClass;
+use Sarcina\Core\Measure\Quantity;
+
+/** One entry of what a line accepts: an item, or a class with least measures. */
+final readonly class Accepted
+{
+    private const TURNED = ['width' => 'height', 'height' => 'width'];
+
+    /** @param  array<string, Quantity>  $least measures by name; with a class only */
+    private function __construct(
+        public ?string $item,
+        public ?ItemClass $class,
+        private array $least,
+    ) {
+    }
+
+    public static function item(string $code): self
+    {
+        return new self($code, null, []);
+    }
+
+    /** @param  array<string, Quantity>  $least */
+    public static function class(string $name, array $least = []): self
+    {
+        return new self(null, new ItemClass($name), $least);
+    }
+
+    public function matches(Item $item): bool
+    {
+        if ($this->class === null) {
+            return $this->item === $item->code;
+        }
+
+        return $this->class->takes($item->class)
+            && ($this->least === [] || $this->isMetBy($item->size, []) || $this->isMetBy($item->size, self::TURNED));
+    }
+
+    /**
+     * @param  array<string, Quantity>  $size
+     * @param  array<string, string>  $turned  the measure to look at in place of the one named
+     */
+    private function isMetBy(array $size, array $turned): bool
+    {
+        foreach ($this->least as $measure => $least) {
+            $there = $size[$turned[$measure] ?? $measure] ?? null;
+            if ($there === null || ! $there->isAtLeast($least)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

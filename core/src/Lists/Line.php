@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Lists;
+
+use Sarcina\Core\Kit\Item;
+
+/** One line of a list: a need, how many pieces or how much in all, and what can serve it in order of preference. */
+final readonly class Line
+{
+    /** @param  non-empty-list<Accepted>  $accepts */
+    private function __construct(
+        public string $id,
+        public Rank $rank,
+        public array $accepts,
+        public ?int $quantity,
+        public ?Total $total,
+    ) {
+    }
+
+    /** @param  non-empty-list<Accepted>  $accepts */
+    public static function counted(string $id, Rank $rank, array $accepts, int $quantity): self
+    {
+        return new self($id, $rank, $accepts, $quantity, null);
+    }
+
+    /** @param  non-empty-list<Accepted>  $accepts */
+    public static function totalled(string $id, Rank $rank, array $accepts, Total $total): self
+    {
+        return new self($id, $rank, $accepts, null, $total);
+    }
+
+    /** The position of the first entry that the item matches, 0 first, or null where there is none. */
+    public function preferenceFor(Item $item): ?int
+    {
+        foreach ($this->accepts as $preference => $accepted) {
+            if ($accepted->matches($item)) {
+                return $preference;
+            }
+        }
+
+        return null;
+    }
+}

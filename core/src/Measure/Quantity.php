@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Measure;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\RoundingMode;
+
+/**
+ * A length, volume or mass with its unit, exact: "12 cm", "2.5 yd", "15 ml".
+ *
+ * It is held as a decimal count of the dimension's grains (1 nm, 0.1 nl, 1 ng), a
+ * plain integer where that is exact and fits, so that nothing is ever rounded.
+ */
+final readonly class Quantity
+{
+    private const PLACES = 4;
+
+    private function __construct(
+        public Unit $unit,
+        public string $text,
+        private ?int $grains,
+        private ?BigDecimal $exact,
+    ) {
+    }
+
+    /** @throws NotAQuantity where the text is not `number unit` with one space and a known unit */
+    public static function of(string $text): self
+    {
+        if (preg_match('/^(\d{1,40})(?:\.(\d{1,40}))? (\S+)$/D', $text, $parts) !== 1) {
+            throw NotAQuantity::written($text);
+        }
+        $unit = Unit::tryFrom($parts[3]) ?? throw NotAQuantity::unitNotKnown($text, $parts[3]);
+        $digits = ltrim($parts[1].$parts[2], '0');
+        $divisor = 10 ** strlen($parts[2]);
+        if (strlen($digits) <= 6 && strlen($parts[2]) <= 6) {
+            $product = (int) $digits * $unit->grains();
+            if ($product % $divisor === 0) {
+                return new self($unit, $text, intdiv($product, (int) $divisor), null);
+            }
+        }
+        $number = BigDecimal::of($parts[2] === '' ? $parts[1] : $parts[1].'.'.$parts[2]);
+
+        return new self($unit, $text, null, $number->multipliedBy($unit->grains()));
+    }
+
+    public static function zero(Unit $unit): self
+    {
+        return new self($unit, '0 '.$unit->value, 0, null);
+    }
+
+    public function dimension(): Dimension
+    {
+        return $this->unit->dimension();
+    }
+
+    public function isPositive(): bool
+    {
+        return $this->grains !== null ? $this->grains > 0 : $this->inGrains()->isPositive();
+    }
+
+    /** Whether both are of one dimension and this is `$other` or more. */
+    public function isAtLeast(self $other): bool
+    {
+        if ($this->unit->dimension() !== $other->unit->dimension()) {
+            return false;
+        }
+        if ($this->grains !== null && $other->grains !== null) {
+            return $this->grains >= $other->grains;
+        }
+
+        return $this->inGrains()->isGreaterThanOrEqualTo($other->inGrains());
+    }
+
+    /** This and `$count` times `$other`, in this one's unit. Both are of one dimension. */
+    public function plus(self $other, int $count = 1): self
+    {
+        return $this->inUnit($this->inGrains()->plus($other->inGrains()->multipliedBy($count)));
+    }
+
+    /** What `$other` lacks to this, or zero. Both are of one dimension. */
+    public function lessWhatIsThere(self $other): self
+    {
+        $rest = $this->inGrains()->minus($other->inGrains());
+
+        return $rest->isPositive() ? $this->inUnit($rest) : self::zero($this->unit);
+    }
+
+    /** The fewest whole pieces of this size that come to at least `$wanted`. */
+    public function piecesFor(self $wanted): int
+    {
+        return $wanted->inGrains()->dividedBy($this->inGrains(), 0, RoundingMode::CEILING)->toInt();
+    }
+
+    /** Whether at most `$pieces` pieces of this size come to `$wanted`. */
+    public function comesToWithin(self $wanted, int $pieces): bool
+    {
+        return $this->inGrains()->multipliedBy($pieces)->isGreaterThanOrEqualTo($wanted->inGrains());
+    }
+
+    /** Rounded half up to 4 places, zeros at the end dropped: "0.5 yd". */
+    public function __toString(): string
+    {
+        $rounded = $this->inGrains()->dividedBy($this->unit->grains(), self::PLACES, RoundingMode::HALF_UP);
+        $text = (string) $rounded;
+
+        return rtrim(rtrim($text, '0'), '.').' '.$this->unit->value;
+    }
+
+    private function inGrains(): BigDecimal
+    {
+        return $this->exact ?? BigDecimal::of($this->grains ?? 0);
+    }
+
+    private function inUnit(BigDecimal $grains): self
+    {
+        return new self($this->unit, '', null, $grains);
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core;
+
+use Sarcina\Core\Check\Judge;
+use Sarcina\Core\Due\Due;
+use Sarcina\Core\Format\InvalidDocument;
+use Sarcina\Core\Format\Json;
+use Sarcina\Core\Format\KitReader;
+use Sarcina\Core\Format\NextCheckDocument;
+use Sarcina\Core\Format\PickReader;
+use Sarcina\Core\Format\ScheduleReader;
+use Sarcina\Core\Format\VerdictDocument;
+
+/** The rules that can be run by name, each from a document to a document. */
+enum Rule: string
+{
+    case Check = 'check';
+    case Due = 'due';
+    case Pick = 'pick';
+
+    /**
+     * @param  string  $text  a JSON document in the rule's own format
+     * @return array<string, mixed>
+     *
+     * @throws InvalidDocument
+     */
+    public function answer(string $text): array
+    {
+        $document = Json::read($text);
+
+        return match ($this) {
+            self::Check => VerdictDocument::of(Judge::judge(KitReader::read($document))),
+            self::Due => NextCheckDocument::of(Due::next(ScheduleReader::read($document))),
+            self::Pick => PickReader::answer(PickReader::read($document)),
+        };
+    }
+}

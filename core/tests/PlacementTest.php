@@ -134,13 +134,13 @@ final class PlacementTest extends TestCase
         $early = $preference = $reservePreference = 0;
         foreach ($laid as [$line, $row, $pieces]) {
             $here = $assignment->contents[$row];
-            $position = (int) $assignment->list->lines[$line]->preferenceFor($here->item);
-            if ($assignment->isReserve($here)) {
+            $position = $assignment->list->preferencesFor($here->item)[$line];
+            if ($assignment->isReserve($row)) {
                 $reserve[$line] += $pieces;
                 $reservePreference += $pieces * $position;
             } else {
                 $effective[$line] += $pieces;
-                $early += $assignment->expiresEarly($here) ? $pieces : 0;
+                $early += $assignment->expiresEarly($row) ? $pieces : 0;
                 $preference += $pieces * $position;
             }
         }
@@ -158,7 +158,7 @@ final class PlacementTest extends TestCase
     {
         $pieces = [];
         foreach ($assignment->contents as $row => $here) {
-            if ($assignment->isEffective($here) || $assignment->isReserve($here)) {
+            if ($assignment->isEffective($row) || $assignment->isReserve($row)) {
                 array_push($pieces, ...array_fill(0, $here->quantity, $row));
             }
         }
@@ -170,15 +170,16 @@ final class PlacementTest extends TestCase
                 $figures = $this->weigh($assignment, $laid);
                 if ($best === null || $figures < $best) {
                     $best = $figures;
-                    $bestReserve = count(array_filter($laid, static fn ($one) => $assignment->isReserve($assignment->contents[$one[1]])));
+                    $bestReserve = count(array_filter($laid, static fn ($one) => $assignment->isReserve($one[1])));
                 }
 
                 return;
             }
             $row = $assignment->contents[$pieces[$next]];
+            $preferences = $assignment->list->preferencesFor($row->item);
             foreach ($assignment->list->lines as $index => $line) {
-                $bars = $assignment->isReserve($row) && $line->rank->value === 'critical';
-                if ($left[$index] > 0 && ! $bars && $line->preferenceFor($row->item) !== null) {
+                $bars = $assignment->isReserve($pieces[$next]) && $line->rank->value === 'critical';
+                if ($left[$index] > 0 && ! $bars && isset($preferences[$index])) {
                     $rest = $left;
                     $rest[$index]--;
                     $try($next + 1, [...$laid, [$index, $pieces[$next], 1]], $rest);

@@ -16,6 +16,12 @@ use Sarcina\Core\Lists\KitList;
 /** All that the `check` rule judges: one kit on one day, its policy, its list and what is in it. */
 final readonly class Assignment
 {
+    /** @var list<bool|null> by row: true where it is effective, false where it is reserve, null where it does not count */
+    private array $counts;
+
+    /** @var list<bool> by row */
+    private array $early;
+
     /**
      * @param  list<Item>  $items
      * @param  list<Row>  $contents
@@ -28,36 +34,49 @@ final readonly class Assignment
         public KitList $list,
         public array $contents,
     ) {
+        $goodUntil = $policy->goodUntil();
+        $keepsReserve = $policy->expiry === ExpiryPolicy::Reserve;
+        $usable = [];
+        $counts = [];
+        $early = [];
+        foreach ($contents as $row) {
+            $item = $row->item;
+            $canCount = $row->condition === Condition::Good
+                && ! $row->lacksItsDate()
+                && ($usable['.'.$item->code] ??= $this->isUsable($item));
+            $counts[] = match (true) {
+                ! $canCount => null,
+                ! $row->isExpired($asOf) => true,
+                $keepsReserve && $item->keepsAsReserve => false,
+                default => null,
+            };
+            $early[] = $row->expiresBefore($goodUntil);
+        }
+        $this->counts = $counts;
+        $this->early = $early;
     }
 
-    /** A row that counts now: good, dated where it must be, not excluded, within the kit's scope and not expired. */
-    public function isEffective(Row $row): bool
+    /** Whether the row counts now: good, dated where it must be, not excluded, within the kit's scope and not expired. */
+    public function isEffective(int $row): bool
     {
-        return $this->canCount($row) && ! $row->isExpired($this->asOf);
+        return $this->counts[$row] === true;
     }
 
-    /** A row past its date that the policy and its item let stay as reserve. */
-    public function isReserve(Row $row): bool
+    /** Whether the row is past its date, and the policy and its item let it stay as reserve. */
+    public function isReserve(int $row): bool
     {
-        return $this->policy->expiry === ExpiryPolicy::Reserve
-            && $row->item->keepsAsReserve
-            && $this->canCount($row)
-            && $row->isExpired($this->asOf);
+        return $this->counts[$row] === false;
     }
 
-    /** Whether an effective row's last good day is before the next check and its margin. */
-    public function expiresEarly(Row $row): bool
+    /** Whether the row's last good day is before the next check and its margin. */
+    public function expiresEarly(int $row): bool
     {
-        return $row->expiresBefore($this->policy->goodUntil());
+        return $this->early[$row];
     }
 
+    /** Whether the list does not exclude the item, and those who have the kit may use it. */
     public function isUsable(Item $item): bool
     {
         return ! $this->list->excludes($item) && ! $item->scope->isAbove($this->kit->scope);
-    }
-
-    private function canCount(Row $row): bool
-    {
-        return $row->condition === Condition::Good && ! $row->lacksItsDate() && $this->isUsable($row->item);
     }
 }

@@ -32,10 +32,10 @@ final class Judge
         foreach ($assignment->items as $item) {
             $this->items['.'.$item->code] = $item;
         }
-        foreach ($assignment->contents as $row) {
+        foreach ($assignment->contents as $index => $row) {
             $key = '.'.$row->item->code;
             $this->there[$key] = $row->item;
-            if ($assignment->isEffective($row)) {
+            if ($assignment->isEffective($index)) {
                 $this->effective[$key] = ($this->effective[$key] ?? 0) + $row->quantity;
             }
         }
@@ -119,7 +119,7 @@ final class Judge
         foreach ($placed as $pieces) {
             $row = $this->assignment->contents[$pieces->row];
             $piece = $total->pieceOf($row->item);
-            if ($piece !== null && ! ($lastingOnly && $this->assignment->expiresEarly($row))) {
+            if ($piece !== null && ! ($lastingOnly && $this->assignment->expiresEarly($pieces->row))) {
                 $sum = $sum->plus($piece, $pieces->quantity);
             }
         }
@@ -139,7 +139,7 @@ final class Judge
         }
         $lasting = 0;
         foreach ($placed as $pieces) {
-            if (! $pieces->reserve && ! $this->assignment->expiresEarly($this->assignment->contents[$pieces->row])) {
+            if (! $pieces->reserve && ! $this->assignment->expiresEarly($pieces->row)) {
                 $lasting += $pieces->quantity;
             }
         }
@@ -192,7 +192,7 @@ final class Judge
         $unpaired = $this->unpaired();
         $placed = [];
         foreach ($this->assignment->contents as $index => $row) {
-            if ($this->assignment->isEffective($row)) {
+            if ($this->assignment->isEffective($index)) {
                 $placed['.'.$row->item->code] = ($placed['.'.$row->item->code] ?? 0) + $this->placement->takenFrom($index);
             }
         }
@@ -267,8 +267,8 @@ final class Judge
 
     private function isAcceptedByACriticalLine(Item $item): bool
     {
-        foreach ($this->assignment->list->lines as $line) {
-            if ($line->rank === Rank::Critical && $line->preferenceFor($item) !== null) {
+        foreach ($this->assignment->list->preferencesFor($item) as $line => $_) {
+            if ($this->assignment->list->lines[$line]->rank === Rank::Critical) {
                 return true;
             }
         }
@@ -298,7 +298,7 @@ final class Judge
             if ($this->assignment->list->excludes($row->item)) {
                 $findings[] = Finding::ofRow(FindingKind::Excluded, Severity::Fix, $index, $row);
             }
-            if ($this->assignment->isEffective($row) && $this->assignment->expiresEarly($row)) {
+            if ($this->assignment->isEffective($index) && $this->assignment->expiresEarly($index)) {
                 $findings[] = Finding::ofRow(
                     FindingKind::ExpiresEarly,
                     $this->placement->takenFrom($index) > 0 ? Severity::Fix : Severity::Note,

@@ -78,11 +78,14 @@ final class LeastCostFlow
                 if ($this->free[$edge] === 0) {
                     continue;
                 }
-                $cost = $this->cost[$edge];
-                $candidate = [$first + $cost[0], $second + $cost[1], $third + $cost[2]];
+                [$a, $b, $c] = $this->cost[$edge];
+                $a += $first;
+                $b += $second;
+                $c += $third;
                 $to = $this->to[$edge];
-                if (! isset($distance[$to]) || $candidate < $distance[$to]) {
-                    $distance[$to] = $candidate;
+                $known = $distance[$to] ?? null;
+                if ($known === null || $a < $known[0] || ($a === $known[0] && ($b < $known[1] || ($b === $known[1] && $c < $known[2])))) {
+                    $distance[$to] = [$a, $b, $c];
                     $by[$to] = $edge;
                     if (! ($queued[$to] ?? false)) {
                         $queued[$to] = true;

@@ -93,32 +93,18 @@ final class Placement
     {
         $piles = [];
         foreach ($this->assignment->contents as $index => $row) {
-            $reserve = $this->assignment->isReserve($row);
-            if (! $reserve && ! $this->assignment->isEffective($row)) {
+            $reserve = $this->assignment->isReserve($index);
+            if (! $reserve && ! $this->assignment->isEffective($index)) {
                 continue;
             }
-            $early = ! $reserve && $this->assignment->expiresEarly($row);
+            $early = ! $reserve && $this->assignment->expiresEarly($index);
             $key = ($reserve ? 'r' : ($early ? 'e' : 'l')).$row->item->code;
             $piles[$key] ??= new Pile($row->item, $reserve, $early);
             $piles[$key]->add($index, $row->quantity, $row->expires?->lastGoodDay->number ?? PHP_INT_MAX);
-            $this->preferences[$row->item->code] ??= $this->preferencesFor($row->item);
+            $this->preferences[$row->item->code] ??= $this->assignment->list->preferencesFor($row->item);
         }
 
         return $piles;
-    }
-
-    /** @return array<int, int> line => preference */
-    private function preferencesFor(Item $item): array
-    {
-        $preferences = [];
-        foreach ($this->assignment->list->lines as $index => $line) {
-            $preference = $line->preferenceFor($item);
-            if ($preference !== null) {
-                $preferences[$index] = $preference;
-            }
-        }
-
-        return $preferences;
     }
 
     /**

@@ -167,15 +167,13 @@ final class KitReader
                 $lines[$index] = $line;
             }
         }
+        $code = array_key_exists('code', $list) ? $in->text($list['code'], '/list/code') : '';
+        $read = new KitList($code, array_values($lines), $excludes);
         if ($this->itemsAreSound) {
-            $this->keepTotalsApart($lines);
+            $this->keepTotalsApart($read, array_keys($lines));
         }
 
-        return new KitList(
-            array_key_exists('code', $list) ? $in->text($list['code'], '/list/code') : '',
-            array_values($lines),
-            $excludes,
-        );
+        return $read;
     }
 
     /** @param  array<string, true>  $seen line ids given so far */
@@ -260,31 +258,33 @@ final class KitReader
     /**
      * A total line names an item that is known, accepts only items with its measure, and shares none of them with another line.
      *
-     * @param  array<int, Line>  $lines  by their place in the document
+     * @param  list<int>  $places  where each line stands in the document
      */
-    private function keepTotalsApart(array $lines): void
+    private function keepTotalsApart(KitList $list, array $places): void
     {
-        $in = $this->reader;
-        /** @var array<string, bool> $taken whether an earlier line which accepts the item asks for a total */
-        $taken = [];
-        foreach ($lines as $index => $line) {
-            $path = "/list/lines/{$index}/accepts";
-            $clash = null;
-            $accepted = [];
-            foreach ($this->items as $key => $item) {
-                if ($line->preferenceFor($item) === null) {
-                    continue;
+        if (array_filter($list->lines, static fn (Line $line): bool => $line->total !== null) === []) {
+            return;
+        }
+        $clashes = [];
+        $accepted = [];
+        foreach ($this->items as $key => $item) {
+            $hasTotal = false;
+            $isFirst = true;
+            foreach (array_keys($list->preferencesFor($item)) as $line) {
+                $accepted[$line][$key] = $item;
+                if (! $isFirst && ($hasTotal || $list->lines[$line]->total !== null)) {
+                    $clashes[$line] ??= $item->code;
                 }
-                $accepted[$key] = $item;
-                if (isset($taken[$key]) && ($taken[$key] || $line->total !== null)) {
-                    $clash ??= $item->code;
-                }
-                $taken[$key] = ($taken[$key] ?? false) || $line->total !== null;
+                $hasTotal = $hasTotal || $list->lines[$line]->total !== null;
+                $isFirst = false;
             }
-            if ($clash !== null) {
-                $in->refuse($path, "\"{$clash}\" is accepted by a line that asks for a total and by another line; it can serve one of them only.");
+        }
+        foreach ($list->lines as $index => $line) {
+            $path = "/list/lines/{$places[$index]}";
+            if (isset($clashes[$index])) {
+                $this->reader->refuse("{$path}/accepts", "\"{$clashes[$index]}\" is accepted by a line that asks for a total and by another line; it can serve one of them only.");
             } elseif ($line->total !== null) {
-                $this->mendableTotal($line, $line->total, $accepted, $path, "/list/lines/{$index}/total");
+                $this->mendableTotal($line, $line->total, $accepted[$index] ?? [], "{$path}/accepts", "{$path}/total");
             }
         }
     }

@@ -57,15 +57,12 @@ final class Reader
         if ($members === null) {
             return null;
         }
-        foreach ($members as $key => $_) {
-            if (! in_array($key, $required, true) && ! in_array($key, $optional, true)) {
-                $this->refuse(Json::pointer($path, $key), "The key \"{$key}\" is not known here; known are ".implode(', ', [...$required, ...$optional]).'.');
-            }
+        $given = array_keys($members);
+        foreach (array_diff($given, $required, $optional) as $key) {
+            $this->refuse(Json::pointer($path, $key), "The key \"{$key}\" is not known here; known are ".implode(', ', [...$required, ...$optional]).'.');
         }
-        foreach ($required as $key) {
-            if (! array_key_exists($key, $members)) {
-                $this->refuse(Json::pointer($path, $key), "The key \"{$key}\" is missing.");
-            }
+        foreach (array_diff($required, $given) as $key) {
+            $this->refuse(Json::pointer($path, $key), "The key \"{$key}\" is missing.");
         }
 
         return $members;
@@ -83,10 +80,8 @@ final class Reader
 
             return null;
         }
-        $members = [];
-        foreach (get_object_vars($value) as $key => $member) {
-            $members[(string) $key] = $member;
-        }
+        /** @var array<string, mixed> $members */
+        $members = get_object_vars($value);
 
         return $members;
     }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Lists;
 
-use Sarcina\Core\Kit\Item;
-
 /** One line of a list: a need, how many pieces or how much in all, and what can serve it in order of preference. */
 final readonly class Line
 {
@@ -29,17 +27,5 @@ final readonly class Line
     public static function totalled(string $id, Rank $rank, array $accepts, Total $total): self
     {
         return new self($id, $rank, $accepts, null, $total);
-    }
-
-    /** The position of the first entry that the item matches, 0 first, or null where there is none. */
-    public function preferenceFor(Item $item): ?int
-    {
-        foreach ($this->accepts as $preference => $accepted) {
-            if ($accepted->matches($item)) {
-                return $preference;
-            }
-        }
-
-        return null;
     }
 }

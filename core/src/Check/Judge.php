@@ -62,16 +62,17 @@ final class Judge
         foreach ($this->assignment->contents as $row) {
             $mass += $row->item->mass * $row->quantity;
         }
+        $missing = $this->missingCompanions();
         $findings = [
             ...$this->shortages($lines),
-            ...$this->findingsOfItems(),
+            ...$this->findingsOfItems($missing),
             ...$this->findingsOfRows(),
         ];
         if ($this->assignment->kit->maxMass !== null && $mass > $this->assignment->kit->maxMass) {
             $findings[] = Finding::ofKit(FindingKind::Overweight, Severity::Fix);
         }
 
-        return new Judgement($this->assignment, self::verdict($lines, $findings), $mass, $lines, $findings, $restock);
+        return new Judgement($this->assignment, self::verdict($lines, $findings), $mass, $lines, $findings, $restock, $missing);
     }
 
     /**
@@ -185,11 +186,19 @@ final class Judge
         return $findings;
     }
 
-    /** @return list<Finding> */
-    private function findingsOfItems(): array
+    /**
+     * @param  list<MissingCompanion>  $missing
+     * @return list<Finding>
+     */
+    private function findingsOfItems(array $missing): array
     {
         $findings = [];
-        $unpaired = $this->unpaired();
+        $unpaired = [];
+        foreach ($missing as $companion) {
+            foreach ($companion->for as $code) {
+                $unpaired['.'.$code] = true;
+            }
+        }
         $placed = [];
         foreach ($this->assignment->contents as $index => $row) {
             if ($this->assignment->isEffective($index)) {
@@ -232,10 +241,10 @@ final class Judge
         return $companions;
     }
 
-    /** @return array<string, true> items with effective pieces that lack a companion */
-    private function unpaired(): array
+    /** @return list<MissingCompanion> what items with effective pieces lack beside them */
+    private function missingCompanions(): array
     {
-        $unpaired = [];
+        $missing = [];
         $asked = [];
         foreach ($this->effective as $key => $pieces) {
             foreach ($this->items[$key]->needs as $need) {
@@ -245,24 +254,24 @@ final class Judge
                 }
                 if ($need->per === CompanionsPer::Kit) {
                     if ($there < $need->quantity) {
-                        $unpaired[$key] = true;
+                        $missing[] = new MissingCompanion($need->anyOf, $need->quantity - $there, [$this->items[$key]->code]);
                     }
 
                     continue;
                 }
                 $set = $need->set();
-                $asked[$set] ??= ['pieces' => 0, 'there' => $there, 'by' => []];
+                $asked[$set] ??= ['pieces' => -$there, 'any_of' => $need->anyOf, 'by' => []];
                 $asked[$set]['pieces'] += $need->quantity * $pieces;
-                $asked[$set]['by'][$key] = true;
+                $asked[$set]['by'][] = $this->items[$key]->code;
             }
         }
         foreach ($asked as $set) {
-            if ($set['there'] < $set['pieces']) {
-                $unpaired += $set['by'];
+            if ($set['pieces'] > 0) {
+                $missing[] = new MissingCompanion($set['any_of'], $set['pieces'], $set['by']);
             }
         }
 
-        return $unpaired;
+        return $missing;
     }
 
     private function isAcceptedByACriticalLine(Item $item): bool

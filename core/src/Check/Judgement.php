@@ -12,6 +12,7 @@ final readonly class Judgement
      * @param  list<LineOutcome>  $lines
      * @param  list<Finding>  $findings
      * @param  list<Restock>  $restock
+     * @param  list<MissingCompanion>  $missingCompanions
      */
     public function __construct(
         public Assignment $assignment,
@@ -20,6 +21,7 @@ final readonly class Judgement
         public array $lines,
         public array $findings,
         public array $restock,
+        public array $missingCompanions,
     ) {
     }
 }

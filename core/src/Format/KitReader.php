@@ -45,6 +45,23 @@ final class KitReader
         return (new self)->document($document);
     }
 
+    /**
+     * Items by themselves, each as it stands in a kit's document.
+     *
+     * @param  iterable<mixed>  $documents
+     * @return list<Item>
+     *
+     * @throws InvalidDocument
+     */
+    public static function items(iterable $documents): array
+    {
+        $reader = new self;
+        $reader->readItems(Json::read(Json::write([...$documents])));
+        $reader->reader->finish();
+
+        return array_values($reader->items);
+    }
+
     private function document(mixed $document): Assignment
     {
         $in = $this->reader;
@@ -57,7 +74,7 @@ final class KitReader
         $policy = array_key_exists('policy', $root) ? $this->policy($root['policy']) : null;
         if (array_key_exists('items', $root)) {
             $refused = $in->refused();
-            $this->items($root['items']);
+            $this->readItems($root['items']);
             $this->itemsAreSound = $in->refused() === $refused;
         }
         $list = array_key_exists('list', $root) ? $this->kitList($root['list']) : null;
@@ -96,7 +113,7 @@ final class KitReader
         );
     }
 
-    private function items(mixed $value): void
+    private function readItems(mixed $value): void
     {
         $in = $this->reader;
         $seen = [];

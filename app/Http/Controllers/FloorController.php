@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
+use OpenApi\Attributes as OA;
+
+/** The least that a request can do here, to measure others against: session, sign-in, one row by its key. */
+final class FloorController extends Controller
+{
+    #[OA\Get(path: '/floor', operationId: 'readFloor', tags: ['floor'])]
+    #[OA\Response(response: 200, description: 'The number of the ledger\'s last movement', content: new OA\JsonContent(required: ['movements'], properties: [new OA\Property(property: 'movements', type: 'integer')]))]
+    public function __invoke(): JsonResponse
+    {
+        return new JsonResponse(['movements' => (int) DB::table('chain_heads')->where('chain', 'movements')->value('number')]);
+    }
+}

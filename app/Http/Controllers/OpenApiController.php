@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\OpenApi\Description;
+use Illuminate\Http\JsonResponse;
+
+final class OpenApiController extends Controller
+{
+    public function __invoke(): JsonResponse
+    {
+        return new JsonResponse(Description::json(), 200, [], 0, true);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Resources\TodayResource;
+use App\Reading\ReadToday;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+final class TodayController extends Controller
+{
+    #[OA\Get(path: '/today', operationId: 'readToday', tags: ['today'])]
+    #[OA\Parameter(name: 'page', in: 'query', required: false, schema: new OA\Schema(type: 'integer', minimum: 1))]
+    #[OA\Response(response: 200, description: 'The worklist and the horizon', content: new OA\JsonContent(ref: TodayResource::class))]
+    public function __invoke(Request $request, ReadToday $today): JsonResponse
+    {
+        /** @var array{page?: int|string} $query */
+        $query = $request->validate(['page' => ['integer', 'min:1', 'max:100000']]);
+
+        return $this->json($today($this->today(), (int) ($query['page'] ?? 1)));
+    }
+}

@@ -1,0 +1,91 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http;
+
+use App\Exceptions\Stale;
+use Illuminate\Auth\Access\AuthorizationException;
+use Illuminate\Auth\AuthenticationException;
+use Illuminate\Database\Eloquent\ModelNotFoundException;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Session\TokenMismatchException;
+use Illuminate\Validation\ValidationException;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use Throwable;
+
+/** Every error of the API as application/problem+json (RFC 9457): what was wrong, where, and what to do. */
+final class ProblemResponse
+{
+    public static function for(Throwable $error, Request $request): ?JsonResponse
+    {
+        if (! $request->is('api/*')) {
+            return null;
+        }
+        $status = self::status($error);
+        if ($status >= 500) {
+            report($error);
+        }
+
+        $response = new JsonResponse(array_filter([
+            'type' => 'about:blank',
+            'title' => self::title($status),
+            'status' => $status,
+            'detail' => self::detail($error, $status),
+            'errors' => $error instanceof ValidationException ? $error->errors() : null,
+            'changes' => $error instanceof Stale ? $error->changes : null,
+        ], static fn (mixed $member): bool => $member !== null), $status, ['Content-Type' => 'application/problem+json']);
+        if ($error instanceof HttpExceptionInterface) {
+            $response->headers->add($error->getHeaders());
+            $response->headers->set('Content-Type', 'application/problem+json');
+        }
+
+        return $response;
+    }
+
+    private static function status(Throwable $error): int
+    {
+        return match (true) {
+            $error instanceof ValidationException => 422,
+            $error instanceof AuthenticationException => 401,
+            $error instanceof AuthorizationException => 403,
+            $error instanceof ModelNotFoundException => 404,
+            $error instanceof TokenMismatchException => 419,
+            $error instanceof Stale => 409,
+            $error instanceof HttpExceptionInterface => $error->getStatusCode(),
+            default => 500,
+        };
+    }
+
+    private static function title(int $status): string
+    {
+        return match ($status) {
+            401 => 'Not signed in',
+            403 => 'Not allowed',
+            404 => 'Not found',
+            405 => 'Not possible here',
+            409 => 'Changed in the meantime',
+            419 => 'The session has ended',
+            422 => 'Not accepted as entered',
+            429 => 'Too many tries',
+            default => $status >= 500 ? 'Something went wrong on the server' : 'Not accepted',
+        };
+    }
+
+    private static function detail(Throwable $error, int $status): string
+    {
+        return match ($status) {
+            401 => 'Sign in again; what you typed is kept on this page.',
+            403 => 'Your role does not allow this. Ask a lead to do it or to change your role.',
+            404 => 'There is nothing of that name here. It may have been renamed; look for it with the finder.',
+            409 => $error->getMessage(),
+            419 => 'The session has ended. Sign in again; what you typed is kept on this page.',
+            422 => $error instanceof ValidationException ? $error->getMessage() : 'Look at the fields that are marked.',
+            429 => 'Too many tries in a short time. Wait a minute, then try again.',
+            default => $status >= 500
+                ? 'Nothing was recorded. Try again; what you typed is kept on this page.'
+                : ($error->getMessage() ?: 'This request was not understood.'),
+        };
+    }
+}

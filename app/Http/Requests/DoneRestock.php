@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use App\Actions\RestockReport;
+use App\Models\Kit;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+use Sarcina\Core\Kit\Condition;
+
+#[OA\Schema(required: ['store', 'base', 'out', 'in'], properties: [
+    new OA\Property(property: 'store', type: 'string'),
+    new OA\Property(property: 'base', type: 'integer', description: 'the kit\'s last movement when the list was made'),
+    new OA\Property(property: 'out', type: 'array', items: new OA\Items(required: ['pocket_id', 'lot_id', 'condition', 'quantity', 'to'], properties: [
+        new OA\Property(property: 'pocket_id', type: 'string'),
+        new OA\Property(property: 'lot_id', type: 'string'),
+        new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
+        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
+        new OA\Property(property: 'to', type: 'string', enum: ['discard', 'store']),
+    ])),
+    new OA\Property(property: 'in', type: 'array', items: new OA\Items(required: ['pocket_id', 'lot_id', 'quantity'], properties: [
+        new OA\Property(property: 'pocket_id', type: 'string'),
+        new OA\Property(property: 'lot_id', type: 'string'),
+        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
+    ])),
+    new OA\Property(property: 'seal_reason', type: ['string', 'null']),
+    new OA\Property(property: 'seal_set', type: ['string', 'null']),
+])]
+final class DoneRestock extends FormRequest
+{
+    use KnownKeys;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'store' => ['bail', 'required', 'string', 'exists:stores,id'],
+            'base' => ['required', 'integer:strict', 'min:0'],
+            'out' => ['present', 'array', 'max:500'],
+            'out.*.pocket_id' => ['bail', 'required', 'string', 'exists:pockets,id'],
+            'out.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
+            'out.*.condition' => ['required', Rule::enum(Condition::class)],
+            'out.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
+            'out.*.to' => ['required', Rule::in(['discard', 'store'])],
+            'in' => ['present', 'array', 'max:500'],
+            'in.*.pocket_id' => ['bail', 'required', 'string', 'exists:pockets,id'],
+            'in.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
+            'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
+            'seal_reason' => ['nullable', 'string', 'max:200'],
+            'seal_set' => ['nullable', 'string', 'max:40'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'store.exists' => 'There is no such store.',
+            '*.*.lot_id.exists' => 'This lot is not on record.',
+            '*.*.pocket_id.exists' => 'There is no such pocket.',
+            '*.*.quantity.*' => 'Enter how many, a whole number from 1 to 100000.',
+        ];
+    }
+
+    public function report(Kit $kit, string $id): RestockReport
+    {
+        if (! Str::isUlid($id)) {
+            throw ValidationException::withMessages(['id' => 'The id of a restock is a ULID.']);
+        }
+        /** @var array{store: string, base: int, out: list<array{pocket_id: string, lot_id: string, condition: string, quantity: int, to: string}>, in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null, seal_set?: string|null} $valid */
+        $valid = $this->validated();
+        if ($valid['out'] === [] && $valid['in'] === []) {
+            throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
+        }
+
+        return new RestockReport(strtoupper($id), $kit->id, $valid['store'], $valid['base'], $valid['out'], $valid['in'], $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null);
+    }
+}

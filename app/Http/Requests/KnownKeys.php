@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Requests;
+
+use Illuminate\Support\Str;
+use Illuminate\Validation\Validator;
+
+/** Refuses keys that no rule names, so that a misspelt one is never passed over. */
+trait KnownKeys
+{
+    /** @return list<callable(Validator): void> */
+    public function after(): array
+    {
+        return [function (Validator $validator): void {
+            $known = array_keys($this->rules());
+            foreach (self::paths($this->json()->all()) as $path) {
+                $pattern = preg_replace('/(^|\.)\d+(?=\.|$)/', '$1*', $path);
+                $isKnown = array_filter($known, static fn (string $rule): bool => $rule === $pattern || Str::startsWith($rule, $pattern.'.'));
+                if ($isKnown === []) {
+                    $validator->errors()->add($path, "The key \"{$path}\" is not known here.");
+                }
+            }
+        }];
+    }
+
+    /**
+     * @param  array<array-key, mixed>  $values
+     * @return list<string>
+     */
+    private static function paths(array $values, string $before = ''): array
+    {
+        $paths = [];
+        foreach ($values as $key => $value) {
+            $paths[] = $before.$key;
+            if (is_array($value)) {
+                array_push($paths, ...self::paths($value, "{$before}{$key}."));
+            }
+        }
+
+        return $paths;
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** An item in the catalogue. */
+#[OA\Schema]
+final readonly class ItemRow
+{
+    public function __construct(
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $class,
+        #[OA\Property]
+        public string $purpose,
+        #[OA\Property]
+        public ?string $caution,
+        #[OA\Property]
+        public bool $dated,
+        #[OA\Property]
+        public int $in_kits,
+        #[OA\Property]
+        public int $in_store,
+    ) {
+    }
+}

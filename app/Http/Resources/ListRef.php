@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Resources;
+
+use OpenApi\Attributes as OA;
+
+/** The list that a design keeps. */
+#[OA\Schema]
+final readonly class ListRef
+{
+    public function __construct(
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property]
+        public ?string $size,
+        #[OA\Property]
+        public string $edition,
+        #[OA\Property]
+        public string $basis,
+        #[OA\Property]
+        public bool $confirmed,
+    ) {
+    }
+}

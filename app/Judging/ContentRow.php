@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging;
+
+/** Pieces of one lot in one condition in one pocket: as recorded, or as somebody counts them. */
+final readonly class ContentRow
+{
+    /** @param  string|null  $lotId  null where the lot is not on record yet */
+    public function __construct(
+        public string $pocketId,
+        public string $itemCode,
+        public ?string $lotId,
+        public ?string $lot,
+        public ?string $expires,
+        public int $quantity,
+        public string $condition,
+    ) {
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging;
+
+use App\Models\Kit;
+use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Due\Because;
+
+/** Keeps what the core said of each kit, so that Today reads it, and judges again what no longer holds. */
+final class KitStates
+{
+    public function __construct(
+        private readonly KitJudge $judge,
+        private readonly Words $words,
+    ) {
+    }
+
+    /** Judges the kit on that day and keeps the answer. */
+    public function renew(Kit $kit, string $asOf): Judged
+    {
+        $judged = $this->judge->judge($kit, $asOf);
+        $this->keep($kit, $judged, $asOf);
+
+        return $judged;
+    }
+
+    /**
+     * Judges every kit whose state holds no longer.
+     *
+     * @return int how many
+     */
+    public function renewStale(string $asOf): int
+    {
+        $stale = DB::table('kit_states')->where('holds_through', '<', $asOf)->pluck('kit_id')->all();
+        foreach (array_chunk($stale, 200) as $ids) {
+            foreach (Kit::query()->whereIn('id', $ids)->get() as $kit) {
+                DB::transaction(fn () => $this->renew($kit, $asOf));
+            }
+        }
+
+        return count($stale);
+    }
+
+    public function keep(Kit $kit, Judged $judged, string $asOf): void
+    {
+        $due = $judged->due;
+        $reasons = $this->words->reasons($judged);
+        DB::table('kit_states')->upsert([[
+            'kit_id' => $kit->id,
+            'verdict' => $judged->judgement->verdict->value,
+            'mass_g' => $judged->judgement->mass,
+            'next_check' => (string) $judged->judgement->assignment->policy->nextCheck,
+            'due_on' => $due->day === null ? null : (string) $due->day,
+            'due_kind' => $due->kind?->value,
+            'due_because' => $due->because?->value,
+            'grace_days' => $judged->plan->policy['grace_days'],
+            'wants_restock' => array_filter($reasons, static fn (Reason $reason): bool => $reason->job === 'restock' && $reason->severity !== 'note') !== [],
+            'judged_for' => $asOf,
+            'holds_through' => $this->holdsThrough($judged, Day::of($asOf)),
+        ]], 'kit_id');
+        DB::table('kit_reasons')->where('kit_id', $kit->id)->delete();
+        $rows = [];
+        foreach (array_values(array_filter($reasons, static fn (Reason $reason): bool => $reason->severity !== 'note')) as $position => $reason) {
+            $rows[] = ['kit_id' => $kit->id, 'position' => $position, 'severity' => $reason->severity, 'text' => mb_substr($reason->text, 0, 300)];
+        }
+        DB::table('kit_reasons')->insert($rows);
+        DB::table('kit_dates')->where('kit_id', $kit->id)->delete();
+        DB::table('kit_dates')->insert($this->dates($kit, $judged));
+    }
+
+    /** The last day on which nothing in this answer changes by the calendar alone; null where nothing ever does. */
+    private function holdsThrough(Judged $judged, Day $asOf): ?string
+    {
+        $days = [];
+        if ($judged->due->because === Because::First) {
+            $days[] = $asOf;
+        }
+        if ($judged->due->because === Because::Event && $judged->due->day !== null) {
+            $days[] = $judged->due->day;
+        }
+        foreach ($judged->judgement->assignment->contents as $row) {
+            if ($row->expires !== null && ! $row->isExpired($asOf)) {
+                $days[] = $row->expires->lastGoodDay;
+                $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy['margin_days']);
+            }
+        }
+        $days = array_filter($days, static fn (Day $day): bool => ! $day->isBefore($asOf));
+        usort($days, static fn (Day $one, Day $other): int => $one->number <=> $other->number);
+
+        return $days === [] ? null : (string) $days[0];
+    }
+
+    /** @return list<array<string, string>> */
+    private function dates(Kit $kit, Judged $judged): array
+    {
+        $dates = [];
+        if ($judged->due->day !== null) {
+            $dates[] = ['kit_id' => $kit->id, 'place_id' => $kit->place_id, 'day' => (string) $judged->due->day, 'kind' => 'check', 'text' => $this->words->due($judged->due)];
+        }
+        foreach ($judged->judgement->assignment->contents as $index => $row) {
+            if ($row->expires !== null && $judged->judgement->assignment->isEffective($index)) {
+                $key = $row->item->code.' '.$row->expires->text;
+                $dates[$key] ??= [
+                    'kit_id' => $kit->id, 'place_id' => $kit->place_id, 'day' => (string) PrintedDate::of($row->expires->text)->lastGoodDay, 'kind' => 'expiry',
+                    'text' => $this->words->itemName($row->item->code).' runs out',
+                ];
+            }
+        }
+
+        return array_values($dates);
+    }
+}

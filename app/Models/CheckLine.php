@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * How far a line was met at a check.
+ *
+ * @property int $id
+ * @property int $check_number
+ * @property int $position
+ * @property string $code
+ * @property string $need
+ * @property string $rank
+ * @property string $required
+ * @property string $effective
+ * @property int|null $reserve
+ * @property string $short
+ */
+final class CheckLine extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

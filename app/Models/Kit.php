@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Database\Eloquent\Relations\HasOne;
+
+/**
+ * One physical bag of a design.
+ *
+ * @property string $id
+ * @property string $code
+ * @property string $name
+ * @property string $design_id
+ * @property string $place_id
+ * @property string $scope
+ * @property string $seal
+ * @property string|null $seal_number
+ * @property string|null $seal_broken_on
+ * @property string|null $seal_broken_reason
+ * @property string|null $used_on
+ * @property string|null $last_full_on
+ * @property string|null $last_quick_on
+ * @property int $last_movement
+ * @property Design $design
+ * @property Place $place
+ * @property KitState|null $state
+ * @property Collection<int, Holding> $holdings
+ * @property Collection<int, Event> $events
+ * @property Collection<int, KitReason> $reasons
+ */
+final class Kit extends Model
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Design, $this> */
+    public function design(): BelongsTo
+    {
+        return $this->belongsTo(Design::class);
+    }
+
+    /** @return BelongsTo<Place, $this> */
+    public function place(): BelongsTo
+    {
+        return $this->belongsTo(Place::class);
+    }
+
+    /** @return HasOne<KitState, $this> */
+    public function state(): HasOne
+    {
+        return $this->hasOne(KitState::class);
+    }
+
+    /** @return HasMany<Holding, $this> */
+    public function holdings(): HasMany
+    {
+        return $this->hasMany(Holding::class)->orderBy('id');
+    }
+
+    /** @return HasMany<KitReason, $this> */
+    public function reasons(): HasMany
+    {
+        return $this->hasMany(KitReason::class)->orderBy('position');
+    }
+
+    /** @return BelongsToMany<Event, $this> */
+    public function events(): BelongsToMany
+    {
+        return $this->belongsToMany(Event::class, 'event_kits');
+    }
+}

@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Whose kits these are.
+ *
+ * @property string $id
+ * @property string $name
+ * @property string $time_zone
+ */
+final class Organisation extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    public static function current(): self
+    {
+        return self::query()->firstOrFail();
+    }
+
+    /** Today where the kits are. */
+    public function today(): string
+    {
+        return now($this->time_zone)->toDateString();
+    }
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Policies;
+
+use App\Models\User;
+
+final class ItemPolicy
+{
+    public function view(User $user): bool
+    {
+        return true;
+    }
+}

@@ -1,0 +1,116 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use App\Http\Resources\LineResource;
+use App\Http\Resources\ReasonResource;
+use App\Http\Resources\VerdictResource;
+use App\Judging\Catalogue;
+use App\Judging\Judged;
+use App\Judging\PlanLine;
+use App\Judging\Reason;
+use App\Judging\Words;
+use Sarcina\Core\Check\LineOutcome;
+use Sarcina\Core\Measure\Quantity;
+
+/** A judgement as the page shows it. */
+final class DescribeVerdict
+{
+    public function __construct(
+        private readonly Words $words,
+        private readonly Catalogue $catalogue,
+    ) {
+    }
+
+    public function __invoke(Judged $judged): VerdictResource
+    {
+        $judgement = $judged->judgement;
+
+        return new VerdictResource(
+            $judgement->verdict->value,
+            $this->words->sentence($judged),
+            (string) $judgement->assignment->asOf,
+            (string) $judgement->assignment->policy->nextCheck,
+            $judgement->assignment->policy->marginDays,
+            $judgement->assignment->policy->expiry->value,
+            $judgement->mass,
+            $judged->plan->maxMass,
+            array_map(static fn (Reason $reason): ReasonResource => new ReasonResource(
+                $reason->kind, $reason->severity, $reason->text, $reason->todo, $reason->job, $reason->line, $reason->item, $reason->row, $reason->pocketId,
+            ), $this->words->reasons($judged)),
+            array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $outcome), $judgement->lines),
+        );
+    }
+
+    private function line(Judged $judged, LineOutcome $outcome): LineResource
+    {
+        $line = $judged->plan->line($outcome->line->id);
+        $code = $this->firstItem($judged, $line, $outcome);
+        $item = $code === null ? null : $this->catalogue->item($code);
+
+        return new LineResource(
+            $line->code, $line->need, $item?->purpose, $item?->caution, $line->rank, $line->reason, $line->pocketId, $code, $item?->name,
+            $item->count_unit ?? 'each', self::amount($outcome->required), self::amount($outcome->effective), $outcome->reserve, self::amount($outcome->short),
+            $this->state($judged, $outcome), $this->accepted($line),
+        );
+    }
+
+    /** The item that a line is mostly about: what lies on it, else what it names first. */
+    private function firstItem(Judged $judged, PlanLine $line, LineOutcome $outcome): ?string
+    {
+        if ($outcome->placed !== []) {
+            return $judged->judgement->assignment->contents[$outcome->placed[0]->row]->item->code;
+        }
+        foreach ($line->accepts as $accepted) {
+            if (isset($accepted['item']) && is_string($accepted['item'])) {
+                return $accepted['item'];
+            }
+        }
+
+        return null;
+    }
+
+    private function state(Judged $judged, LineOutcome $outcome): string
+    {
+        if ($outcome->isShort) {
+            return match (true) {
+                ! $outcome->isShortAfterReserve => 'reserve',
+                $outcome->placed === [] => 'none',
+                default => 'short',
+            };
+        }
+        foreach ($outcome->placed as $placed) {
+            if ($judged->judgement->assignment->expiresEarly($placed->row)) {
+                return 'early';
+            }
+        }
+
+        return 'met';
+    }
+
+    /** @return list<string> */
+    private function accepted(PlanLine $line): array
+    {
+        $names = [];
+        foreach ($line->accepts as $accepted) {
+            if (isset($accepted['item']) && is_string($accepted['item'])) {
+                $names[] = $this->catalogue->name($accepted['item']);
+            } elseif (isset($accepted['class']) && is_string($accepted['class'])) {
+                $least = [];
+                foreach ((array) ($accepted['min'] ?? []) as $measure => $quantity) {
+                    $least[] = "{$measure} {$quantity}";
+                }
+                $names[] = "any {$accepted['class']}".($least === [] ? '' : ' of at least '.implode(', ', $least));
+            }
+        }
+
+        return $names;
+    }
+
+    private static function amount(int|Quantity $amount): string
+    {
+        return $amount instanceof Quantity && $amount->text !== '' ? $amount->text : (string) $amount;
+    }
+}

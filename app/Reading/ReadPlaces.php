@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use App\Http\Resources\KitRow;
+use App\Http\Resources\PlaceRef;
+use App\Http\Resources\PlaceResource;
+use App\Judging\KitStates;
+use App\Models\Kit;
+use App\Models\KitReason;
+use App\Models\Place;
+use Carbon\CarbonImmutable;
+
+/** Every place in walking order with the kits that are there. */
+final class ReadPlaces
+{
+    public function __construct(private readonly KitStates $states)
+    {
+    }
+
+    /** @return list<PlaceResource> */
+    public function __invoke(string $today): array
+    {
+        $this->states->renewStale($today);
+        $places = Place::query()->with(['kits.state', 'kits.design', 'kits.reasons'])->orderBy('walk_order')->get();
+
+        return array_values($places->map(fn (Place $place): PlaceResource => new PlaceResource(
+            $place->id, $place->parent_id, $place->kind, $place->name, $place->path,
+            array_values($place->kits->map(fn (Kit $kit): KitRow => self::kit($kit, $place, $today))->all()),
+        ))->all());
+    }
+
+    private static function kit(Kit $kit, Place $place, string $today): KitRow
+    {
+        $state = $kit->state ?? throw new \RuntimeException("Kit {$kit->code} was never judged; run artisan kits:judge.");
+        $overdue = $state->due_on === null ? 0 : max(0, (int) CarbonImmutable::parse($state->due_on)->diffInDays($today) - $state->grace_days);
+
+        return new KitRow(
+            $kit->code, $kit->name, $kit->design->name, new PlaceRef($place->id, $place->name, $place->path), $state->verdict, $state->due_on, $state->due_kind, $overdue,
+            $kit->last_full_on, $state->wants_restock, $kit->seal, array_values($kit->reasons->map(fn (KitReason $reason): string => $reason->text)->all()),
+        );
+    }
+}

@@ -1,0 +1,236 @@
+# One running Sarcina: its own folder under var/, database, server and port. Tests and measurements have theirs.
+
+use_instance() {
+    instance=$1
+    var="$here/var/$instance"
+    port=$2
+    [ -f "$var/port" ] && port=$(cat "$var/port")
+    mkdir -p "$var/storage/framework/views" "$var/storage/framework/sessions" "$var/storage/framework/cache/data" "$var/storage/logs" "$var/run"
+    chmod 700 "$var/run"
+    # A socket's path must be short, a checkout's may be long.
+    sockets="/tmp/sarcina-$(id -u)-$(printf '%s' "$var" | sha256sum | cut -c1-12)"
+    mkdir -p "$sockets"
+    chmod 700 "$sockets"
+    export SARCINA_VAR="$var"
+    export APP_CONFIG_CACHE="$var/config.php" APP_ROUTES_CACHE="$var/routes.php" APP_EVENTS_CACHE="$var/events.php"
+}
+
+alive() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
+
+# free_port FROM: the first loopback port from FROM on that nobody listens on.
+free_port() {
+    local candidate=$1
+    while (exec 3<>"/dev/tcp/127.0.0.1/$candidate") 2>/dev/null; do candidate=$((candidate + 1)); done
+    echo "$candidate"
+}
+
+database_answers() { mariadb-admin --socket="$sockets/db.sock" ping >/dev/null 2>&1; }
+
+start_database() {
+    if alive "$var/run/db.pid" && database_answers; then return; fi
+    if [ ! -d "$var/db/mysql" ]; then
+        say "making the database"
+        rm -rf "$var/db"
+        mkdir -p "$var/db"
+        mariadb-install-db --no-defaults --user="$(id -un)" --datadir="$var/db" --skip-test-db \
+            --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" > "$var/install-db.log" 2>&1 \
+            || { tail -20 "$var/install-db.log" >&2; exit 1; }
+    fi
+    [ -f "$var/db.port" ] || free_port 33600 > "$var/db.port"
+    if ! alive "$var/run/db.pid" && (exec 3<>"/dev/tcp/127.0.0.1/$(cat "$var/db.port")") 2>/dev/null; then
+        free_port 33600 > "$var/db.port"
+    fi
+    if ! alive "$var/run/db.pid"; then
+        setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$var/db" --socket="$sockets/db.sock" --pid-file="$var/run/db.pid" \
+            --bind-address=127.0.0.1 --port="$(cat "$var/db.port")" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
+            --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,ONLY_FULL_GROUP_BY \
+            --default-time-zone=+00:00 --skip-name-resolve --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit=1 \
+            --innodb-lock-wait-timeout=10 --performance-schema=OFF --log-error="$var/db.log" </dev/null >/dev/null 2>&1 &
+        echo $! > "$var/run/db.pid"
+        disown
+    fi
+    local tries=0
+    until database_answers; do
+        tries=$((tries + 1))
+        if [ $tries -gt 300 ] || ! alive "$var/run/db.pid"; then
+            echo "The database did not start; see $var/db.log:" >&2
+            tail -5 "$var/db.log" >&2
+            exit 1
+        fi
+        read -rt 0.1 <> <(:) || :
+    done
+    if [ ! -f "$var/.env" ]; then
+        (umask 077
+        cat > "$var/.env" <<ENV
+APP_NAME=Sarcina
+APP_ENV=$([ "$instance" = main ] && echo production || echo "$instance")
+APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
+APP_DEBUG=false
+DB_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr -d '/+=')
+ENV
+        )
+    fi
+    local password
+    password=$(sed -n 's/^DB_PASSWORD=//p' "$var/.env")
+    export DB_PORT
+    DB_PORT=$(cat "$var/db.port")
+    mariadb --no-defaults --socket="$sockets/db.sock" <<SQL
+CREATE DATABASE IF NOT EXISTS sarcina CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+CREATE USER IF NOT EXISTS 'sarcina'@'127.0.0.1' IDENTIFIED BY '$password';
+GRANT ALL PRIVILEGES ON \`sarcina%\`.* TO 'sarcina'@'127.0.0.1';
+SQL
+}
+
+stop_by_pid() {
+    local file=$1 signal=${2:-TERM} tries=0
+    if alive "$file"; then
+        local pid
+        pid=$(cat "$file")
+        kill "-$signal" "$pid"
+        while kill -0 "$pid" 2>/dev/null && [ $tries -lt 300 ]; do
+            tries=$((tries + 1))
+            read -rt 0.1 <> <(:) || :
+        done
+    fi
+    rm -f "$file"
+}
+
+stop_database() { stop_by_pid "$var/run/db.pid"; }
+
+prepare_application() {
+    grep -q "^DB_PORT=$DB_PORT$" "$var/.env" || { sed -i '/^DB_PORT=/d' "$var/.env"; echo "DB_PORT=$DB_PORT" >> "$var/.env"; }
+    rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
+    php artisan migrate --force --quiet
+    php artisan config:cache --quiet
+    php artisan route:cache --quiet
+}
+
+load_demo() {
+    say "loading the demo data"
+    php artisan demo:load
+    touch "$var/demo-loaded"
+}
+
+load_demo_once() { [ -f "$var/demo-loaded" ] || load_demo; }
+
+start_server() {
+    stop_server
+    if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
+        echo "Port $port is taken; choose another with --port." >&2
+        exit 1
+    fi
+    echo "$port" > "$var/port"
+    url="http://127.0.0.1:$port"
+    local as_root=
+    [ "$(id -u)" -ne 0 ] || as_root="user = root
+group = root"
+    cat > "$var/fpm.conf" <<CONF
+[global]
+pid = $var/run/fpm.pid
+error_log = $var/fpm.log
+daemonize = yes
+[sarcina]
+$as_root
+listen = $sockets/fpm.sock
+listen.mode = 0600
+pm = dynamic
+pm.max_children = 8
+pm.start_servers = 3
+pm.min_spare_servers = 2
+pm.max_spare_servers = 4
+clear_env = yes
+env[PATH] = $PATH
+env[SARCINA_VAR] = $SARCINA_VAR
+env[APP_CONFIG_CACHE] = $APP_CONFIG_CACHE
+env[APP_ROUTES_CACHE] = $APP_ROUTES_CACHE
+env[APP_EVENTS_CACHE] = $APP_EVENTS_CACHE
+php_admin_value[opcache.enable] = 1
+php_admin_value[opcache.memory_consumption] = 192
+php_admin_value[opcache.max_accelerated_files] = 20000
+php_admin_value[opcache.validate_timestamps] = 1
+php_admin_value[opcache.revalidate_freq] = 1
+php_admin_value[expose_php] = 0
+php_admin_value[memory_limit] = 256M
+php_admin_value[post_max_size] = 4M
+CONF
+    local owner=
+    [ "$(id -u)" -ne 0 ] || owner="user root;"
+    cat > "$var/nginx.conf" <<CONF
+$owner
+worker_processes 2;
+pid $var/run/nginx.pid;
+error_log $var/nginx.log warn;
+events { worker_connections 256; }
+http {
+    include /etc/nginx/mime.types;
+    types { application/manifest+json webmanifest; }
+    default_type application/octet-stream;
+    access_log off;
+    server_tokens off;
+    sendfile on;
+    client_max_body_size 4m;
+    client_body_temp_path $var/run/body;
+    fastcgi_temp_path $var/run/fastcgi;
+    proxy_temp_path $var/run/proxy;
+    uwsgi_temp_path $var/run/uwsgi;
+    scgi_temp_path $var/run/scgi;
+    gzip on;
+    gzip_types application/javascript text/css application/json image/svg+xml;
+    gzip_min_length 1024;
+    server {
+        listen 127.0.0.1:$port;
+        root $here/public;
+        location /build/ {
+            add_header Cache-Control "public, max-age=31536000, immutable";
+            add_header X-Content-Type-Options nosniff;
+            try_files \$uri =404;
+        }
+        location / { try_files \$uri @app; }
+        location @app {
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param SCRIPT_FILENAME $here/public/index.php;
+            fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_pass unix:$sockets/fpm.sock;
+            fastcgi_buffers 32 16k;
+            fastcgi_buffer_size 32k;
+            fastcgi_read_timeout 60;
+        }
+    }
+}
+CONF
+    local as_root_flag=
+    [ "$(id -u)" -ne 0 ] || as_root_flag=-R
+    setsid php-fpm8.2 $as_root_flag --fpm-config "$var/fpm.conf" < /dev/null > "$var/fpm-start.log" 2>&1 || { cat "$var/fpm-start.log" >&2; exit 1; }
+    setsid nginx -c "$var/nginx.conf" -e "$var/nginx.log" < /dev/null || exit 1
+    local tries=0
+    until curl -fsS -o /dev/null "$url/up" 2>"$var/run/up"; do
+        tries=$((tries + 1))
+        if [ $tries -gt 100 ]; then
+            cat "$var/run/up" "$var/nginx.log" >&2
+            echo "The server did not answer at $url." >&2
+            exit 1
+        fi
+        read -rt 0.1 <> <(:) || :
+    done
+}
+
+stop_server() {
+    stop_by_pid "$var/run/nginx.pid" QUIT
+    stop_by_pid "$var/run/fpm.pid" QUIT
+}
+
+say_status() {
+    if alive "$var/run/nginx.pid" && alive "$var/run/fpm.pid"; then echo "server: runs at http://127.0.0.1:$port"; else echo "server: stopped"; fi
+    if alive "$var/run/db.pid"; then echo "database: runs on 127.0.0.1:$(cat "$var/db.port")"; else echo "database: stopped"; fi
+    if [ -f "$var/demo-loaded" ]; then echo "demo data: loaded"; else echo "demo data: not loaded"; fi
+}
+
+sign_ins() {
+    cat <<'TXT'
+Demo sign-ins, password "lantern-walk-2026" for each:
+  lead@quillhaven.example      Maren Oduya     lead: everything
+  keeper@quillhaven.example    Tobias Renn     keeper: checks, use, restock
+  member@quillhaven.example    Isolde Varga    member: reads
+  auditor@quillhaven.example   Piet Lindqvist  auditor: reads and exports
+TXT
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Http\Middleware\RejectForgery;
+use App\Http\Middleware\SecurityHeaders;
+use App\Http\ProblemResponse;
+use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
+use Illuminate\Cookie\Middleware\EncryptCookies;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\Request;
+use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Session\Middleware\StartSession;
+
+$app = Application::configure(basePath: dirname(__DIR__))
+    ->withRouting(
+        web: __DIR__.'/../routes/web.php',
+        health: '/up',
+    )
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->append(SecurityHeaders::class);
+        // One origin needs no CORS, and the registry lacks the package that this middleware uses.
+        $middleware->remove(HandleCors::class);
+        $middleware->group('web', [
+            EncryptCookies::class,
+            AddQueuedCookiesToResponse::class,
+            StartSession::class,
+            RejectForgery::class,
+            SubstituteBindings::class,
+        ]);
+        $middleware->redirectGuestsTo(fn (Request $request): ?string => null);
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
+        $exceptions->render(fn (Throwable $error, Request $request) => ProblemResponse::for($error, $request));
+    })
+    ->create();
+
+// All that a running instance writes lies in one folder, so that tests and measurements have their own.
+$var = getenv('SARCINA_VAR') ?: dirname(__DIR__).'/var/main';
+$app->useEnvironmentPath($var);
+$app->useStoragePath($var.'/storage');
+
+return $app;

@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\CheckReport;
+use App\Actions\CountedRow;
+use App\Actions\FinishCheck;
+use App\Actions\Lots;
+use App\Actions\PlanRestock;
+use App\Actions\RestockKit;
+use App\Actions\RestockReport;
+use App\Judging\ContentRow;
+use App\Judging\KitJudge;
+use App\Judging\KitStates;
+use App\Ledger\Entry;
+use App\Ledger\Ledger;
+use App\Ledger\Spot;
+use App\Models\Kit;
+use App\Models\Store;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Nine months of deliveries, checks, uses and restocks, through the same actions that the application uses. */
+final class DemoHistory
+{
+    private const PACKED_DAYS_AGO = 272;
+
+    /** @var array<string, User> */
+    private array $people;
+
+    private Store $store;
+
+    /** @var array<string, Kit> */
+    private array $kits;
+
+    /** @var array<string, string> lot ids by item and number */
+    private array $lots = [];
+
+    public function __construct(
+        private readonly Ledger $ledger,
+        private readonly FinishCheck $finishCheck,
+        private readonly PlanRestock $planRestock,
+        private readonly RestockKit $restockKit,
+        private readonly KitJudge $judge,
+        private readonly KitStates $states,
+    ) {}
+
+    /**
+     * @param  array<string, User>  $people
+     * @param  array<string, Kit>  $kits
+     */
+    public function load(DemoFiles $files, array $people, Store $store, array $kits, Lots $lots): void
+    {
+        [$this->people, $this->store, $this->kits] = [$people, $store, $kits];
+        $items = DB::table('items')->pluck('id', 'code')->all();
+        foreach ($files->rows('lots') as $row) {
+            $this->lots["{$row['item']} {$row['lot']}"] = $lots->make($items[$row['item']], $row['lot'], $files->printed($row['expires']));
+        }
+        $this->pack($files);
+        $happenings = [];
+        foreach ($files->rows('deliveries') as $row) {
+            $happenings[(int) $row['days_ago']]['deliveries'][] = $row;
+        }
+        foreach ($files->rows('happenings') as $row) {
+            $happenings[(int) $row['days_ago']]['kits'][$row['kit']][] = $row;
+        }
+        krsort($happenings);
+        foreach ($happenings as $daysAgo => $today) {
+            $day = $files->today->subDays($daysAgo);
+            $this->deliver($today['deliveries'] ?? [], $day);
+            $minutes = 0;
+            foreach ($today['kits'] ?? [] as $code => $rows) {
+                $this->happen($this->kits[$code], $rows, $day->setTime(8, 10)->addMinutes($minutes += 35));
+            }
+        }
+        foreach (Kit::query()->get() as $kit) {
+            $this->states->renew($kit, $files->today->toDateString());
+        }
+    }
+
+    private function pack(DemoFiles $files): void
+    {
+        $pockets = [];
+        foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'leaves.design_id']) as $pocket) {
+            $pockets["{$pocket->design_id} {$pocket->leaf} {$pocket->name}"] = $pocket->id;
+        }
+        $entries = [];
+        foreach ($files->rows('packing') as $row) {
+            $kit = $this->kits[$row['kit']];
+            $pocket = $pockets["{$kit->design_id} {$row['leaf']} {$row['pocket']}"];
+            $entries[$row['kit']][] = new Entry($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Spot::pocket($kit->id, $pocket), 'received');
+        }
+        $at = $files->today->subDays(self::PACKED_DAYS_AGO)->setTime(10, 0);
+        foreach ($entries as $kit) {
+            DB::transaction(fn () => $this->ledger->record($kit, $this->people['lead'], $at = $at->addMinutes(20), null, (string) Str::ulid($at)));
+        }
+    }
+
+    /** @param  list<array<string, string>>  $rows */
+    private function deliver(array $rows, CarbonImmutable $day): void
+    {
+        $entries = array_map(fn (array $row): Entry => new Entry($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Spot::store($this->store->id), 'received'), $rows);
+        $at = $day->setTime(7, 30);
+        DB::transaction(fn () => $this->ledger->record($entries, $this->people['lead'], $at, null, (string) Str::ulid($at)));
+    }
+
+    /** @param  list<array<string, string>>  $rows  of one kit on one day */
+    private function happen(Kit $kit, array $rows, CarbonImmutable $at): void
+    {
+        $found = [];
+        foreach ($rows as $row) {
+            $kit->refresh();
+            $by = $this->people[$row['by']];
+            match ($row['what']) {
+                'find' => $found[] = $row,
+                'use' => $this->use($kit, $row, $by, $at),
+                'restock' => $this->restock($kit, $by, $at->addHours(2)),
+                default => $this->check($kit, $row['details'] ?: null, $found, $by, $at->addHour()),
+            };
+        }
+    }
+
+    /** @param  array<string, string>  $row */
+    private function use(Kit $kit, array $row, User $by, CarbonImmutable $at): void
+    {
+        $entries = [];
+        foreach (explode(';', $row['details']) as $part) {
+            [$item, $quantity] = explode('=', $part);
+            $left = (int) $quantity;
+            foreach ($this->judge->recorded($kit) as $held) {
+                $taken = $held->itemCode === $item && $held->condition === 'good' ? min($left, $held->quantity) : 0;
+                if ($taken > 0) {
+                    $entries[] = new Entry((string) $held->lotId, $taken, Spot::pocket($kit->id, $held->pocketId), null, 'used');
+                    $left -= $taken;
+                }
+            }
+        }
+        DB::transaction(function () use ($kit, $entries, $by, $at): void {
+            $this->ledger->record($entries, $by, $at, null, (string) Str::ulid($at));
+            $kit->used_on = $at->toDateString();
+            $kit->save();
+        });
+    }
+
+    private function restock(Kit $kit, User $by, CarbonImmutable $at): void
+    {
+        $day = $at->toDateString();
+        $plan = ($this->planRestock)($this->judge->judge($kit, $day), $this->store);
+        if ($plan->out === [] && $plan->in === []) {
+            return;
+        }
+        ($this->restockKit)(new RestockReport(
+            (string) Str::ulid($at), $kit->id, $this->store->id, $kit->last_movement,
+            array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])), $plan->out),
+            array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])), $plan->in),
+            'restocked', null,
+        ), $by, $at, $day);
+    }
+
+    /** @param  list<array<string, string>>  $found  what the check found in another condition than recorded */
+    private function check(Kit $kit, ?string $seal, array $found, User $by, CarbonImmutable $at): void
+    {
+        $rows = array_map(static fn (ContentRow $row): CountedRow => new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $row->quantity, $row->condition), $this->judge->recorded($kit));
+        foreach ($found as $finding) {
+            [$what, $quantity] = explode('=', $finding['details']);
+            [$item, $condition] = explode(':', $what);
+            $rows = self::turn($rows, $item, $condition, (int) $quantity);
+        }
+        ($this->finishCheck)(new CheckReport(
+            (string) Str::ulid($at), $kit->id, 'full', $at->subMinutes(12), $kit->last_movement, $rows, $by->name, null, $seal,
+            $kit->seal === 'intact' ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.',
+        ), $by, $at, $at->toDateString());
+    }
+
+    /**
+     * @param  list<CountedRow>  $rows
+     * @return list<CountedRow>
+     */
+    private static function turn(array $rows, string $item, string $condition, int $quantity): array
+    {
+        $turned = [];
+        foreach ($rows as $row) {
+            $pieces = $row->itemCode === $item && $row->condition === 'good' ? min($quantity, $row->quantity) : 0;
+            $quantity -= $pieces;
+            if ($row->quantity > $pieces) {
+                $turned[] = new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $row->quantity - $pieces, $row->condition);
+            }
+            if ($pieces > 0) {
+                $turned[] = new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $pieces, $condition);
+            }
+        }
+
+        return $turned;
+    }
+}

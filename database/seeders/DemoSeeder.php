@@ -1,0 +1,164 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\Lots;
+use App\Judging\Catalogue;
+use App\Models\Design;
+use App\Models\Event;
+use App\Models\Item;
+use App\Models\Kit;
+use App\Models\KitList;
+use App\Models\Line;
+use App\Models\Organisation;
+use App\Models\Place;
+use App\Models\Store;
+use App\Models\User;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Seeder;
+
+/** Quillhaven Botanic Garden, made up: what database/demo says, counted from today. */
+final class DemoSeeder extends Seeder
+{
+    /** For every demo sign-in; said by `bin/sarcina start`. */
+    public const PASSWORD = 'lantern-walk-2026';
+
+    /** @var array<string, Place> */
+    private array $places = [];
+
+    public function run(Lots $lots, Catalogue $catalogue, DemoHistory $history): void
+    {
+        $organisation = Organisation::query()->create(['name' => 'Quillhaven Botanic Garden', 'time_zone' => 'Europe/London']);
+        $files = new DemoFiles(CarbonImmutable::parse($organisation->today()));
+        $people = [];
+        foreach ($files->rows('people') as $row) {
+            $people[$row['key']] = User::query()->create(['name' => $row['name'], 'email' => $row['email'], 'role' => $row['role'], 'password' => self::PASSWORD]);
+        }
+        $this->places($files);
+        $store = Store::query()->create(['place_id' => $this->places['cupboard']->id, 'name' => 'Potting shed cupboard']);
+        $this->items($files);
+        $loader = new ListLoader;
+        $loader->starters();
+        $loader->house();
+        $this->designs($loader);
+        $kits = $this->kits($files);
+        $this->events($files, $kits);
+        $catalogue->forget();
+        $history->load($files, $people, $store, $kits, $lots);
+    }
+
+    private function places(DemoFiles $files): void
+    {
+        $order = 0;
+        foreach ($files->rows('places') as $row) {
+            $parent = $this->places[$row['parent']] ?? null;
+            $this->places[$row['key']] = Place::query()->create([
+                'parent_id' => $parent?->id, 'kind' => $row['kind'], 'name' => $row['name'],
+                'path' => $parent === null || $parent->kind === 'site' ? $row['name'] : "{$parent->path}, {$row['name']}",
+                'walk_order' => $order += 10,
+            ]);
+        }
+    }
+
+    private function items(DemoFiles $files): void
+    {
+        $rows = $files->rows('items');
+        $items = [];
+        foreach ($rows as $row) {
+            $items[$row['code']] = $item = Item::query()->create([
+                'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'], 'count_unit' => $row['unit'], 'dated' => $row['dated'] === 'y', 'sterile' => $row['sterile'] === 'y',
+                'mass_g' => (int) $row['mass_g'], 'scope' => $row['scope'], 'keeps_as_reserve' => $row['reserve'] === 'y', 'purpose' => $row['purpose'], 'caution' => $row['caution'] ?: null,
+            ]);
+            foreach (self::parts($row['measures'], ';') as $measure) {
+                [$name, $quantity] = explode('=', $measure);
+                $item->measures()->create(['measure' => $name, 'quantity' => $quantity]);
+            }
+            foreach (self::parts($row['packs'], ',') as $pieces) {
+                $item->packs()->create(['pieces' => (int) $pieces]);
+            }
+        }
+        foreach ($rows as $row) {
+            if ($row['superseded_by'] !== '') {
+                $items[$row['code']]->update(['superseded_by_id' => $items[$row['superseded_by']]->id]);
+            }
+            foreach (self::parts($row['needs'], '/') as $need) {
+                [$per, $quantity, $companions, $reason] = explode(':', $need);
+                $made = $items[$row['code']]->needs()->create(['per' => $per, 'quantity' => (int) $quantity, 'reason' => $reason]);
+                $made->companions()->attach(array_map(static fn (string $code): string => $items[$code]->id, explode(';', $companions)));
+            }
+        }
+    }
+
+    private function designs(ListLoader $loader): void
+    {
+        foreach (DemoFiles::json('demo/designs.json')['designs'] as $about) {
+            [$count, $unit] = explode(' ', $about['every']);
+            $list = KitList::query()->where('code', $about['list'])->firstOrFail();
+            $design = Design::query()->create([
+                'code' => $about['code'], 'name' => $about['name'], 'list_id' => $list->id, 'empty_mass_g' => $about['empty_mass_g'], 'max_mass_g' => $about['max_mass_g'],
+                'expiry' => $about['expiry'], 'margin_days' => $about['margin_days'], 'grace_days' => $about['grace_days'], 'every_unit' => $unit, 'every_count' => (int) $count,
+                'before_events' => $about['before_events'], 'after_use' => true, 'sealed' => $about['sealed'],
+            ]);
+            foreach ($about['seasons'] as $season) {
+                $design->seasons()->create(['month_day' => $season]);
+            }
+            $lines = $list->lines()->get()->keyBy('code');
+            foreach ($about['additions'] as $index => $line) {
+                $lines->put('A'.($index + 1), $loader->line($line, $index, 'A'.($index + 1), null, $design->id));
+            }
+            $this->pockets($design, $about['leaves'], $lines->all());
+        }
+    }
+
+    /**
+     * @param  list<array{name: string, pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>}>  $leaves
+     * @param  array<array-key, Line>  $lines  by code
+     */
+    private function pockets(Design $design, array $leaves, array $lines): void
+    {
+        $place = 0;
+        foreach ($leaves as $position => $about) {
+            $leaf = $design->leaves()->create(['name' => $about['name'], 'position' => $position]);
+            foreach ($about['pockets'] as $pocket) {
+                $made = $leaf->pockets()->create(array_diff_key($pocket, ['lines' => 0]));
+                foreach ($pocket['lines'] as $code) {
+                    $design->homes()->create(['line_id' => $lines[$code]->id, 'pocket_id' => $made->id, 'position' => $place++]);
+                }
+            }
+        }
+    }
+
+    /** @return array<string, Kit> */
+    private function kits(DemoFiles $files): array
+    {
+        $designs = Design::query()->pluck('id', 'code');
+        $kits = [];
+        foreach ($files->rows('kits') as $row) {
+            $kits[$row['code']] = Kit::query()->create([
+                'code' => $row['code'], 'name' => $row['name'], 'design_id' => $designs[$row['design']], 'place_id' => $this->places[$row['place']]->id, 'scope' => $row['scope'],
+                'seal' => 'none', 'last_movement' => 0,
+            ]);
+        }
+
+        return $kits;
+    }
+
+    /** @param  array<string, Kit>  $kits */
+    private function events(DemoFiles $files, array $kits): void
+    {
+        foreach ($files->rows('events') as $row) {
+            $event = Event::query()->create(['name' => $row['name'], 'day' => $files->today->addDays((int) $row['in_days'])->toDateString()]);
+            foreach (self::parts($row['kits'], ' ') as $code) {
+                $kits[$code]->events()->attach($event->id);
+            }
+        }
+    }
+
+    /** @return list<string> */
+    private static function parts(string $text, string $by): array
+    {
+        return $by === '' || $text === '' ? [] : explode($by, $text);
+    }
+}

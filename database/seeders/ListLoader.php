@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Models\Item;
+use App\Models\KitList;
+use App\Models\Line;
+
+/** Loads lists from their files: the starter lists, unconfirmed, and house lists. */
+final class ListLoader
+{
+    /** @var array<string, string> item ids by code */
+    private array $items;
+
+    public function __construct()
+    {
+        $this->items = Item::query()->pluck('id', 'code')->all();
+    }
+
+    public function starters(): void
+    {
+        foreach (DemoFiles::json('reference/starter-lists.json')['lists'] as $list) {
+            foreach ($list['sizes'] as $size) {
+                $this->load([
+                    'code' => "{$list['code']}/{$size['code']}", 'title' => $list['title'], 'size' => $size['code'],
+                    'edition' => preg_match('/(?<=[:-])\d{4}$/', $list['basis'], $year) === 1 ? $year[0] : 'current',
+                    'basis' => $list['basis'], 'origin' => 'starter',
+                ], $list['excludes'], $size['lines']);
+            }
+        }
+    }
+
+    public function house(): void
+    {
+        foreach (DemoFiles::json('demo/house-lists.json')['lists'] as $list) {
+            $this->load([
+                'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'], 'basis' => $list['basis'], 'origin' => 'house',
+            ], $list['excludes'], $list['lines']);
+        }
+    }
+
+    /** @param  array<string, mixed>  $line */
+    public function line(array $line, int $position, string $code, ?string $listId, ?string $designId): Line
+    {
+        $made = Line::query()->create([
+            'list_id' => $listId, 'design_id' => $designId, 'code' => $code, 'position' => $position, 'need' => $line['need'], 'rank' => $line['rank'] ?? 'required',
+            'quantity' => $line['quantity'] ?? null,
+            'total_measure' => isset($line['total']) ? array_key_first($line['total']) : null,
+            'total_quantity' => isset($line['total']) ? array_values($line['total'])[0] : null,
+            'reason' => $line['reason'] ?? null,
+        ]);
+        foreach (self::entries($line) as $place => $entry) {
+            $accepted = $made->entries()->create([
+                'position' => $place,
+                'item_id' => isset($entry['item']) ? $this->items[$entry['item']] : null,
+                'class' => $entry['class'] ?? null,
+            ]);
+            foreach ($entry['min'] ?? [] as $measure => $quantity) {
+                $accepted->minima()->create(['measure' => $measure, 'quantity' => $quantity]);
+            }
+        }
+
+        return $made;
+    }
+
+    /**
+     * @param  array<string, string|null>  $about
+     * @param  list<string>  $excludes
+     * @param  list<array<string, mixed>>  $lines
+     */
+    private function load(array $about, array $excludes, array $lines): void
+    {
+        $list = KitList::query()->create($about);
+        foreach ($excludes as $class) {
+            $list->exclusions()->create(['class' => $class]);
+        }
+        foreach ($lines as $index => $line) {
+            $this->line($line, $index, 'L'.($index + 1), $list->id, null);
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $line
+     * @return list<array<string, mixed>>
+     */
+    private static function entries(array $line): array
+    {
+        if (isset($line['accepts'])) {
+            return $line['accepts'];
+        }
+        $entries = array_map(static fn (string $item): array => ['item' => $item], $line['items'] ?? []);
+        $entries[] = ['class' => $line['class'], ...(isset($line['min']) ? ['min' => $line['min']] : [])];
+
+        return $entries;
+    }
+}

@@ -16,8 +16,8 @@ use Sarcina\Core\Kit\Condition;
 #[OA\Schema(schema: 'CountedRow', required: ['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition'], properties: [
     new OA\Property(property: 'pocket_id', type: 'string'),
     new OA\Property(property: 'item', type: 'string', description: 'the item\'s code'),
-    new OA\Property(property: 'lot', type: ['string', 'null']),
-    new OA\Property(property: 'expires', type: ['string', 'null'], description: 'as printed: YYYY-MM or YYYY-MM-DD'),
+    new OA\Property(property: 'lot', type: 'string', nullable: true),
+    new OA\Property(property: 'expires', type: 'string', nullable: true, description: 'as printed: YYYY-MM or YYYY-MM-DD'),
     new OA\Property(property: 'quantity', type: 'integer', minimum: 0, maximum: 100000),
     new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
     new OA\Property(property: 'new_lot', type: 'boolean', description: 'the lot is not on record, and is printed so on the pack'),

@@ -28,8 +28,8 @@ use Sarcina\Core\Kit\Condition;
         new OA\Property(property: 'lot_id', type: 'string'),
         new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
     ])),
-    new OA\Property(property: 'seal_reason', type: ['string', 'null']),
-    new OA\Property(property: 'seal_set', type: ['string', 'null']),
+    new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
+    new OA\Property(property: 'seal_set', type: 'string', nullable: true),
 ])]
 final class DoneRestock extends FormRequest
 {

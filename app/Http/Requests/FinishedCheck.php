@@ -20,10 +20,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'base', type: 'integer', description: 'the kit\'s last movement when the check was begun'),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
     new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),
-    new OA\Property(property: 'seal_found', type: ['string', 'null']),
-    new OA\Property(property: 'seal_set', type: ['string', 'null']),
-    new OA\Property(property: 'seal_reason', type: ['string', 'null']),
-    new OA\Property(property: 'note', type: ['string', 'null']),
+    new OA\Property(property: 'seal_found', type: 'string', nullable: true),
+    new OA\Property(property: 'seal_set', type: 'string', nullable: true),
+    new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
+    new OA\Property(property: 'note', type: 'string', nullable: true),
 ])]
 final class FinishedCheck extends FormRequest
 {

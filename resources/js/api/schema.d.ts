@@ -316,11 +316,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        Contents: components["schemas"]["CountedRow"] & {
+        Contents: {
             rows: components["schemas"]["CountedRow"][];
         };
         CountedRow: {
-            /** @description Rows as somebody counts them, in a check that runs or is finished. */
+            /** @description The shape of one counted row, as the API's description shows it; CountedRows holds its rules. */
             pocket_id: string;
             /** @description the item's code */
             item: string;
@@ -354,7 +354,7 @@ export interface components {
             seal_reason?: string | null;
             seal_set?: string | null;
         };
-        FinishedCheck: components["schemas"]["CountedRow"] & {
+        FinishedCheck: {
             /** @description the code on the kit */
             kit: string;
             /** @enum {string} */

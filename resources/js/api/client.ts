@@ -1,0 +1,102 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema';
+
+export type Schemas = components['schemas'];
+export type Verdict = Schemas['KitRow']['verdict'];
+
+/** An error of the API as problem+json: what was wrong, where, and what to do. */
+export class Problem extends Error {
+    constructor(
+        readonly status: number,
+        readonly title: string,
+        detail: string,
+        readonly errors: Record<string, string[]>,
+        readonly changes: string[],
+    ) {
+        super(detail);
+    }
+
+    /** Whether the same request may go through later, unchanged. */
+    get isPassing(): boolean {
+        return this.status === 0 || this.status === 429 || this.status >= 500;
+    }
+
+    get isSignedOut(): boolean {
+        return this.status === 401 || this.status === 419;
+    }
+
+    at(field: string): string | undefined {
+        return this.errors[field]?.[0];
+    }
+}
+
+let token = '';
+let onSignedOut: () => void = () => undefined;
+
+export function keepToken(csrf: string): void {
+    token = csrf;
+}
+
+/** Told when a request finds that nobody is signed in any more. */
+export function whenSignedOut(then: () => void): void {
+    onSignedOut = then;
+}
+
+export const api = createClient<paths>({ baseUrl: '/api', headers: { Accept: 'application/json' } });
+
+api.use({
+    onRequest({ request }) {
+        if (request.method !== 'GET') {
+            request.headers.set('X-CSRF-TOKEN', token);
+        }
+        return request;
+    },
+});
+
+interface Answer<T> {
+    data?: T;
+    error?: unknown;
+    response: Response;
+}
+
+interface ProblemBody {
+    title?: string;
+    detail?: string;
+    errors?: Record<string, string[]>;
+    changes?: string[];
+}
+
+/** The data of an answer, or a Problem thrown; no answer at all is a Problem of status 0. */
+export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
+    let answer: Answer<T>;
+    try {
+        answer = await request;
+    } catch {
+        throw new Problem(
+            0,
+            'No connection',
+            'The server did not answer. What you typed is kept on this device.',
+            {},
+            [],
+        );
+    }
+    if (answer.response.ok && answer.data !== undefined) {
+        return answer.data;
+    }
+    const body = (typeof answer.error === 'object' ? answer.error : {}) as ProblemBody;
+    const problem = new Problem(
+        answer.response.status,
+        body.title ?? 'Something went wrong',
+        body.detail ?? 'The server did not understand the request, or did not answer. Try again.',
+        body.errors ?? {},
+        body.changes ?? [],
+    );
+    if (problem.isSignedOut) {
+        onSignedOut();
+    }
+    throw problem;
+}
+
+export function isProblem(error: unknown): error is Problem {
+    return error instanceof Problem;
+}

@@ -1,0 +1,58 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, ask, keepToken } from './client';
+
+/** Every question that the page asks the server, each with its key. */
+export const questions = {
+    session: () =>
+        queryOptions({
+            queryKey: ['session'],
+            queryFn: async () => {
+                const session = await ask(api.GET('/session'));
+                keepToken(session.csrf);
+                return session;
+            },
+            staleTime: Infinity,
+        }),
+    today: (page: number) =>
+        queryOptions({
+            queryKey: ['today', page],
+            queryFn: () => ask(api.GET('/today', { params: { query: { page } } })),
+        }),
+    find: (q: string) =>
+        queryOptions({
+            queryKey: ['find', q],
+            queryFn: () => ask(api.GET('/find', { params: { query: { q } } })),
+            enabled: q !== '',
+        }),
+    places: () => queryOptions({ queryKey: ['places'], queryFn: () => ask(api.GET('/places')) }),
+    kit: (kit: string) =>
+        queryOptions({
+            queryKey: ['kit', kit],
+            queryFn: () => ask(api.GET('/kits/{kit}', { params: { path: { kit } } })),
+        }),
+    history: (kit: string, before?: number) =>
+        queryOptions({
+            queryKey: ['history', kit, before ?? null],
+            queryFn: () => ask(api.GET('/kits/{kit}/history', { params: { path: { kit }, query: { before } } })),
+        }),
+    restock: (kit: string) =>
+        queryOptions({
+            queryKey: ['restock', kit],
+            queryFn: () => ask(api.GET('/kits/{kit}/restock', { params: { path: { kit } } })),
+            staleTime: 0,
+        }),
+    check: (check: string) =>
+        queryOptions({
+            queryKey: ['check', check],
+            queryFn: () => ask(api.GET('/checks/{check}', { params: { path: { check } } })),
+        }),
+    items: () => queryOptions({ queryKey: ['items'], queryFn: () => ask(api.GET('/items')) }),
+    item: (item: string) =>
+        queryOptions({
+            queryKey: ['item', item],
+            queryFn: () => ask(api.GET('/items/{item}', { params: { path: { item } } })),
+        }),
+    lists: () => queryOptions({ queryKey: ['lists'], queryFn: () => ask(api.GET('/lists')) }),
+    designs: () => queryOptions({ queryKey: ['designs'], queryFn: () => ask(api.GET('/designs')) }),
+    stores: () => queryOptions({ queryKey: ['stores'], queryFn: () => ask(api.GET('/stores')) }),
+};

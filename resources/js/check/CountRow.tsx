@@ -1,0 +1,180 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
+import InputBase from '@mui/material/InputBase';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useRef, useState, type KeyboardEvent } from 'react';
+import { readPrinted } from '../ui/words';
+import { ConditionDialog } from './ConditionDialog';
+import { DateField } from './DateField';
+import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
+import { moveBy } from './PocketLines';
+
+interface CountRowProps {
+    row: DraftRow;
+    index: number;
+    draft: Draft;
+    change: (to: (draft: Draft) => Draft) => void;
+    /** The name that stands above already. */
+    shownName: string | null;
+}
+
+/** One lot in one condition: how many are there, of how many recorded, its date and its condition. */
+export function CountRow({ row, index, draft, change, shownName }: CountRowProps) {
+    const [asks, setAsks] = useState(false);
+    const count = useRef<HTMLInputElement>(null);
+    const date = useRef<HTMLInputElement>(null);
+    const set = (to: Partial<DraftRow>) => change((now) => changeRow(now, row.key, to));
+    const error = (field: string) => draft.errors[`rows.${index}.${field}`]?.[0];
+    const lotError = error('lot');
+    const what = `${row.name}, ${row.lot ? `lot ${row.lot}` : 'no lot'}`;
+
+    const asRecorded = () => set({ quantity: String(row.added ? row.quantity || 0 : row.recorded) });
+    const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
+        const input = event.target as HTMLElement;
+        if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+            event.preventDefault();
+            moveBy(input, event.key === 'ArrowDown' ? 1 : -1);
+        } else if (event.key === 'Enter' && !event.shiftKey) {
+            event.preventDefault();
+            if (row.quantity === '') {
+                asRecorded();
+            }
+            moveBy(input, 1);
+        } else if (event.key.toLowerCase() === 'd') {
+            event.preventDefault();
+            date.current?.focus();
+        } else if (event.key.toLowerCase() === 'c') {
+            event.preventDefault();
+            setAsks(true);
+        }
+    };
+    const number = row.quantity === '' ? null : Number(row.quantity);
+    const difference = number === null ? null : number - row.recorded;
+    return (
+        <Box
+            sx={{
+                mt: 2,
+                p: 2,
+                borderRadius: '6px',
+                bgcolor: row.changed ? 'canvas' : 'transparent',
+                border: 1,
+                borderColor: number === null ? 'text.secondary' : 'divider',
+            }}
+        >
+            {(row.name !== shownName || row.changed) && (
+                <Typography variant="body2">
+                    {row.name !== shownName && <strong>{row.name}</strong>}
+                    {row.changed && ' Changed by somebody else: count again.'}
+                </Typography>
+            )}
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '8px 12px', alignItems: 'center' }}>
+                <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+                    <InputBase
+                        inputRef={count}
+                        value={row.quantity}
+                        onChange={(event) =>
+                            set({ quantity: event.target.value.replace(/\D/g, '').replace(/^0+(?=\d)/, '') })
+                        }
+                        onFocus={(event) => event.target.select()}
+                        onKeyDown={onKeyDown}
+                        placeholder="–"
+                        inputProps={{
+                            inputMode: 'numeric',
+                            'aria-label': `Count of ${what}, ${row.recorded} recorded`,
+                            'aria-invalid': error('quantity') !== undefined,
+                            'data-count': true,
+                            'data-open': row.quantity === '',
+                            maxLength: 7,
+                        }}
+                        sx={{
+                            width: 62,
+                            height: 44,
+                            px: 2,
+                            border: 1,
+                            borderColor: error('quantity') ? 'error.main' : 'text.secondary',
+                            borderRadius: '6px',
+                            fontWeight: 700,
+                            fontSize: 18,
+                            '& input': { textAlign: 'right' },
+                        }}
+                    />
+                    <Box component="span" sx={{ fontSize: 14, whiteSpace: 'nowrap' }}>
+                        {row.added ? 'found' : `of ${row.recorded} recorded`}
+                        {difference !== null && difference !== 0 && !row.added && (
+                            <strong>, {difference > 0 ? `${difference} more` : `${-difference} fewer`}</strong>
+                        )}
+                    </Box>
+                </Box>
+                {row.quantity === '' && (
+                    <Button size="small" onClick={asRecorded} aria-label={`As recorded: ${what}`}>
+                        As recorded
+                    </Button>
+                )}
+                {row.added ? (
+                    <TextField
+                        label="Lot"
+                        value={row.lot ?? ''}
+                        onChange={(event) => set({ lot: event.target.value || null })}
+                        error={lotError !== undefined}
+                        sx={{ width: 120 }}
+                        slotProps={{ htmlInput: { maxLength: 60, 'aria-label': `Lot of ${row.name}` } }}
+                    />
+                ) : (
+                    <Box component="span" sx={{ fontSize: 14 }}>
+                        {row.lot ? `lot ${row.lot}` : 'no lot'}
+                    </Box>
+                )}
+                <DateField
+                    key={row.expires ?? ''}
+                    inputRef={date}
+                    expires={row.expires}
+                    label={`Date of ${what}`}
+                    error={error('expires')}
+                    onRead={(typed) => set({ expires: typed === '' ? null : readPrinted(typed) })}
+                    onDone={() => count.current?.focus()}
+                />
+                <Button
+                    size="small"
+                    onClick={() => setAsks(true)}
+                    aria-label={`Condition of ${what}: ${row.condition}`}
+                >
+                    {row.condition === 'good' ? 'Good' : `▲ ${row.condition}`}
+                </Button>
+                {row.added && (
+                    <Button
+                        size="small"
+                        onClick={() => change((now) => removeRow(now, row.key))}
+                        aria-label={`Not found after all: ${what}`}
+                    >
+                        Not found after all
+                    </Button>
+                )}
+            </Box>
+            {[lotError, error('quantity'), error('item'), error('pocket_id')].filter(Boolean).map((message) => (
+                <Typography key={message} role="alert" variant="body2" sx={{ color: 'error.main', mt: 1 }}>
+                    {message}
+                </Typography>
+            ))}
+            {(lotError !== undefined || row.newLot) && (
+                <FormControlLabel
+                    control={
+                        <Checkbox checked={row.newLot} onChange={(event) => set({ newLot: event.target.checked })} />
+                    }
+                    label="This lot is new: it is printed so on the pack"
+                />
+            )}
+            <ConditionDialog
+                open={asks}
+                row={row}
+                onClose={() => {
+                    setAsks(false);
+                    requestAnimationFrame(() => count.current?.focus());
+                }}
+                onChoose={(condition, pieces) => change((now) => setCondition(now, row.key, condition, pieces))}
+            />
+        </Box>
+    );
+}

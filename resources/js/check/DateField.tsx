@@ -1,0 +1,55 @@
+import TextField from '@mui/material/TextField';
+import { useState, type Ref } from 'react';
+import { readPrinted, sayDay } from '../ui/words';
+
+interface DateFieldProps {
+    inputRef: Ref<HTMLInputElement>;
+    expires: string | null;
+    label: string;
+    error: string | undefined;
+    onRead: (typed: string) => void;
+    onDone: () => void;
+}
+
+function sayPrinted(expires: string): string {
+    const [year = '', month = '1'] = expires.split('-');
+    // A month is good through its last day.
+    const last = new Date(Date.UTC(Number(year), Number(month), 0)).toISOString().slice(0, 10);
+    return `good until ${sayDay(expires.length === 7 ? last : expires)}`;
+}
+
+/** A date typed as it is printed on the pack. What it was read as stands below it. */
+export function DateField({ inputRef, expires, label, error, onRead, onDone }: DateFieldProps) {
+    const [typed, setTyped] = useState(expires ?? '');
+    const read = typed === '' ? null : readPrinted(typed);
+    const isUnread = typed !== '' && read === null;
+    const finish = () => {
+        if (!isUnread && (read ?? '') !== (expires ?? '')) {
+            onRead(typed);
+        }
+    };
+    return (
+        <TextField
+            inputRef={inputRef}
+            value={typed}
+            placeholder="no date"
+            onChange={(event) => setTyped(event.target.value)}
+            onBlur={finish}
+            onKeyDown={(event) => {
+                if (event.key === 'Enter' || event.key === 'Escape') {
+                    event.preventDefault();
+                    event.stopPropagation();
+                    finish();
+                    onDone();
+                }
+            }}
+            error={isUnread || error !== undefined}
+            helperText={
+                error ??
+                (isUnread ? 'Type it as printed: 03/27, 2027-03 or 12 MAR 27.' : read ? sayPrinted(read) : 'no date')
+            }
+            slotProps={{ htmlInput: { 'aria-label': label, maxLength: 20 }, formHelperText: { sx: { mx: 0 } } }}
+            sx={{ width: 178 }}
+        />
+    );
+}

@@ -1,0 +1,86 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../api/client';
+import { Sheet } from '../ui/Page';
+import { count } from '../ui/words';
+import type { Draft } from './draft';
+import { DraftTrouble, WaitingToSend } from './DraftState';
+
+interface FinishSheetProps {
+    kit: Schemas['KitResource'];
+    draft: Draft;
+    left: number;
+    change: (to: (draft: Draft) => Draft) => void;
+}
+
+/** A note, a new seal where the kit is kept sealed, and a name: the check is signed when everything was looked at. */
+export function FinishSheet({ kit, draft, left, change }: FinishSheetProps) {
+    const set = (to: Partial<Draft>) => change((now) => ({ ...now, trouble: null, ...to }));
+    const rowErrors = Object.keys(draft.errors).filter((field) => field.startsWith('rows.'));
+    return (
+        <Sheet title="Finish">
+            <TextField
+                label="Note"
+                multiline
+                minRows={2}
+                value={draft.note}
+                onChange={(event) => set({ note: event.target.value })}
+                error={draft.errors.note !== undefined}
+                helperText={draft.errors.note?.[0] ?? 'What the next one should know.'}
+                sx={{ mb: 3 }}
+            />
+            {kit.sealed_design && (
+                <TextField
+                    label="Number of the new seal"
+                    value={draft.sealSet}
+                    onChange={(event) => set({ sealSet: event.target.value })}
+                    error={draft.errors.seal_set !== undefined}
+                    helperText={
+                        draft.errors.seal_set?.[0] ??
+                        'This design is kept sealed. Leave it empty if the kit must be restocked first.'
+                    }
+                    sx={{ mb: 3 }}
+                />
+            )}
+            {(draft.sealReason !== '' || draft.errors.seal_reason !== undefined) && (
+                <TextField
+                    label={`Why seal ${kit.seal.number ?? ''} was broken`}
+                    value={draft.sealReason}
+                    onChange={(event) => set({ sealReason: event.target.value })}
+                    error={draft.errors.seal_reason !== undefined}
+                    helperText={draft.errors.seal_reason?.[0] ?? ' '}
+                    sx={{ mb: 3 }}
+                />
+            )}
+            <TextField
+                label="Signed by"
+                value={draft.signed}
+                onChange={(event) => set({ signed: event.target.value })}
+                error={draft.errors.signed !== undefined}
+                helperText={draft.errors.signed?.[0] ?? 'Your name stands under this check for good.'}
+                sx={{ mb: 2 }}
+            />
+            <DraftTrouble draft={draft} />
+            {rowErrors.length > 0 && (
+                <Typography sx={{ mb: 2 }}>
+                    {count(rowErrors.length, 'row')} in the pockets above: look again, each says why.
+                </Typography>
+            )}
+            <WaitingToSend draft={draft} />
+            {left > 0 && (
+                <Typography variant="body2" sx={{ mb: 2 }}>
+                    {count(left, 'row')} not looked at yet. Count each, or say that it is as recorded.
+                </Typography>
+            )}
+            <Button
+                id="finish"
+                variant="contained"
+                disabled={draft.isWaiting || draft.signed.trim() === '' || left > 0}
+                onClick={() => set({ isWaiting: true, errors: {} })}
+            >
+                Sign and finish
+            </Button>
+        </Sheet>
+    );
+}

@@ -1,0 +1,64 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../api/client';
+import { Page, Sheet } from '../ui/Page';
+import type { Draft } from './draft';
+import { DraftTrouble, WaitingToSend } from './DraftState';
+
+interface QuickCheckProps {
+    kit: Schemas['KitResource'];
+    draft: Draft;
+    change: (to: (draft: Draft) => Draft) => void;
+    onLeave: () => void;
+}
+
+/** The seal's number as it is read on the kit, a look at the outside, a name. */
+export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
+    const set = (to: Partial<Draft>) => change((now) => ({ ...now, errors: {}, trouble: null, ...to }));
+    const canSign = draft.sealFound.trim() !== '' && draft.signed.trim() !== '' && !draft.isWaiting;
+    return (
+        <Page
+            title={`Quick check of ${kit.code} ${kit.name}`}
+            above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
+            beside={<Button onClick={onLeave}>Throw this check away</Button>}
+        >
+            <Sheet title="Seal and outside">
+                <Typography sx={{ mb: 4, maxWidth: 640 }}>
+                    Read the number from the seal itself. If the seal is broken, or is not the one on record, throw this
+                    check away and do a full one.
+                </Typography>
+                <TextField
+                    label="Number on the seal"
+                    value={draft.sealFound}
+                    onChange={(event) => set({ sealFound: event.target.value })}
+                    error={draft.errors.seal_found !== undefined}
+                    helperText={draft.errors.seal_found?.[0] ?? ' '}
+                    sx={{ maxWidth: 420, mb: 2, display: 'flex' }}
+                />
+                <TextField
+                    label="Note"
+                    multiline
+                    minRows={2}
+                    value={draft.note}
+                    onChange={(event) => set({ note: event.target.value })}
+                    helperText="What the outside looks like, if anything is wrong with it."
+                    sx={{ maxWidth: 640, mb: 4, display: 'flex' }}
+                />
+                <TextField
+                    label="Signed by"
+                    value={draft.signed}
+                    onChange={(event) => set({ signed: event.target.value })}
+                    error={draft.errors.signed !== undefined}
+                    helperText={draft.errors.signed?.[0] ?? ' '}
+                    sx={{ maxWidth: 420, display: 'flex' }}
+                />
+                <DraftTrouble draft={draft} />
+                <WaitingToSend draft={draft} />
+                <Button variant="contained" disabled={!canSign} onClick={() => set({ isWaiting: true })}>
+                    Sign and finish
+                </Button>
+            </Sheet>
+        </Page>
+    );
+}

@@ -1,0 +1,71 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../api/client';
+import { VerdictShape } from '../ui/VerdictMark';
+import { count, verdictWords } from '../ui/words';
+
+/** The verdict as it stands while one counts, with its gravest reasons. In hand it stays above the bar. */
+export function RunningVerdict({
+    verdict,
+    isBehind,
+    left,
+}: {
+    verdict: Schemas['VerdictResource'];
+    isBehind: boolean;
+    left: number;
+}) {
+    const reasons = verdict.reasons.filter((reason) => reason.severity !== 'note');
+    return (
+        <Box
+            role="status"
+            aria-label="Running verdict"
+            aria-busy={isBehind}
+            sx={{
+                bgcolor: 'background.paper',
+                border: 1,
+                borderColor: 'text.secondary',
+                borderRadius: '6px',
+                p: { xs: 2, md: 3 },
+                position: { xs: 'fixed', lg: 'static' },
+                zIndex: 9,
+                left: { xs: 8, lg: 'auto' },
+                right: { xs: 8, lg: 'auto' },
+                bottom: { xs: 'calc(64px + env(safe-area-inset-bottom))', md: 8 },
+                ml: { md: '96px', lg: 0 },
+            }}
+        >
+            <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+                <VerdictShape verdict={verdict.verdict} size={22} />
+                <Typography sx={{ fontWeight: 700 }}>{verdictWords[verdict.verdict]}</Typography>
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                    {left > 0
+                        ? `if the ${count(left, 'other')} not looked at yet ${left === 1 ? 'is' : 'are'} as recorded`
+                        : 'as counted'}
+                </Typography>
+            </Box>
+            {reasons.slice(0, 4).map((reason, index) => (
+                <Typography
+                    key={index}
+                    variant="body2"
+                    sx={{
+                        mt: 1,
+                        display: { xs: index === 0 ? '-webkit-box' : 'none', lg: 'block' },
+                        WebkitLineClamp: 1,
+                        WebkitBoxOrient: 'vertical',
+                        overflow: 'hidden',
+                    }}
+                >
+                    {reason.text}
+                </Typography>
+            ))}
+            {reasons.length > 4 && (
+                <Typography
+                    variant="body2"
+                    sx={{ color: 'text.secondary', mt: 1, display: { xs: 'none', lg: 'block' } }}
+                >
+                    and {count(reasons.length - 4, 'more reason')}
+                </Typography>
+            )}
+        </Box>
+    );
+}

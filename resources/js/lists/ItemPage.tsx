@@ -1,0 +1,166 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { sayGoodUntil, sayScope } from '../ui/words';
+
+/** One item: what it is for, what it needs beside it, where it is and where it is missing. */
+export default function ItemPage() {
+    const { code = '' } = useParams();
+    const [search] = useSearchParams();
+    const { data: item, error } = useQuery(questions.item(code));
+    if (!item) {
+        return <Waiting error={error} />;
+    }
+    const lot = search.get('lot');
+    const inKits = item.carried.filter((row) => row.kit !== null).reduce((sum, row) => sum + row.quantity, 0);
+    const inStore = item.carried.filter((row) => row.kit === null).reduce((sum, row) => sum + row.quantity, 0);
+    return (
+        <Page title={item.name} above={<Typography sx={{ color: 'text.secondary' }}>{item.class}</Typography>}>
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 4,
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.4fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                <Sheet title={item.purpose}>
+                    <Caution text={item.caution} />
+                    <About item={item} />
+                </Sheet>
+                <Sheet title={`${inKits} in kits, ${inStore} in store`}>
+                    {item.missing_in.length > 0 && (
+                        <Typography sx={{ mb: 2 }}>
+                            <strong>Missing</strong> in{' '}
+                            {item.missing_in.map((kit, index) => (
+                                <span key={kit}>
+                                    {index > 0 && ', '}
+                                    <Link to={`/kits/${kit}`} style={{ color: 'inherit' }}>
+                                        {kit}
+                                    </Link>
+                                </span>
+                            ))}
+                            .
+                        </Typography>
+                    )}
+                    {item.carried.length === 0 ? (
+                        <Empty>None of it lies in any kit or store.</Empty>
+                    ) : (
+                        <Carried rows={item.carried} dated={item.dated} lot={lot} />
+                    )}
+                </Sheet>
+            </Box>
+        </Page>
+    );
+}
+
+function About({ item }: { item: Schemas['ItemResource'] }) {
+    const facts: [string, string][] = [
+        ['For', sayScope(item.scope)],
+        ['Counted by', item.count_unit],
+        ['Mass', `${item.mass_g} g a piece`],
+        ...item.measures.map((measure): [string, string] => [
+            measure.measure.charAt(0).toUpperCase() + measure.measure.slice(1),
+            measure.quantity,
+        ]),
+        ['Packs of', item.packs.length > 0 ? item.packs.join(', ') : 'not known'],
+        ['Carries a date', item.dated ? 'yes; without one it never counts' : 'no'],
+        ['Sterile', item.sterile ? 'yes' : 'no'],
+        ['Past its date', item.reserve ? 'may be kept as reserve where the policy allows it' : 'never kept as reserve'],
+        ...(item.superseded_by ? ([['Superseded by', item.superseded_by]] as [string, string][]) : []),
+        ...item.needs.map((need): [string, string] => [
+            'Needs beside it',
+            `${need.quantity} ${need.any_of.join(' or ')} for each ${need.per === 'kit' ? 'kit' : 'piece'}. ${need.reason}`,
+        ]),
+    ];
+    return (
+        <Box
+            component="dl"
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: 'minmax(110px, auto) minmax(0, 1fr)',
+                gap: '6px 16px',
+                m: 0,
+                mt: 3,
+                '& dt': { color: 'text.secondary' },
+                '& dd': { m: 0 },
+            }}
+        >
+            {facts.map(([term, fact]) => (
+                <Box key={`${term} ${fact}`} sx={{ display: 'contents' }}>
+                    <dt>{term}</dt>
+                    <dd>{fact}</dd>
+                </Box>
+            ))}
+        </Box>
+    );
+}
+
+function Carried({ rows, dated, lot }: { rows: Schemas['CarriedResource'][]; dated: boolean; lot: string | null }) {
+    return (
+        <Box
+            component="table"
+            sx={{
+                width: '100%',
+                borderCollapse: 'collapse',
+                fontSize: 14,
+                '& td, & th': {
+                    textAlign: 'left',
+                    verticalAlign: 'top',
+                    p: '6px 12px 6px 0',
+                    borderTop: 1,
+                    borderColor: 'divider',
+                },
+                '& .n': { textAlign: 'right' },
+            }}
+        >
+            <thead>
+                <tr>
+                    <th scope="col">Where</th>
+                    <th scope="col">Lot</th>
+                    <th scope="col">Date</th>
+                    <th scope="col" className="n">
+                        Pieces
+                    </th>
+                </tr>
+            </thead>
+            <tbody>
+                {rows.map((row, index) => (
+                    <Box
+                        component="tr"
+                        key={index}
+                        sx={{ bgcolor: lot !== null && row.lot === lot ? 'canvas' : 'transparent' }}
+                    >
+                        <td>
+                            {row.kit === null ? (
+                                <strong>{row.where}</strong>
+                            ) : (
+                                <Box
+                                    component={Link}
+                                    to={`/kits/${row.kit}`}
+                                    sx={{ color: 'primary.main', fontWeight: 600 }}
+                                >
+                                    {row.where}
+                                </Box>
+                            )}
+                            <Box sx={{ color: 'text.secondary' }}>{row.place}</Box>
+                        </td>
+                        <td>
+                            {row.lot ?? 'none'}
+                            {lot !== null && row.lot === lot && <strong> (looked for)</strong>}
+                        </td>
+                        <td>
+                            {sayGoodUntil(row.good_until, dated)}
+                            {row.condition !== 'good' && <strong>, {row.condition}</strong>}
+                        </td>
+                        <td className="n">{row.quantity}</td>
+                    </Box>
+                ))}
+            </tbody>
+        </Box>
+    );
+}

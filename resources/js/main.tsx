@@ -1,0 +1,53 @@
+import '@fontsource-variable/archivo/index.css';
+import '@fontsource-variable/atkinson-hyperlegible-next/index.css';
+import createCache from '@emotion/cache';
+import { CacheProvider } from '@emotion/react';
+import CssBaseline from '@mui/material/CssBaseline';
+import { ThemeProvider } from '@mui/material/styles';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { RouterProvider } from 'react-router';
+import { isProblem } from './api/client';
+import { router } from './router';
+import { theme } from './theme';
+import { SessionGate } from './session/SessionGate';
+
+// The policy of the page allows style elements with this nonce only.
+const nonce = document.querySelector<HTMLMetaElement>('meta[property=csp-nonce]')?.nonce;
+const cache = createCache({ key: 's', nonce, prepend: true });
+
+const client = new QueryClient({
+    defaultOptions: {
+        queries: {
+            staleTime: 5_000,
+            retry: (failures, error) => isProblem(error) && error.isPassing && failures < 2,
+            // What was opened once can be read without a network.
+            networkMode: 'offlineFirst',
+            refetchOnWindowFocus: true,
+        },
+        mutations: { networkMode: 'always' },
+    },
+});
+
+const page = document.getElementById('page');
+if (page) {
+    createRoot(page).render(
+        <StrictMode>
+            <CacheProvider value={cache}>
+                <ThemeProvider theme={theme} defaultMode="system">
+                    <CssBaseline />
+                    <QueryClientProvider client={client}>
+                        <SessionGate>
+                            <RouterProvider router={router} />
+                        </SessionGate>
+                    </QueryClientProvider>
+                </ThemeProvider>
+            </CacheProvider>
+        </StrictMode>,
+    );
+}
+
+if ('serviceWorker' in navigator) {
+    void navigator.serviceWorker.register('/sw.js');
+}

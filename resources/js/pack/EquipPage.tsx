@@ -1,0 +1,130 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type SyntheticEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { ulid } from 'ulid';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { ListWarning } from '../lists/ListWarning';
+import { OpenKit } from '../ui/OpenKit';
+import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { count, sayScope } from '../ui/words';
+
+const scopes: Schemas['NewKit']['scope'][] = ['anyone', 'first_aider', 'trained', 'clinician'];
+
+/** A new kit: a design, a place and a code. It starts as an empty bag and is filled by restocking it. */
+export default function EquipPage() {
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const { data: designs, error } = useQuery(questions.designs());
+    const { data: places } = useQuery(questions.places());
+    const [kit, setKit] = useState<Schemas['NewKit']>(() => ({
+        id: ulid(),
+        code: '',
+        name: '',
+        design_id: '',
+        place_id: '',
+        scope: 'first_aider',
+    }));
+    const equip = useMutation({
+        mutationFn: (body: Schemas['NewKit']) => ask(api.POST('/kits', { body })),
+        onSuccess: async (made) => {
+            await client.invalidateQueries();
+            void navigate(`/kits/${made.code}/restock`);
+        },
+    });
+    if (!designs || !places) {
+        return <Waiting error={error} />;
+    }
+    const problem = isProblem(equip.error) ? equip.error : null;
+    const design = designs.find((one) => one.id === kit.design_id);
+    const field = (name: keyof Schemas['NewKit'], label: string, help: string) => ({
+        label,
+        name,
+        value: kit[name],
+        onChange: (event: { target: { value: string } }) =>
+            setKit({ ...kit, [name]: name === 'code' ? event.target.value.toUpperCase() : event.target.value }),
+        error: problem?.at(name) !== undefined,
+        helperText: problem?.at(name) ?? help,
+    });
+    const submit = (event: SyntheticEvent) => {
+        event.preventDefault();
+        equip.mutate(kit);
+    };
+    return (
+        <Page title="Equip a new kit">
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 4,
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.2fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                <Sheet title="What and where">
+                    <Box component="form" noValidate onSubmit={submit} sx={{ display: 'grid', gap: 4, mt: 3 }}>
+                        <TextField
+                            select
+                            {...field(
+                                'design_id',
+                                'Design',
+                                'The packing plan: its list, its pockets and where each line lives.',
+                            )}
+                        >
+                            {designs.map((one) => (
+                                <MenuItem key={one.id} value={one.id}>
+                                    {one.name}, {count(one.lines, 'line')}
+                                </MenuItem>
+                            ))}
+                        </TextField>
+                        <TextField select {...field('place_id', 'Place', 'Where everyone can see and reach it.')}>
+                            {places.map((place) => (
+                                <MenuItem key={place.id} value={place.id}>
+                                    {place.path}
+                                </MenuItem>
+                            ))}
+                        </TextField>
+                        <TextField {...field('code', 'Code', 'As it will stand on the label, such as QH-20.')} />
+                        <TextField {...field('name', 'Name', 'What people call it, such as Rose walk pouch.')} />
+                        <TextField
+                            select
+                            {...field('scope', 'For', 'What only people above this may use counts as not there.')}
+                        >
+                            {scopes.map((scope) => (
+                                <MenuItem key={scope} value={scope}>
+                                    {sayScope(scope)}
+                                </MenuItem>
+                            ))}
+                        </TextField>
+                        {problem && problem.status !== 422 && <Trouble error={problem} />}
+                        <Button type="submit" variant="contained" disabled={equip.isPending}>
+                            Make the kit and fill it
+                        </Button>
+                    </Box>
+                </Sheet>
+                {design ? (
+                    <Box sx={{ minWidth: 0 }}>
+                        <OpenKit leaves={design.leaves} lines={[]} onSelect={() => undefined} />
+                        <Typography sx={{ my: 3 }}>
+                            {design.name}: {count(design.lines, 'line')}, held to {design.list.title}
+                            {design.list.size && `, ${design.list.size}`}.{' '}
+                            {design.kits.length > 0
+                                ? `Kits of this design: ${design.kits.join(', ')}.`
+                                : 'There is no kit of this design yet.'}
+                            {design.sealed && ' Kits of this design are kept sealed.'}
+                        </Typography>
+                        <ListWarning list={design.list} />
+                    </Box>
+                ) : (
+                    <Sheet title="The design">
+                        <Typography sx={{ color: 'text.secondary' }}>Choose a design to see its pockets.</Typography>
+                    </Sheet>
+                )}
+            </Box>
+        </Page>
+    );
+}

@@ -1,0 +1,116 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useInfiniteQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { api, ask, type Schemas } from '../api/client';
+import { useSession } from '../session/useSession';
+import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { VerdictMark } from '../ui/VerdictMark';
+import { count, sayInstant } from '../ui/words';
+
+/** Every check and movement of a kit: who, when, why. Nothing here is ever changed. */
+export default function HistoryPage() {
+    const { code = '' } = useParams();
+    const { data, error, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
+        queryKey: ['history', code],
+        queryFn: ({ pageParam }) =>
+            ask(
+                api.GET('/kits/{kit}/history', {
+                    params: { path: { kit: code }, query: pageParam === null ? {} : { before: pageParam } },
+                }),
+            ),
+        initialPageParam: null as number | null,
+        getNextPageParam: (last) => last.before,
+    });
+    const first = data?.pages[0];
+    if (!first) {
+        return <Waiting error={error} />;
+    }
+    const entries = data.pages.flatMap((page) => page.entries);
+    return (
+        <Page
+            title={`History of ${first.kit} ${first.kit_name}`}
+            beside={
+                <Button component={Link} to={`/kits/${code}`}>
+                    To the kit
+                </Button>
+            }
+        >
+            <Sheet>
+                {entries.length === 0 && (
+                    <Empty>Nothing has happened to this kit yet. It begins when it is filled or checked.</Empty>
+                )}
+                {entries.map((entry, index) => (
+                    <Entry key={`${entry.at} ${entry.kind} ${index}`} entry={entry} />
+                ))}
+            </Sheet>
+            {hasNextPage && (
+                <Button onClick={() => void fetchNextPage()} disabled={isFetchingNextPage}>
+                    Show what came before
+                </Button>
+            )}
+        </Page>
+    );
+}
+
+function Entry({ entry }: { entry: Schemas['HistoryEntry'] }) {
+    const { timeZone } = useSession();
+    return (
+        <Box
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '190px minmax(0, 1fr)' },
+                gap: '2px 20px',
+                py: 3,
+                borderBottom: 1,
+                borderColor: 'divider',
+                '&:last-of-type': { borderBottom: 0 },
+            }}
+        >
+            <Typography sx={{ color: 'text.secondary' }}>{sayInstant(entry.at, timeZone)}</Typography>
+            <div>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '2px 12px', alignItems: 'center' }}>
+                    <Typography component="span" sx={{ fontWeight: 700 }}>
+                        {entry.check ? (
+                            <Link to={`/checks/${entry.check.id}`} style={{ color: 'inherit' }}>
+                                {entry.title}
+                            </Link>
+                        ) : (
+                            entry.title
+                        )}
+                    </Typography>
+                    <span>by {entry.by}</span>
+                    {entry.check && <VerdictMark verdict={entry.check.verdict} />}
+                </Box>
+                {entry.check && entry.movements.length === 0 && (
+                    <Typography variant="body2">All as recorded.</Typography>
+                )}
+                <Movements movements={entry.movements} />
+            </div>
+        </Box>
+    );
+}
+
+function Movements({ movements }: { movements: Schemas['MovementResource'][] }) {
+    const rows = (
+        <Box component="ul" sx={{ m: 0, pl: 4, fontSize: 14 }}>
+            {movements.map((movement) => (
+                <li key={movement.number}>
+                    {movement.quantity} × {movement.name}
+                    {movement.lot && `, lot ${movement.lot}`}: {movement.text}
+                </li>
+            ))}
+        </Box>
+    );
+    return movements.length > 8 ? (
+        <details>
+            <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
+                {count(movements.length, 'movement')}
+            </Box>
+            {rows}
+        </details>
+    ) : (
+        rows
+    );
+}

@@ -1,0 +1,154 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
+import { OpenKit, StitchKey } from '../ui/OpenKit';
+import { Page, Sheet, Waiting } from '../ui/Page';
+import { VerdictMark } from '../ui/VerdictMark';
+import { sayDay, sayInstant, sayScope } from '../ui/words';
+import { ListWarning } from '../lists/ListWarning';
+import { PocketContents } from './PocketContents';
+import { VerdictSheet } from './VerdictSheet';
+
+/** One kit: its picture, what is in each pocket, its verdict with reasons, its last check and its place. */
+export default function KitPage() {
+    const { code = '' } = useParams();
+    const { data: kit, error } = useQuery(questions.kit(code));
+    const { may } = useSession();
+    const [chosen, setChosen] = useState<string>();
+    if (!kit) {
+        return <Waiting error={error} />;
+    }
+    const pocket = chosen ?? kit.leaves[0]?.pockets[0]?.id ?? '';
+    return (
+        <Page
+            title={`${kit.code} ${kit.name}`}
+            above={
+                <Typography sx={{ color: 'text.secondary' }}>
+                    {kit.place.path} · {kit.design_name} · for {sayScope(kit.scope)}
+                </Typography>
+            }
+            beside={
+                <>
+                    {may('check') && (
+                        <Button component={Link} to={`/kits/${kit.code}/check`} variant="contained">
+                            {kit.due.kind === 'quick' && kit.seal.state === 'intact' ? 'Quick check' : 'Check'}
+                        </Button>
+                    )}
+                    {may('restock') && (
+                        <Button component={Link} to={`/kits/${kit.code}/restock`}>
+                            Restock
+                        </Button>
+                    )}
+                    <Button component={Link} to={`/kits/${kit.code}/history`}>
+                        History
+                    </Button>
+                    {may('export') && (
+                        <Button component="a" href={`/api/kits/${kit.code}/file`} download={`${kit.code}.kit.json`}>
+                            Kit file
+                        </Button>
+                    )}
+                </>
+            }
+        >
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 4,
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                <Box sx={{ minWidth: 0 }}>
+                    <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
+                    <Facts kit={kit} />
+                </Box>
+                <Box sx={{ order: { lg: -1 }, minWidth: 0 }}>
+                    <OpenKit leaves={kit.leaves} lines={kit.verdict.lines} selected={pocket} onSelect={setChosen} />
+                    <StitchKey />
+                    <Box sx={{ mt: 4 }}>
+                        <PocketContents kit={kit} pocket={pocket} />
+                    </Box>
+                    <ListWarning list={kit.list} />
+                </Box>
+            </Box>
+        </Page>
+    );
+}
+
+function Facts({ kit }: { kit: Schemas['KitResource'] }) {
+    const { timeZone } = useSession();
+    const mass =
+        kit.verdict.max_mass_g === null
+            ? `${kit.verdict.mass_g} g`
+            : `${kit.verdict.mass_g} of at most ${kit.verdict.max_mass_g} g`;
+    return (
+        <Sheet title="Checks and place">
+            <Box
+                component="dl"
+                sx={{
+                    display: 'grid',
+                    gridTemplateColumns: 'minmax(96px, auto) minmax(0, 1fr)',
+                    gap: '6px 16px',
+                    m: 0,
+                    '& dt': { color: 'text.secondary' },
+                    '& dd': { m: 0 },
+                }}
+            >
+                <dt>Next check</dt>
+                <dd>
+                    {kit.due.text}
+                    {kit.due.overdue_days > 0 && <strong> {kit.due.overdue_days} days overdue.</strong>}
+                </dd>
+                <dt>Last check</dt>
+                <dd>
+                    {kit.last_check === null ? (
+                        'Never checked.'
+                    ) : (
+                        <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', gap: '2px 12px' }}>
+                            <Link to={`/checks/${kit.last_check.id}`} style={{ color: 'inherit' }}>
+                                {sayInstant(kit.last_check.finished_at, timeZone)}, {kit.last_check.signed}
+                            </Link>
+                            <VerdictMark verdict={kit.last_check.verdict} />
+                        </Box>
+                    )}
+                </dd>
+                <dt>Seal</dt>
+                <dd>
+                    {kit.seal.state === 'intact' && `whole, number ${kit.seal.number ?? ''}`}
+                    {kit.seal.state === 'none' &&
+                        (kit.sealed_design ? 'open; this design is kept sealed' : 'kept open')}
+                    {kit.seal.state === 'broken' &&
+                        `broken on ${sayDay(kit.seal.broken_on ?? kit.verdict.as_of)}: ${kit.seal.reason ?? 'no reason given'}`}
+                </dd>
+                <dt>Place</dt>
+                <dd>
+                    <Link to={`/kits#place-${kit.place.id}`} style={{ color: 'inherit' }}>
+                        {kit.place.path}
+                    </Link>
+                </dd>
+                <dt>Mass</dt>
+                <dd>{mass}</dd>
+                <dt>Past its date</dt>
+                <dd>
+                    {kit.verdict.expiry === 'strict'
+                        ? 'counts as missing'
+                        : 'kept as reserve until replaced, never for a critical line'}
+                </dd>
+                <dt>List</dt>
+                <dd>
+                    <Link to={`/lists#${kit.list.code}`} style={{ color: 'inherit' }}>
+                        {kit.list.title}
+                        {kit.list.size && `, ${kit.list.size}`}
+                    </Link>
+                    , edition {kit.list.edition}
+                </dd>
+            </Box>
+        </Sheet>
+    );
+}

@@ -1,0 +1,115 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { Link, useLocation } from 'react-router';
+import type { Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
+import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { VerdictMark } from '../ui/VerdictMark';
+import { count, sayDay } from '../ui/words';
+
+/** All kits, by place in walking order. */
+export default function PlacesPage() {
+    const { data: places, error } = useQuery(questions.places());
+    const { may } = useSession();
+    const { hash } = useLocation();
+    useEffect(() => {
+        if (places && hash) {
+            document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'start' });
+        }
+    }, [places, hash]);
+    if (!places) {
+        return <Waiting error={error} />;
+    }
+    const used = places.filter((place) => place.kits.length > 0 || `#place-${place.id}` === hash);
+    const kits = used.reduce((sum, place) => sum + place.kits.length, 0);
+    return (
+        <Page
+            title="Kits by place"
+            beside={
+                <>
+                    <Typography sx={{ alignSelf: 'center', color: 'text.secondary' }}>
+                        {count(kits, 'kit')} in {count(used.length, 'place')} of {places.length}, in walking order
+                    </Typography>
+                    {may('equip') && (
+                        <Button component={Link} to="/kits/new" variant="contained">
+                            Equip a new kit
+                        </Button>
+                    )}
+                </>
+            }
+        >
+            {used.length === 0 && (
+                <Empty>There is no kit yet. Equip the first one: choose a design and the place where it will be.</Empty>
+            )}
+            <Box sx={{ columnWidth: { md: 520 }, columnGap: 4 }}>
+                {used.map((place) => (
+                    <Box key={place.id} sx={{ breakInside: 'avoid' }}>
+                        <Sheet id={`place-${place.id}`} title={place.path}>
+                            {place.kits.length === 0 && <Empty>No kit is at this place.</Empty>}
+                            {place.kits.map((kit) => (
+                                <KitLine key={kit.code} kit={kit} />
+                            ))}
+                        </Sheet>
+                    </Box>
+                ))}
+            </Box>
+        </Page>
+    );
+}
+
+export function dueWords(kit: Schemas['KitRow']): string {
+    if (kit.due_on === null) {
+        return 'no check planned';
+    }
+    const what = kit.due_kind === 'quick' ? 'quick check' : 'check';
+    return kit.overdue_days > 0
+        ? `${what} ${count(kit.overdue_days, 'day')} overdue`
+        : `${what} due ${sayDay(kit.due_on)}`;
+}
+
+export function KitLine({ kit }: { kit: Schemas['KitRow'] }) {
+    return (
+        <Box
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: 'minmax(0, 1fr) auto',
+                gap: '2px 12px',
+                py: 2,
+                borderTop: 1,
+                borderColor: 'divider',
+            }}
+        >
+            <Box
+                component={Link}
+                to={`/kits/${kit.code}`}
+                sx={{
+                    color: 'primary.main',
+                    fontWeight: 700,
+                    textDecoration: 'none',
+                    '&:hover': { textDecoration: 'underline' },
+                }}
+            >
+                {kit.code} {kit.name}
+            </Box>
+            <VerdictMark verdict={kit.verdict} />
+            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                {kit.design_name}
+                {kit.seal === 'intact' && ', sealed'}
+                {kit.seal === 'broken' && ', seal broken'}
+            </Typography>
+            <Typography variant="body2" sx={{ textAlign: 'right', fontWeight: kit.overdue_days > 0 ? 700 : 400 }}>
+                {dueWords(kit)}
+            </Typography>
+            {kit.reasons[0] && (
+                <Typography variant="body2" sx={{ gridColumn: '1 / -1' }}>
+                    {kit.reasons[0]}
+                    {kit.reasons.length > 1 && `, and ${count(kit.reasons.length - 1, 'more reason')}`}
+                </Typography>
+            )}
+        </Box>
+    );
+}

@@ -1,0 +1,89 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { Stitch } from '../ui/OpenKit';
+import { Caution, Empty, Sheet } from '../ui/Page';
+import { sayGoodUntil } from '../ui/words';
+import { pocketName } from './VerdictSheet';
+
+/** What is in one pocket, line by line, with lots and dates. */
+export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; pocket: string }) {
+    const lines = kit.verdict.lines.filter((line) => line.pocket_id === pocket);
+    const rest = kit.contents.filter((row) => row.pocket_id === pocket && row.line === null);
+    return (
+        <Sheet title={pocketName(kit.leaves, pocket)}>
+            {lines.length === 0 && rest.length === 0 && <Empty>Nothing lives in this pocket.</Empty>}
+            {lines.map((line) => (
+                <Box key={line.code} sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
+                    <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', justifyContent: 'space-between' }}>
+                        <Box sx={{ minWidth: 0 }}>
+                            <Typography component="span" sx={{ fontWeight: 700 }}>
+                                {line.item ? (
+                                    <Link to={`/items/${line.item}`} style={{ color: 'inherit' }}>
+                                        {line.item_name}
+                                    </Link>
+                                ) : (
+                                    line.need
+                                )}
+                            </Typography>
+                            {line.rank !== 'required' && (
+                                <Box
+                                    component="span"
+                                    sx={{ ml: 2, fontSize: 13, fontWeight: line.rank === 'critical' ? 700 : 400 }}
+                                >
+                                    {line.rank}
+                                </Box>
+                            )}
+                        </Box>
+                        <Box
+                            component="span"
+                            sx={{ display: 'inline-flex', gap: 2, alignItems: 'center', whiteSpace: 'nowrap' }}
+                        >
+                            <Stitch state={line.state} />
+                            <strong>
+                                {line.effective} of {line.required}
+                            </strong>
+                        </Box>
+                    </Box>
+                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                        {line.purpose ?? line.need}
+                        {line.reason && `. ${line.reason}`}
+                    </Typography>
+                    <Caution text={line.caution} />
+                    <Rows
+                        rows={kit.contents.filter((row) => row.pocket_id === pocket && row.line === line.code)}
+                        named={line.item_name}
+                    />
+                </Box>
+            ))}
+            {rest.length > 0 && (
+                <Box sx={{ pt: 2, borderTop: 1, borderColor: 'divider' }}>
+                    <Typography variant="h3">Also here, asked for by no line of this pocket</Typography>
+                    <Rows rows={rest} named={null} />
+                </Box>
+            )}
+        </Sheet>
+    );
+}
+
+function Rows({ rows, named }: { rows: Schemas['ContentResource'][]; named: string | null }) {
+    return (
+        <Box component="ul" sx={{ listStyle: 'none', m: 0, mt: 1, p: 0 }}>
+            {rows.map((row) => (
+                <Box
+                    component="li"
+                    key={`${row.lot_id ?? ''} ${row.condition}`}
+                    sx={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px', fontSize: 14 }}
+                >
+                    <strong>{row.quantity} ×</strong>
+                    {row.name !== named && <span>{row.name}</span>}
+                    <span>{row.lot === null ? 'no lot' : `lot ${row.lot}`}</span>
+                    <span>{sayGoodUntil(row.good_until, row.dated)}</span>
+                    {row.condition !== 'good' && <strong>{row.condition}</strong>}
+                    {row.name !== named && <Caution text={row.caution} />}
+                </Box>
+            ))}
+        </Box>
+    );
+}

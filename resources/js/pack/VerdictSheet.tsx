@@ -1,0 +1,104 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { useSession } from '../session/useSession';
+import { Sheet } from '../ui/Page';
+import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
+import { sayDay } from '../ui/words';
+
+const severityWords = { stop: 'Stops the kit', fix: 'To put right', note: 'To know' } as const;
+
+interface VerdictSheetProps {
+    verdict: Schemas['VerdictResource'];
+    kit: string;
+    leaves: Schemas['LeafResource'][];
+}
+
+/** The verdict: a sentence, then its reasons, then what to do about each, with the button that does it. */
+export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
+    const { may } = useSession();
+    const jobs = (['restock', 'check'] as const).filter(
+        (job) => may(job) && verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),
+    );
+    return (
+        <Sheet>
+            <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
+                <VerdictShape verdict={verdict.verdict} size={34} />
+                <Box sx={{ minWidth: 0 }}>
+                    <VerdictWord verdict={verdict} />
+                    <Typography sx={{ fontSize: 17 }}>{verdict.sentence}</Typography>
+                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                        Judged for {sayDay(verdict.as_of)}; must last until {sayDay(verdict.next_check)} and{' '}
+                        {verdict.margin_days} days more.
+                    </Typography>
+                </Box>
+            </Box>
+            {(['stop', 'fix', 'note'] as const).map((severity) => {
+                const reasons = verdict.reasons.filter((reason) => reason.severity === severity);
+                return (
+                    reasons.length > 0 && (
+                        <Box key={severity} sx={{ mt: 3 }}>
+                            <Typography variant="h3">{severityWords[severity]}</Typography>
+                            <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
+                                {reasons.map((reason, index) => (
+                                    <Box
+                                        component="li"
+                                        key={index}
+                                        sx={{
+                                            py: 2,
+                                            borderBottom: 1,
+                                            borderColor: 'divider',
+                                            '&:last-of-type': { borderBottom: 0 },
+                                        }}
+                                    >
+                                        <Typography sx={{ fontWeight: severity === 'note' ? 400 : 600 }}>
+                                            {reason.text}
+                                        </Typography>
+                                        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                                            {reason.todo}
+                                            {reason.pocket_id && ` ${pocketName(leaves, reason.pocket_id)}.`}
+                                        </Typography>
+                                    </Box>
+                                ))}
+                            </Box>
+                        </Box>
+                    )
+                );
+            })}
+            {jobs.length > 0 && (
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
+                    {jobs.map((job, index) => (
+                        <Button
+                            key={job}
+                            component={Link}
+                            to={`/kits/${kit}/${job}`}
+                            variant={index === 0 ? 'contained' : 'outlined'}
+                        >
+                            {job === 'restock' ? 'Restock this kit' : 'Check this kit'}
+                        </Button>
+                    ))}
+                </Box>
+            )}
+        </Sheet>
+    );
+}
+
+function VerdictWord({ verdict }: { verdict: Schemas['VerdictResource'] }) {
+    return (
+        <Box sx={{ '& svg': { display: 'none' }, fontSize: 20 }}>
+            <VerdictMark verdict={verdict.verdict} />
+        </Box>
+    );
+}
+
+export function pocketName(leaves: Schemas['LeafResource'][], id: string): string {
+    for (const leaf of leaves) {
+        const pocket = leaf.pockets.find((one) => one.id === id);
+        if (pocket) {
+            return `${leaf.name}, ${pocket.name}`;
+        }
+    }
+    return 'Elsewhere';
+}

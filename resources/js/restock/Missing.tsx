@@ -1,0 +1,26 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../api/client';
+import { Sheet } from '../ui/Page';
+
+/** What the kit wants and the store lacks. */
+export function Missing({ plan }: { plan: Schemas['RestockResource'] }) {
+    return (
+        plan.missing.length > 0 && (
+            <Box sx={{ mt: 4 }}>
+                <Sheet title="The store lacks">
+                    <Box component="ul" sx={{ m: 0, pl: 5 }}>
+                        {plan.missing.map((row) => (
+                            <li key={`${row.line ?? ''} ${row.what}`}>
+                                {row.quantity} × {row.what}
+                            </li>
+                        ))}
+                    </Box>
+                    <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2 }}>
+                        To be bought. The kit is judged with what can be put in now.
+                    </Typography>
+                </Sheet>
+            </Box>
+        )
+    );
+}

@@ -1,0 +1,115 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { KitLine } from '../pack/PlacesPage';
+import { useSession } from '../session/useSession';
+import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { count, sayGoodUntil } from '../ui/words';
+
+/** Kits that want something, and what the store has. */
+export default function RestockListPage() {
+    const { data: places, error } = useQuery(questions.places());
+    const { data: stores } = useQuery(questions.stores());
+    const { may } = useSession();
+    if (!places || !stores) {
+        return <Waiting error={error} />;
+    }
+    const kits = places.flatMap((place) => place.kits).filter((kit) => kit.wants_restock);
+    return (
+        <Page title="Restock">
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 4,
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                <Sheet title={`${count(kits.length, 'kit')} to restock`}>
+                    {kits.length === 0 && (
+                        <Empty>No kit wants anything. What a check or a use takes out will stand here.</Empty>
+                    )}
+                    {kits.map((kit) => (
+                        <Box key={kit.code}>
+                            <KitLine kit={kit} />
+                            {may('restock') && (
+                                <Button
+                                    component={Link}
+                                    to={`/kits/${kit.code}/restock`}
+                                    aria-label={`Restock ${kit.code}`}
+                                    sx={{ mb: 2 }}
+                                >
+                                    Restock
+                                </Button>
+                            )}
+                        </Box>
+                    ))}
+                </Sheet>
+                {stores.map((store) => (
+                    <StoreSheet key={store.id} store={store} />
+                ))}
+            </Box>
+        </Page>
+    );
+}
+
+function StoreSheet({ store }: { store: Schemas['StoreResource'] }) {
+    const items = [...new Map(store.rows.map((row) => [row.item, row.name])).entries()];
+    return (
+        <Sheet title={`${store.name}: ${count(items.length, 'item')}`}>
+            <Box
+                component="table"
+                sx={{
+                    width: '100%',
+                    borderCollapse: 'collapse',
+                    fontSize: 14,
+                    '& td, & th': {
+                        textAlign: 'left',
+                        verticalAlign: 'top',
+                        p: '5px 12px 5px 0',
+                        borderTop: 1,
+                        borderColor: 'divider',
+                    },
+                    '& .n': { textAlign: 'right' },
+                }}
+            >
+                <thead>
+                    <tr>
+                        <th scope="col">Item</th>
+                        <th scope="col">Lots</th>
+                        <th scope="col" className="n">
+                            Pieces
+                        </th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {items.map(([code, name]) => {
+                        const rows = store.rows.filter((row) => row.item === code);
+                        return (
+                            <tr key={code}>
+                                <td>
+                                    <Box component={Link} to={`/items/${code}`} sx={{ color: 'primary.main' }}>
+                                        {name}
+                                    </Box>
+                                </td>
+                                <td>
+                                    {rows.map((row) => (
+                                        <div key={`${row.lot ?? ''} ${row.expires ?? ''} ${row.condition}`}>
+                                            {row.quantity} × {row.lot ?? 'no lot'},{' '}
+                                            {sayGoodUntil(row.good_until, false)}
+                                            {row.condition !== 'good' && `, ${row.condition}`}
+                                        </div>
+                                    ))}
+                                </td>
+                                <td className="n">{rows.reduce((sum, row) => sum + row.quantity, 0)}</td>
+                            </tr>
+                        );
+                    })}
+                </tbody>
+            </Box>
+        </Sheet>
+    );
+}

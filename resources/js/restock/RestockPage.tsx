@@ -1,0 +1,240 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { ulid } from 'ulid';
+import { api, ask, isProblem, type Problem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { pocketName } from '../pack/VerdictSheet';
+import { OpenKit } from '../ui/OpenKit';
+import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { count, sayDay } from '../ui/words';
+import { Missing } from './Missing';
+import { RestockRow } from './RestockRow';
+import { stepsOf, type Step } from './steps';
+
+/** The pick list, walked pocket by pocket: what goes out, what goes in, confirmed lot by lot. */
+export default function RestockPage() {
+    const { code = '' } = useParams();
+    const { data: kit, error } = useQuery(questions.kit(code));
+    const {
+        data: plan,
+        error: planError,
+        refetch,
+    } = useQuery({ ...questions.restock(code), refetchOnWindowFocus: false });
+    const [stale, setStale] = useState<Problem | null>(null);
+    if (!kit || !plan) {
+        return <Waiting error={error ?? planError} />;
+    }
+    const onStale = (problem: Problem) => {
+        setStale(problem);
+        void refetch();
+    };
+    return (
+        <Walk
+            key={`${plan.base} ${plan.in.length} ${plan.out.length}`}
+            kit={kit}
+            plan={plan}
+            stale={stale}
+            onStale={onStale}
+        />
+    );
+}
+
+interface WalkProps {
+    kit: Schemas['KitResource'];
+    plan: Schemas['RestockResource'];
+    /** Why the list had to be made anew. */
+    stale: Problem | null;
+    onStale: (problem: Problem) => void;
+}
+
+function Walk({ kit, plan, stale, onStale }: WalkProps) {
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const [id] = useState(ulid);
+    const [steps, setSteps] = useState(() => stepsOf(plan));
+    const [sealReason, setSealReason] = useState('');
+    const [sealSet, setSealSet] = useState('');
+    const pockets = useMemo(
+        () =>
+            kit.leaves
+                .flatMap((leaf) => leaf.pockets.map((pocket) => pocket.id))
+                .filter((pocket) => steps.some((step) => step.pocket === pocket)),
+        [kit, steps],
+    );
+    const [chosen, setChosen] = useState<string>();
+    const pocket = chosen ?? pockets[0] ?? kit.leaves[0]?.pockets[0]?.id ?? '';
+    const done = steps.filter((step) => step.isDone);
+    const finish = useMutation({
+        mutationFn: () =>
+            ask(
+                api.PUT('/kits/{kit}/restocks/{id}', {
+                    params: { path: { kit: kit.code, id } },
+                    body: {
+                        store: plan.store,
+                        base: plan.base,
+                        out: done.flatMap((step) =>
+                            step.way === 'out'
+                                ? [
+                                      {
+                                          pocket_id: step.pocket,
+                                          lot_id: step.row.lot_id,
+                                          condition: step.row.condition,
+                                          quantity: Number(step.quantity),
+                                          to: step.row.to,
+                                      },
+                                  ]
+                                : [],
+                        ),
+                        in: done.flatMap((step) =>
+                            step.way === 'in'
+                                ? [{ pocket_id: step.pocket, lot_id: step.row.lot_id, quantity: Number(step.quantity) }]
+                                : [],
+                        ),
+                        seal_reason: sealReason || null,
+                        seal_set: sealSet || null,
+                    },
+                }),
+            ),
+        onSuccess: async (renewed) => {
+            client.setQueryData(questions.kit(kit.code).queryKey, renewed);
+            await client.invalidateQueries({ refetchType: 'none' });
+            void navigate(`/kits/${kit.code}`);
+        },
+        onError: (error) => isProblem(error) && error.status === 409 && onStale(error),
+    });
+    const problem = isProblem(finish.error) ? finish.error : null;
+    const change = (key: string, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) =>
+        setSteps((now) => now.map((step) => (step.key === key ? { ...step, ...to } : step)));
+    const errorOf = (step: Step) => {
+        const at = done.filter((one) => one.way === step.way).findIndex((one) => one.key === step.key);
+        return step.isDone ? problem?.at(`${step.way}.${at}.quantity`) : undefined;
+    };
+    const isSealed = kit.seal.state === 'intact';
+    return (
+        <Page
+            title={`Restock ${kit.code} ${kit.name}`}
+            above={
+                <Typography sx={{ color: 'text.secondary' }}>
+                    From {plan.store_name}. What goes in must last until {sayDay(plan.until)}.
+                </Typography>
+            }
+            beside={
+                <Button component={Link} to={`/kits/${kit.code}`}>
+                    To the kit
+                </Button>
+            }
+        >
+            {stale && <Trouble error={stale} />}
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: 4,
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.1fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                <Box sx={{ minWidth: 0 }}>
+                    <OpenKit
+                        leaves={kit.leaves}
+                        lines={kit.verdict.lines}
+                        selected={pocket}
+                        onSelect={setChosen}
+                        note={(at) => {
+                            const own = steps.filter((step) => step.pocket === at);
+                            return own.length === 0
+                                ? 'nothing to do'
+                                : `${own.filter((step) => step.isDone).length} of ${own.length} done`;
+                        }}
+                    />
+                    <Missing plan={plan} />
+                </Box>
+                <Box sx={{ minWidth: 0 }}>
+                    {steps.length === 0 && (
+                        <Sheet title="Nothing to move">
+                            <Empty>
+                                {plan.missing.length > 0
+                                    ? 'The store has nothing that this kit lacks.'
+                                    : 'This kit lacks nothing, and nothing in it has to go.'}
+                            </Empty>
+                        </Sheet>
+                    )}
+                    {pockets.map((at) => (
+                        <Sheet
+                            key={at}
+                            title={pocketName(kit.leaves, at)}
+                            beside={
+                                <Button
+                                    size="small"
+                                    onClick={() =>
+                                        setSteps((now) =>
+                                            now.map((step) => (step.pocket === at ? { ...step, isDone: true } : step)),
+                                        )
+                                    }
+                                >
+                                    All of this pocket done
+                                </Button>
+                            }
+                        >
+                            {steps
+                                .filter((step) => step.pocket === at)
+                                .map((step) => (
+                                    <RestockRow
+                                        key={step.key}
+                                        step={step}
+                                        error={errorOf(step)}
+                                        onFocus={() => setChosen(at)}
+                                        onChange={(to) => change(step.key, to)}
+                                    />
+                                ))}
+                        </Sheet>
+                    ))}
+                    {steps.length > 0 && (
+                        <Sheet title={`${done.length} of ${steps.length} done`}>
+                            {isSealed && (
+                                <Box sx={{ display: 'grid', gap: 3, my: 3 }}>
+                                    <TextField
+                                        label={`Why seal ${kit.seal.number ?? ''} was broken`}
+                                        value={sealReason}
+                                        onChange={(event) => setSealReason(event.target.value)}
+                                        error={problem?.at('seal_reason') !== undefined}
+                                        helperText={
+                                            problem?.at('seal_reason') ?? 'A broken seal asks for a reason in writing.'
+                                        }
+                                    />
+                                </Box>
+                            )}
+                            {kit.sealed_design && (
+                                <TextField
+                                    label="Number of the new seal"
+                                    value={sealSet}
+                                    onChange={(event) => setSealSet(event.target.value)}
+                                    error={problem?.at('seal_set') !== undefined}
+                                    helperText={problem?.at('seal_set') ?? 'Leave it empty if the kit stays open.'}
+                                    sx={{ mb: 3 }}
+                                />
+                            )}
+                            {problem && <Trouble error={problem} />}
+                            <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
+                                Only what is ticked is recorded.{' '}
+                                {done.length < steps.length &&
+                                    `${count(steps.length - done.length, 'step')} would stay as it is.`}
+                            </Typography>
+                            <Button
+                                variant="contained"
+                                disabled={done.length === 0 || finish.isPending}
+                                onClick={() => finish.mutate()}
+                            >
+                                Record and judge again
+                            </Button>
+                        </Sheet>
+                    )}
+                </Box>
+            </Box>
+        </Page>
+    );
+}

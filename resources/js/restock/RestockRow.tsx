@@ -1,0 +1,75 @@
+import Box from '@mui/material/Box';
+import Checkbox from '@mui/material/Checkbox';
+import TextField from '@mui/material/TextField';
+import Typography from '@mui/material/Typography';
+import { Caution } from '../ui/Page';
+import { sayGoodUntil } from '../ui/words';
+import type { Step } from './steps';
+
+interface RestockRowProps {
+    step: Step;
+    error: string | undefined;
+    onChange: (to: { quantity?: string; isDone?: boolean }) => void;
+    onFocus: () => void;
+}
+
+const why: Record<string, string> = {
+    expired: 'past its date',
+    opened: 'opened',
+    damaged: 'damaged',
+    soiled: 'soiled or torn wrapper',
+    failed: 'failed its test',
+    excluded: 'kept out by the list',
+    date_unknown: 'no date',
+    expires_early: 'runs out before the next check',
+};
+
+/** One thing to take out or to put in: which lot, how many, and a tick when it is done. */
+export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) {
+    const { row } = step;
+    const name = `${step.way === 'out' ? 'Take out' : 'Put in'} ${row.name}, ${row.lot ? `lot ${row.lot}` : 'no lot'}`;
+    return (
+        <Box
+            onFocus={onFocus}
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: '44px minmax(0, 1fr) 84px',
+                gap: 2,
+                alignItems: 'center',
+                py: 2,
+                borderTop: 1,
+                borderColor: 'divider',
+            }}
+        >
+            <Checkbox
+                checked={step.isDone}
+                onChange={(event) => onChange({ isDone: event.target.checked })}
+                slotProps={{ input: { 'aria-label': name } }}
+                sx={{ width: 44, height: 44 }}
+            />
+            <Box sx={{ minWidth: 0 }}>
+                <Typography>
+                    <strong>{step.way === 'out' ? 'Out' : 'In'}</strong> {row.name}
+                </Typography>
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                    {row.lot ? `lot ${row.lot}` : 'no lot'}, {sayGoodUntil(row.good_until, false)}
+                    {step.way === 'out' &&
+                        `; ${why[step.row.because] ?? step.row.because}, ${step.row.to === 'discard' ? 'to be discarded' : 'back to the store'}`}
+                    {step.way === 'in' && step.row.short_dated && '; lasts less long than it should'}
+                    {step.way === 'in' && step.row.stands_in && `; stands in for ${step.row.need}`}
+                </Typography>
+                <Caution text={row.caution} />
+            </Box>
+            <TextField
+                value={step.quantity}
+                onChange={(event) => onChange({ quantity: event.target.value.replace(/\D/g, '') })}
+                error={error !== undefined}
+                helperText={error}
+                slotProps={{
+                    htmlInput: { inputMode: 'numeric', 'aria-label': `Pieces: ${name}`, maxLength: 6 },
+                    formHelperText: { sx: { minWidth: 200, ml: -28 } },
+                }}
+            />
+        </Box>
+    );
+}

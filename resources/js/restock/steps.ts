@@ -1,0 +1,36 @@
+import type { Schemas } from '../api/client';
+
+interface StepBase {
+    key: string;
+    index: number;
+    pocket: string;
+    quantity: string;
+    isDone: boolean;
+}
+
+export type Step =
+    (StepBase & { way: 'out'; row: Schemas['TakeResource'] }) | (StepBase & { way: 'in'; row: Schemas['PutResource'] });
+
+/** One step for each lot that goes out or in. */
+export function stepsOf(plan: Schemas['RestockResource']): Step[] {
+    return [
+        ...plan.out.map((row, index): Step => ({
+            key: `out ${index}`,
+            way: 'out',
+            index,
+            pocket: row.pocket_id,
+            row,
+            quantity: String(row.quantity),
+            isDone: false,
+        })),
+        ...plan.in.map((row, index): Step => ({
+            key: `in ${index}`,
+            way: 'in',
+            index,
+            pocket: row.pocket_id ?? '',
+            row,
+            quantity: String(row.quantity),
+            isDone: false,
+        })),
+    ];
+}

@@ -1,0 +1,181 @@
+import Box from '@mui/material/Box';
+import InputBase from '@mui/material/InputBase';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { useNavigate } from 'react-router';
+import { questions } from '../api/queries';
+import { Icon } from '../ui/Icon';
+
+const kinds = { kit: 'Kit', item: 'Item', place: 'Place', lot: 'Lot' } as const;
+
+/** Goes where a kit, an item, a place or a lot is. Focus with "/". */
+export function Finder() {
+    const navigate = useNavigate();
+    const input = useRef<HTMLInputElement>(null);
+    const [text, setText] = useState('');
+    const [isOpen, setOpen] = useState(false);
+    const [at, setAt] = useState(0);
+    const query = useDeferredValue(text.trim());
+    const { data } = useQuery(questions.find(query));
+    const found = query === '' ? [] : (data?.found ?? []);
+
+    useEffect(() => {
+        const focus = (event: globalThis.KeyboardEvent) => {
+            const target = event.target instanceof HTMLElement ? event.target : null;
+            if (
+                event.key === '/' &&
+                !event.ctrlKey &&
+                !event.metaKey &&
+                !target?.closest('input, textarea, [contenteditable]')
+            ) {
+                event.preventDefault();
+                input.current?.focus();
+            }
+        };
+        window.addEventListener('keydown', focus);
+        return () => window.removeEventListener('keydown', focus);
+    }, []);
+
+    const go = (href: string) => {
+        setOpen(false);
+        setText('');
+        input.current?.blur();
+        void navigate(href);
+    };
+    const onKeyDown = (event: KeyboardEvent) => {
+        const chosen = found[at];
+        if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+            event.preventDefault();
+            setAt((now) => Math.max(0, Math.min(found.length - 1, now + (event.key === 'ArrowDown' ? 1 : -1))));
+        } else if (event.key === 'Enter' && chosen) {
+            event.preventDefault();
+            go(chosen.href);
+        } else if (event.key === 'Escape') {
+            setOpen(false);
+            input.current?.blur();
+        }
+    };
+    const isShown = isOpen && query !== '' && data !== undefined;
+    return (
+        <Box
+            sx={{ position: 'relative', flex: 1, maxWidth: 560 }}
+            onBlur={(event) => !event.currentTarget.contains(event.relatedTarget) && setOpen(false)}
+        >
+            <Box
+                sx={{
+                    display: 'flex',
+                    alignItems: 'center',
+                    gap: 2,
+                    px: 3,
+                    minHeight: 44,
+                    bgcolor: 'background.paper',
+                    border: 1,
+                    borderColor: 'text.secondary',
+                    borderRadius: '6px',
+                    '&:focus-within': {
+                        borderColor: 'primary.main',
+                        boxShadow: '0 0 0 1px var(--mui-palette-primary-main)',
+                    },
+                }}
+            >
+                <Icon name="find" size={18} />
+                <InputBase
+                    inputRef={input}
+                    value={text}
+                    placeholder="Find a kit, item, place or lot"
+                    onChange={(event) => {
+                        setText(event.target.value);
+                        setAt(0);
+                        setOpen(true);
+                    }}
+                    onFocus={() => setOpen(true)}
+                    onKeyDown={onKeyDown}
+                    fullWidth
+                    inputProps={{
+                        role: 'combobox',
+                        'aria-label': 'Find a kit, item, place or lot',
+                        'aria-expanded': isShown,
+                        'aria-controls': 'found',
+                        'aria-activedescendant': isShown && found[at] ? `found-${at}` : undefined,
+                        autoComplete: 'off',
+                        maxLength: 120,
+                    }}
+                />
+                <Box
+                    component="kbd"
+                    aria-hidden
+                    sx={{
+                        display: { xs: 'none', md: 'block' },
+                        border: 1,
+                        borderColor: 'divider',
+                        borderRadius: '4px',
+                        px: 2,
+                        fontFamily: 'inherit',
+                        color: 'text.secondary',
+                    }}
+                >
+                    /
+                </Box>
+            </Box>
+            {isShown && (
+                <Box
+                    id="found"
+                    role="listbox"
+                    aria-label="Found"
+                    sx={{
+                        position: 'absolute',
+                        zIndex: 15,
+                        top: '100%',
+                        left: 0,
+                        right: 0,
+                        mt: 1,
+                        bgcolor: 'background.paper',
+                        border: 1,
+                        borderColor: 'text.secondary',
+                        borderRadius: '6px',
+                        maxHeight: '70dvh',
+                        overflowY: 'auto',
+                        p: 1,
+                    }}
+                >
+                    {found.length === 0 && (
+                        <Box role="option" aria-selected={false} sx={{ p: 3, color: 'text.secondary' }}>
+                            Nothing is called “{query}”. Try a kit's code, part of an item's name, or a lot as printed.
+                        </Box>
+                    )}
+                    {found.map((one, index) => (
+                        <Box
+                            key={`${one.kind} ${one.href} ${one.title}`}
+                            id={`found-${index}`}
+                            role="option"
+                            aria-selected={index === at}
+                            onMouseDown={(event) => event.preventDefault()}
+                            onClick={() => go(one.href)}
+                            sx={{
+                                display: 'grid',
+                                gridTemplateColumns: '52px minmax(0, 1fr)',
+                                gap: 2,
+                                p: 2,
+                                minHeight: 44,
+                                alignItems: 'center',
+                                borderRadius: '4px',
+                                cursor: 'pointer',
+                                bgcolor: index === at ? 'canvas' : 'transparent',
+                            }}
+                        >
+                            <Box component="span" sx={{ fontSize: 13, color: 'text.secondary' }}>
+                                {kinds[one.kind]}
+                            </Box>
+                            <span>
+                                <strong>{one.title}</strong>
+                                <Box component="span" sx={{ color: 'text.secondary', ml: 2, fontSize: 14 }}>
+                                    {one.detail}
+                                </Box>
+                            </span>
+                        </Box>
+                    ))}
+                </Box>
+            )}
+        </Box>
+    );
+}

@@ -1,0 +1,205 @@
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import { useColorScheme } from '@mui/material/styles';
+import useMediaQuery from '@mui/material/useMediaQuery';
+import { Link, Outlet, useLocation } from 'react-router';
+import { Outbox } from '../check/Outbox';
+import { Icon, type IconName } from '../ui/Icon';
+import { Finder } from './Finder';
+import { useSession, useSignOut } from './useSession';
+
+interface Stage {
+    to: string;
+    word: string;
+    icon: IconName;
+    /** Which addresses belong to the stage. */
+    here: RegExp;
+}
+
+const stages: Stage[] = [
+    { to: '/', word: 'Today', icon: 'today', here: /^\/$/ },
+    { to: '/lists', word: 'Lists', icon: 'lists', here: /^\/(lists|items)/ },
+    { to: '/kits', word: 'Pack', icon: 'pack', here: /^\/kits(\/[^/]+(\/history)?)?$/ },
+    { to: '/check', word: 'Check', icon: 'check', here: /^\/(check$|checks\/|kits\/[^/]+\/check)/ },
+    { to: '/restock', word: 'Restock', icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
+];
+
+const inHand = ['Today', 'Check', 'Restock'];
+
+/** The rail of the stages of the work, the finder, and the screen. */
+export function Frame() {
+    const atDesk = useMediaQuery('(min-width:900px)');
+    return (
+        <Box
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '96px minmax(0, 1fr)' },
+                minHeight: '100dvh',
+            }}
+        >
+            <Box
+                component="a"
+                href="#content"
+                sx={{
+                    position: 'absolute',
+                    left: -9999,
+                    '&:focus': { left: 8, top: 8, zIndex: 20, bgcolor: 'background.paper', p: 3 },
+                }}
+            >
+                Skip to the content
+            </Box>
+            {atDesk && <Rail />}
+            <Box sx={{ minWidth: 0 }}>
+                <Box
+                    component="header"
+                    sx={{
+                        display: 'flex',
+                        gap: 3,
+                        alignItems: 'center',
+                        px: { xs: 4, md: 6 },
+                        py: 2,
+                        borderBottom: 1,
+                        borderColor: 'divider',
+                    }}
+                >
+                    <Finder />
+                    {atDesk && <Who />}
+                </Box>
+                <Outbox />
+                <div id="content">
+                    <Outlet />
+                </div>
+            </Box>
+            {!atDesk && <BottomBar />}
+        </Box>
+    );
+}
+
+function StageLink({ stage, isHere }: { stage: Stage; isHere: boolean }) {
+    return (
+        <ButtonBase
+            component={Link}
+            to={stage.to}
+            aria-current={isHere ? 'page' : undefined}
+            sx={{
+                flexDirection: 'column',
+                gap: 1,
+                py: 2,
+                px: 1,
+                minHeight: 56,
+                minWidth: 64,
+                flex: { xs: 1, md: 'none' },
+                fontSize: 13,
+                fontWeight: isHere ? 700 : 500,
+                color: isHere ? 'primary.main' : 'text.primary',
+                borderRadius: '6px',
+                boxShadow: isHere
+                    ? { xs: 'inset 0 3px 0 var(--mui-palette-ochre)', md: 'inset 3px 0 0 var(--mui-palette-ochre)' }
+                    : 'none',
+                bgcolor: isHere ? 'background.paper' : 'transparent',
+            }}
+        >
+            <Icon name={stage.icon} />
+            {stage.word}
+        </ButtonBase>
+    );
+}
+
+function Rail() {
+    const { pathname } = useLocation();
+    return (
+        <Box
+            component="nav"
+            aria-label="Stages of the work"
+            sx={{
+                position: 'sticky',
+                top: 0,
+                height: '100dvh',
+                borderRight: 1,
+                borderColor: 'divider',
+                bgcolor: 'canvas',
+                p: 2,
+                display: 'flex',
+                flexDirection: 'column',
+                gap: 1,
+            }}
+        >
+            <Box
+                component={Link}
+                to="/"
+                sx={{ display: 'grid', justifyItems: 'center', py: 2, mb: 2 }}
+                aria-label="Sarcina, to Today"
+            >
+                <Box component="img" src="/mark.svg" alt="" sx={{ width: 34 }} />
+            </Box>
+            {stages.map((stage) => (
+                <StageLink key={stage.to} stage={stage} isHere={stage.here.test(pathname)} />
+            ))}
+        </Box>
+    );
+}
+
+function BottomBar() {
+    const { pathname } = useLocation();
+    const more: Stage = {
+        to: '/more',
+        word: 'More',
+        icon: 'more',
+        here: /^\/(more|lists|items|kits(\/[^/]+(\/history)?)?$)/,
+    };
+    return (
+        <Box
+            component="nav"
+            aria-label="Stages of the work"
+            sx={{
+                position: 'fixed',
+                bottom: 0,
+                left: 0,
+                right: 0,
+                zIndex: 10,
+                display: 'flex',
+                bgcolor: 'canvas',
+                borderTop: 1,
+                borderColor: 'divider',
+                px: 1,
+                pb: 'env(safe-area-inset-bottom)',
+            }}
+        >
+            {[...stages.filter((stage) => inHand.includes(stage.word)), more].map((stage) => (
+                <StageLink key={stage.to} stage={stage} isHere={stage.here.test(pathname)} />
+            ))}
+        </Box>
+    );
+}
+
+function Who() {
+    const { user } = useSession();
+    const signOut = useSignOut();
+    return (
+        <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, ml: 'auto', whiteSpace: 'nowrap' }}>
+            <SchemeSwitch />
+            <Box component="span" sx={{ px: 2, color: 'text.secondary', fontSize: 14 }}>
+                {user?.name}, {user?.role}
+            </Box>
+            <ButtonBase
+                onClick={() => void signOut()}
+                sx={{ gap: 2, px: 3, minHeight: 44, borderRadius: '6px', fontWeight: 600, color: 'primary.main' }}
+            >
+                <Icon name="out" size={18} /> Sign out
+            </ButtonBase>
+        </Box>
+    );
+}
+
+export function SchemeSwitch() {
+    const { mode, systemMode, setMode } = useColorScheme();
+    const isDark = (mode === 'system' ? systemMode : mode) === 'dark';
+    return (
+        <ButtonBase
+            onClick={() => setMode(isDark ? 'light' : 'dark')}
+            sx={{ gap: 2, px: 3, minHeight: 44, borderRadius: '6px', fontWeight: 600, color: 'primary.main' }}
+        >
+            <Icon name={isDark ? 'day' : 'night'} size={18} /> {isDark ? 'Light' : 'Dark'}
+        </ButtonBase>
+    );
+}

@@ -1,0 +1,66 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState, type SyntheticEvent } from 'react';
+import { api, ask, isProblem, keepToken } from '../api/client';
+import { questions } from '../api/queries';
+import { Trouble } from '../ui/Page';
+
+interface Credentials {
+    email: string;
+    password: string;
+}
+
+export function SignInForm({ email: known = '', onDone }: { email?: string; onDone?: () => void }) {
+    const client = useQueryClient();
+    const [email, setEmail] = useState(known);
+    const [password, setPassword] = useState('');
+    const signIn = useMutation({
+        mutationFn: async (body: Credentials) => {
+            // A page that lay open for long holds a token of a session that has ended.
+            keepToken((await ask(api.GET('/session'))).csrf);
+            return ask(api.POST('/session', { body }));
+        },
+        onSuccess: (session) => {
+            keepToken(session.csrf);
+            client.setQueryData(questions.session().queryKey, session);
+            onDone?.();
+        },
+    });
+    const problem = isProblem(signIn.error) ? signIn.error : null;
+    const submit = (event: SyntheticEvent) => {
+        event.preventDefault();
+        signIn.mutate({ email, password });
+    };
+    return (
+        <Box component="form" onSubmit={submit} noValidate sx={{ display: 'grid', gap: 4 }}>
+            <TextField
+                label="Email address"
+                type="email"
+                name="email"
+                autoComplete="username"
+                autoFocus={known === ''}
+                value={email}
+                onChange={(event) => setEmail(event.target.value)}
+                error={problem?.at('email') !== undefined}
+                helperText={problem?.at('email')}
+            />
+            <TextField
+                label="Password"
+                type="password"
+                name="password"
+                autoComplete="current-password"
+                autoFocus={known !== ''}
+                value={password}
+                onChange={(event) => setPassword(event.target.value)}
+                error={problem?.at('password') !== undefined}
+                helperText={problem?.at('password')}
+            />
+            {problem && problem.status !== 422 && <Trouble error={problem} />}
+            <Button type="submit" variant="contained" disabled={signIn.isPending}>
+                Sign in
+            </Button>
+        </Box>
+    );
+}

@@ -1,0 +1,225 @@
+import Box from '@mui/material/Box';
+import ButtonBase from '@mui/material/ButtonBase';
+import Popover from '@mui/material/Popover';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
+import { Sheet } from '../ui/Page';
+import { count, sayDay } from '../ui/words';
+
+type Marks = Schemas['MarkResource'][];
+
+const monthName = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
+
+function monthsFrom(day: string): string[] {
+    const [year = 0, month = 1] = day.split('-').map(Number);
+    return Array.from({ length: 13 }, (_, index) =>
+        new Date(Date.UTC(year, month - 1 + index, 1)).toISOString().slice(0, 7),
+    );
+}
+
+/** Thirteen months from left to right, a row for each place, a mark for each month's expiries and checks. */
+export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
+    const [open, setOpen] = useState<{ anchor: HTMLElement; title: string; marks: Marks } | null>(null);
+    const months = monthsFrom(today.from);
+    return (
+        <Sheet
+            title="Horizon"
+            beside={
+                <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+                    {sayDay(today.as_of)} to {sayDay(today.until)}, the places at the left
+                </Typography>
+            }
+        >
+            {/* The first column of each row is a heading; the rest is one cell a month. */}
+            <Box
+                role="table"
+                aria-label="What runs out and what is due, by place and month"
+                sx={{ overflowX: 'auto' }}
+                tabIndex={0}
+            >
+                <Box
+                    role="row"
+                    sx={{
+                        display: 'grid',
+                        gridTemplateColumns: { xs: '96px repeat(13, 30px)', xl: '132px repeat(13, minmax(26px, 1fr))' },
+                        alignItems: 'end',
+                        minWidth: 500,
+                    }}
+                >
+                    <Box role="columnheader" sx={{ fontSize: 13, color: 'text.secondary' }}>
+                        Place
+                    </Box>
+                    {months.map((month) => (
+                        <Box
+                            role="columnheader"
+                            key={month}
+                            sx={{ fontSize: 12, color: 'text.secondary', textAlign: 'center', lineHeight: 1.15, pb: 1 }}
+                        >
+                            {monthName.format(new Date(`${month}-01T00:00:00Z`))}
+                            <br />
+                            {month.endsWith('-01') || month === months[0] ? `’${month.slice(2, 4)}` : '\u00a0'}
+                        </Box>
+                    ))}
+                </Box>
+                {today.horizon.map((row) => (
+                    <Box
+                        role="row"
+                        key={row.place.id}
+                        sx={{
+                            display: 'grid',
+                            gridTemplateColumns: {
+                                xs: '96px repeat(13, 30px)',
+                                xl: '132px repeat(13, minmax(26px, 1fr))',
+                            },
+                            borderTop: 1,
+                            borderColor: 'divider',
+                            minWidth: 500,
+                            alignItems: 'center',
+                        }}
+                    >
+                        <Box role="rowheader" sx={{ fontSize: 14, lineHeight: 1.2, py: 1.5, pr: 2 }}>
+                            {row.place.name}
+                        </Box>
+                        {months.map((month) => {
+                            const marks = row.marks.filter((mark) => mark.day.startsWith(month));
+                            return (
+                                <Box
+                                    role="cell"
+                                    key={month}
+                                    sx={{
+                                        display: 'grid',
+                                        justifyItems: 'center',
+                                        alignSelf: 'stretch',
+                                        alignItems: 'center',
+                                        borderLeft: 1,
+                                        borderColor: 'divider',
+                                    }}
+                                >
+                                    {marks.length > 0 && (
+                                        <MonthMark
+                                            marks={marks}
+                                            label={`${row.place.name}, ${monthName.format(new Date(`${month}-01T00:00:00Z`))} ${month.slice(0, 4)}`}
+                                            onOpen={setOpen}
+                                        />
+                                    )}
+                                </Box>
+                            );
+                        })}
+                    </Box>
+                ))}
+            </Box>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 16px', mt: 3, fontSize: 13 }}>
+                <span>
+                    <CheckShape /> a check falls due
+                </span>
+                <span>
+                    <ExpiryShape /> something runs out
+                </span>
+            </Box>
+            <Popover
+                open={open !== null}
+                anchorEl={open?.anchor}
+                onClose={() => setOpen(null)}
+                anchorOrigin={{ vertical: 'bottom', horizontal: 'center' }}
+                transformOrigin={{ vertical: 'top', horizontal: 'center' }}
+            >
+                {open && (
+                    <Box sx={{ p: 4, maxWidth: 420, border: 1, borderColor: 'text.secondary', borderRadius: '6px' }}>
+                        <Typography variant="h3">{open.title}</Typography>
+                        {open.marks.map((mark) => (
+                            <Box key={`${mark.day} ${mark.kind} ${mark.kit}`} sx={{ pt: 2, fontSize: 14 }}>
+                                <strong>{sayDay(mark.day)}</strong>{' '}
+                                <Box
+                                    component={Link}
+                                    to={`/kits/${mark.kit}`}
+                                    sx={{ color: 'primary.main', fontWeight: 600 }}
+                                >
+                                    {mark.kit}
+                                </Box>
+                                {mark.texts.map((text) => (
+                                    <div key={text}>{text}</div>
+                                ))}
+                            </Box>
+                        ))}
+                    </Box>
+                )}
+            </Popover>
+        </Sheet>
+    );
+}
+
+function MonthMark({
+    marks,
+    label,
+    onOpen,
+}: {
+    marks: Marks;
+    label: string;
+    onOpen: (open: { anchor: HTMLElement; title: string; marks: Marks }) => void;
+}) {
+    const checks = marks.filter((mark) => mark.kind === 'check').length;
+    const expiries = marks.filter((mark) => mark.kind === 'expiry').reduce((sum, mark) => sum + mark.texts.length, 0);
+    const says = [checks > 0 && count(checks, 'check'), expiries > 0 && `${count(expiries, 'thing')} running out`]
+        .filter(Boolean)
+        .join(', ');
+    return (
+        <ButtonBase
+            aria-label={`${label}: ${says}`}
+            onClick={(event) => onOpen({ anchor: event.currentTarget, title: label, marks })}
+            sx={{
+                width: '100%',
+                minHeight: 44,
+                flexDirection: 'column',
+                gap: '2px',
+                fontSize: 12,
+                borderRadius: '4px',
+            }}
+        >
+            {checks > 0 && <CheckShape />}
+            {expiries > 0 && (
+                <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: '2px' }}>
+                    <ExpiryShape />
+                    {expiries > 1 && expiries}
+                </Box>
+            )}
+        </ButtonBase>
+    );
+}
+
+function CheckShape() {
+    return (
+        <Box
+            component="span"
+            aria-hidden
+            sx={{
+                display: 'inline-block',
+                width: 11,
+                height: 11,
+                border: '2.5px solid',
+                borderColor: 'primary.main',
+                borderRadius: '50%',
+                verticalAlign: '-1px',
+            }}
+        />
+    );
+}
+
+function ExpiryShape() {
+    return (
+        <Box
+            component="span"
+            aria-hidden
+            sx={{
+                display: 'inline-block',
+                width: 4,
+                height: 13,
+                bgcolor: 'ochre',
+                borderRadius: '2px',
+                verticalAlign: '-2px',
+                mx: '2px',
+            }}
+        />
+    );
+}

@@ -1,0 +1,191 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Link, useSearchParams } from 'react-router';
+import type { Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
+import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
+import { count, sayWeekday, verdictWords } from '../ui/words';
+import { Horizon } from './Horizon';
+
+const bands = [
+    { band: 'now', title: 'Now', detail: 'not ready, limited, or a check is due' },
+    { band: 'soon', title: 'Within a fortnight', detail: 'a check falls due' },
+    { band: 'later', title: 'When you pass', detail: 'something to put right' },
+] as const;
+
+/** What to do, most pressing first and in walking order, and what comes over thirteen months. */
+export function TodayPage() {
+    const [search, setSearch] = useSearchParams();
+    const page = Number(search.get('page') ?? 1) || 1;
+    const { data: today, error } = useQuery({ ...questions.today(page), placeholderData: keepPreviousData });
+    if (!today) {
+        return <Waiting error={error} />;
+    }
+    return (
+        <Page
+            title="Today"
+            above={<Typography sx={{ color: 'text.secondary' }}>{sayWeekday(today.as_of)}</Typography>}
+            beside={<Counts today={today} />}
+        >
+            <Box
+                sx={{
+                    display: 'grid',
+                    gap: { xs: 4, lg: 5 },
+                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
+                    alignItems: 'start',
+                }}
+            >
+                <div>
+                    {today.work.length === 0 && (
+                        <Sheet title="Nothing to do">
+                            <Empty>
+                                Every kit is ready, and no check falls due within a fortnight. The horizon shows what
+                                comes next.
+                            </Empty>
+                        </Sheet>
+                    )}
+                    {bands.map(({ band, title, detail }) => {
+                        const work = today.work.filter((row) => row.band === band);
+                        return (
+                            work.length > 0 && (
+                                <Sheet
+                                    key={band}
+                                    title={title}
+                                    beside={
+                                        <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+                                            {detail}
+                                        </Typography>
+                                    }
+                                >
+                                    <ByPlace work={work} />
+                                </Sheet>
+                            )
+                        );
+                    })}
+                    {today.pages > 1 && (
+                        <Box
+                            component="nav"
+                            aria-label="Pages of the worklist"
+                            sx={{ display: 'flex', gap: 2, alignItems: 'center' }}
+                        >
+                            <Button disabled={page <= 1} onClick={() => setSearch({ page: String(page - 1) })}>
+                                More pressing
+                            </Button>
+                            <span>
+                                Page {today.page} of {today.pages}, {today.work_in_all} things to do in all
+                            </span>
+                            <Button
+                                disabled={page >= today.pages}
+                                onClick={() => setSearch({ page: String(page + 1) })}
+                            >
+                                Less pressing
+                            </Button>
+                        </Box>
+                    )}
+                </div>
+                <Horizon today={today} />
+            </Box>
+        </Page>
+    );
+}
+
+function Counts({ today }: { today: Schemas['TodayResource'] }) {
+    return (
+        <Box
+            component="ul"
+            aria-label="Kits by verdict"
+            sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 20px', listStyle: 'none', m: 0, p: 0 }}
+        >
+            {today.counts.map(({ verdict, kits }) => (
+                <Box component="li" key={verdict} sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+                    <VerdictShape verdict={verdict} size={15} />
+                    <span>
+                        <strong>{kits}</strong> of {today.kits} {verdictWords[verdict].toLowerCase()}
+                    </span>
+                </Box>
+            ))}
+        </Box>
+    );
+}
+
+function ByPlace({ work }: { work: Schemas['WorkResource'][] }) {
+    const places = [...new Map(work.map((row) => [row.place.id, row.place])).values()];
+    return (
+        <>
+            {places.map((place) => (
+                <Box key={place.id} sx={{ mt: 1 }}>
+                    <Typography variant="h3" sx={{ color: 'text.secondary', pt: 2 }}>
+                        {place.path}
+                    </Typography>
+                    {work
+                        .filter((row) => row.place.id === place.id)
+                        .map((row) => (
+                            <WorkRow key={row.kit} row={row} />
+                        ))}
+                </Box>
+            ))}
+        </>
+    );
+}
+
+function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
+    const { may } = useSession();
+    const word = row.job === 'restock' ? 'Restock' : row.check_kind === 'quick' ? 'Quick check' : 'Check';
+    return (
+        <Box
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) auto' },
+                gap: '4px 16px',
+                alignItems: 'center',
+                py: 2,
+                borderBottom: 1,
+                borderColor: 'divider',
+                '&:last-of-type': { borderBottom: 0 },
+            }}
+        >
+            <Box sx={{ minWidth: 0 }}>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
+                    <Box
+                        component={Link}
+                        to={`/kits/${row.kit}`}
+                        sx={{
+                            color: 'primary.main',
+                            fontWeight: 700,
+                            textDecoration: 'none',
+                            '&:hover': { textDecoration: 'underline' },
+                        }}
+                    >
+                        {row.kit} {row.kit_name}
+                    </Box>
+                    <VerdictMark verdict={row.verdict} />
+                </Box>
+                {row.reasons.map((reason) => (
+                    <Typography key={reason} variant="body2">
+                        {reason}
+                    </Typography>
+                ))}
+                {row.more_reasons > 0 && (
+                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                        and {count(row.more_reasons, 'more reason')}
+                    </Typography>
+                )}
+            </Box>
+            {may(row.job) && (
+                <Button
+                    component={Link}
+                    to={`/kits/${row.kit}/${row.job}`}
+                    variant={row.band === 'now' ? 'contained' : 'outlined'}
+                    aria-label={`${word} ${row.kit}`}
+                    sx={{ minWidth: 120 }}
+                >
+                    {word}
+                </Button>
+            )}
+        </Box>
+    );
+}

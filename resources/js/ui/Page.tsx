@@ -1,0 +1,151 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import { useEffect, type ReactNode } from 'react';
+import { isProblem } from '../api/client';
+
+interface PageProps {
+    title: string;
+    above?: ReactNode;
+    beside?: ReactNode;
+    children: ReactNode;
+}
+
+/** A screen: its heading, what can be done there, and its content. */
+export function Page({ title, above, beside, children }: PageProps) {
+    useEffect(() => {
+        document.title = `${title} · Sarcina`;
+    }, [title]);
+    return (
+        <Box component="main" sx={{ p: { xs: 4, md: 6 }, pb: { xs: 26, md: 8 }, maxWidth: 1680, mx: 'auto' }}>
+            {above}
+            <Box
+                sx={{
+                    display: 'flex',
+                    flexWrap: 'wrap',
+                    gap: 3,
+                    alignItems: 'center',
+                    justifyContent: 'space-between',
+                    mb: 4,
+                }}
+            >
+                <Typography variant="h1">{title}</Typography>
+                {beside && <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>{beside}</Box>}
+            </Box>
+            {children}
+        </Box>
+    );
+}
+
+/** A sheet of paper on the canvas. */
+export function Sheet({
+    title,
+    beside,
+    children,
+    id,
+}: {
+    title?: ReactNode;
+    beside?: ReactNode;
+    children: ReactNode;
+    id?: string;
+}) {
+    return (
+        <Box
+            component="section"
+            id={id}
+            sx={{
+                bgcolor: 'background.paper',
+                border: 1,
+                borderColor: 'divider',
+                borderRadius: '6px',
+                p: { xs: 3, md: 4 },
+                mb: 4,
+                minWidth: 0,
+            }}
+        >
+            {(title ?? beside) && (
+                <Box
+                    sx={{
+                        display: 'flex',
+                        flexWrap: 'wrap',
+                        gap: 2,
+                        justifyContent: 'space-between',
+                        alignItems: 'baseline',
+                        mb: 2,
+                    }}
+                >
+                    {title && <Typography variant="h2">{title}</Typography>}
+                    {beside}
+                </Box>
+            )}
+            {children}
+        </Box>
+    );
+}
+
+/** What to do first where a list is empty. */
+export function Empty({ children }: { children: ReactNode }) {
+    return <Typography sx={{ color: 'text.secondary', py: 3 }}>{children}</Typography>;
+}
+
+/** A question on its way, or what went wrong with it. */
+export function Waiting({ error }: { error: unknown }) {
+    if (error) {
+        return <Trouble error={error} />;
+    }
+    return (
+        <Box component="main" sx={{ p: 6, color: 'text.secondary' }} role="status">
+            Reading…
+        </Box>
+    );
+}
+
+export function Trouble({ error }: { error: unknown }) {
+    const title = isProblem(error) ? error.title : 'Something went wrong';
+    const detail = error instanceof Error ? error.message : 'Load the page again.';
+    return (
+        <Box
+            role="alert"
+            sx={{
+                border: 1,
+                borderLeft: 6,
+                borderColor: 'error.main',
+                bgcolor: 'background.paper',
+                borderRadius: '6px',
+                p: 3,
+                my: 3,
+            }}
+        >
+            <Typography sx={{ fontWeight: 700 }}>{title}</Typography>
+            <Typography>{detail}</Typography>
+            {isProblem(error) && error.changes.length > 0 && (
+                <Box component="ul" sx={{ mt: 2, mb: 0, pl: 5 }}>
+                    {error.changes.map((change) => (
+                        <li key={change}>{change}</li>
+                    ))}
+                </Box>
+            )}
+        </Box>
+    );
+}
+
+/** An item's caution, wherever the item is shown. */
+export function Caution({ text }: { text: string | null }) {
+    if (!text) {
+        return null;
+    }
+    return (
+        <Box
+            component="span"
+            sx={{ display: 'inline-flex', gap: 1, alignItems: 'baseline', fontSize: 13, color: 'text.primary' }}
+        >
+            <Box
+                component="span"
+                aria-hidden
+                sx={{ fontWeight: 800, color: 'var(--mui-palette-verdict-ready_with_actions)' }}
+            >
+                ▲
+            </Box>
+            <span>{text}</span>
+        </Box>
+    );
+}

@@ -1,0 +1,65 @@
+import Box from '@mui/material/Box';
+import type { Verdict } from '../api/client';
+import { verdictWords } from './words';
+
+/** The shape of a verdict: filled disc with a tick, disc with a notch, half disc, square with a bar. */
+export function VerdictShape({ verdict, size = 18 }: { verdict: Verdict; size?: number }) {
+    return (
+        <Box
+            component="svg"
+            viewBox="0 0 20 20"
+            aria-hidden
+            sx={{
+                width: size,
+                height: size,
+                flex: 'none',
+                display: 'block',
+                color: `var(--mui-palette-verdict-${verdict})`,
+            }}
+        >
+            {verdict === 'ready' && (
+                <>
+                    <circle cx="10" cy="10" r="9" fill="currentColor" />
+                    <path
+                        d="M5.5 10.300l3 3 6-6.5"
+                        fill="none"
+                        stroke="var(--mui-palette-background-paper)"
+                        strokeWidth="2.2"
+                        strokeLinecap="round"
+                    />
+                </>
+            )}
+            {verdict === 'ready_with_actions' && <path d="M10 1a9 9 0 1 0 9 9h-9z" fill="currentColor" />}
+            {verdict === 'limited' && (
+                <>
+                    <circle cx="10" cy="10" r="8" fill="none" stroke="currentColor" strokeWidth="2" />
+                    <path d="M10 2a8 8 0 0 0 0 16z" fill="currentColor" />
+                </>
+            )}
+            {verdict === 'not_ready' && (
+                <>
+                    <rect x="1" y="1" width="18" height="18" rx="2" fill="currentColor" />
+                    <path
+                        d="M5 10h10"
+                        stroke="var(--mui-palette-background-paper)"
+                        strokeWidth="3"
+                        strokeLinecap="round"
+                    />
+                </>
+            )}
+        </Box>
+    );
+}
+
+/** A verdict by word, shape and colour together. */
+export function VerdictMark({ verdict }: { verdict: Verdict }) {
+    return (
+        <Box
+            component="span"
+            sx={{ display: 'inline-flex', alignItems: 'center', gap: 1.5, fontWeight: 600, whiteSpace: 'nowrap' }}
+        >
+            <VerdictShape verdict={verdict} />
+            <span>{verdictWords[verdict]}</span>
+        </Box>
+    );
+}

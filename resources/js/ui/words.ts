@@ -1,0 +1,88 @@
+import type { Verdict } from '../api/client';
+
+export const verdictWords: Record<Verdict, string> = {
+    ready: 'Ready',
+    ready_with_actions: 'Ready, actions due',
+    limited: 'Limited',
+    not_ready: 'Not ready',
+};
+
+const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+const weekday = new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+    timeZone: 'UTC',
+});
+
+/** "31 Mar 2027", of a day written YYYY-MM-DD. */
+export function sayDay(date: string): string {
+    return day.format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
+}
+
+export function sayWeekday(date: string): string {
+    return weekday.format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
+}
+
+/** "23 Nov 2026, 14:05" in the organisation's zone, of an instant written in UTC. */
+export function sayInstant(instant: string, timeZone: string): string {
+    return new Intl.DateTimeFormat('en-GB', {
+        day: 'numeric',
+        month: 'short',
+        year: 'numeric',
+        hour: '2-digit',
+        minute: '2-digit',
+        timeZone,
+    }).format(new Date(instant.replace(' ', 'T')));
+}
+
+export function count(number: number, thing: string): string {
+    return number === 1 ? `1 ${thing}` : `${number} ${thing}s`;
+}
+
+const scopes: Record<string, string> = {
+    anyone: 'anyone',
+    first_aider: 'first aiders',
+    trained: 'people with special training',
+    clinician: 'clinicians',
+};
+
+export function sayScope(scope: string): string {
+    return scopes[scope] ?? scope;
+}
+
+export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
+    if (goodUntil === null) {
+        return dated ? 'no date on record' : 'undated';
+    }
+    return `good until ${sayDay(goodUntil)}`;
+}
+
+const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+
+/**
+ * A date typed as it is printed on a pack (03/27, 2027-03, 12 MAR 27, MAR 2027, 2027-03-12), as YYYY-MM or YYYY-MM-DD.
+ * Null where it could mean two days or none; whether the day exists, the server says.
+ */
+export function readPrinted(typed: string): string | null {
+    const text = typed.trim().toLowerCase().replace(/\s+/g, ' ');
+    const year = (written: string) => (written.length === 2 ? `20${written}` : written);
+    const two = (written: string | number) => String(written).padStart(2, '0');
+    const inRange = (month: string, date?: string) =>
+        Number(month) >= 1 && Number(month) <= 12 && (date === undefined || (Number(date) >= 1 && Number(date) <= 31));
+    let parts = /^(\d{4})[-/. ](\d{1,2})(?:[-/. ](\d{1,2}))?$/.exec(text);
+    if (parts?.[1] && parts[2] && inRange(parts[2], parts[3])) {
+        return `${parts[1]}-${two(parts[2])}${parts[3] ? `-${two(parts[3])}` : ''}`;
+    }
+    parts = /^(\d{1,2})[-/. ](\d{4}|\d{2})$/.exec(text);
+    if (parts?.[1] && parts[2] && inRange(parts[1])) {
+        return `${year(parts[2])}-${two(parts[1])}`;
+    }
+    parts = /^(?:(\d{1,2})[-/. ]?)?([a-z]{3})[a-z]*\.?[-/. ]?(\d{4}|\d{2})$/.exec(text);
+    const named = parts?.[2] ? months.indexOf(parts[2]) + 1 : 0;
+    if (parts?.[3] && named > 0 && inRange(String(named), parts[1])) {
+        return `${year(parts[3])}-${two(named)}${parts[1] ? `-${two(parts[1])}` : ''}`;
+    }
+    return null;
+}

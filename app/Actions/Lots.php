@@ -55,7 +55,7 @@ final class Lots
 
     public function make(string $itemId, ?string $number, ?string $expires): string
     {
-        $id = (string) Str::ulid();
+        $id = Str::lower((string) Str::ulid());
         DB::table('lots')->insert([
             'id' => $id, 'item_id' => $itemId, 'number' => $number, 'expires' => $expires,
             'good_until' => $expires === null ? null : (string) PrintedDate::of($expires)->lastGoodDay,

@@ -10,7 +10,7 @@ final readonly class Plan
     /**
      * @param  array{expiry: string, margin_days: int, grace_days: int, every: array{string, int}|null, before_events: bool, after_use: bool, sealed: bool}  $policy
      * @param  list<string>  $seasons  MM-DD
-     * @param  array{id: string, code: string, title: string, size: string|null, edition: string, basis: string, confirmed: bool}  $list
+     * @param  array{id: string, code: string, title: string, size: string|null, edition: string, basis: string, origin: string, confirmed: bool}  $list
      * @param  list<string>  $excludes  classes
      * @param  list<PlanLine>  $lines
      * @param  array<string, array{name: string, leaf: string}>  $pockets  by id

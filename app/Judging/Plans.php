@@ -25,7 +25,7 @@ final class Plans
     {
         /** @var \stdClass $design */
         $design = DB::table('designs')->join('lists', 'lists.id', '=', 'designs.list_id')->where('designs.id', $designId)
-            ->first(['designs.*', 'lists.code as list_code', 'lists.title', 'lists.size', 'lists.edition', 'lists.basis', 'lists.confirmed_at']);
+            ->first(['designs.*', 'lists.code as list_code', 'lists.title', 'lists.size', 'lists.edition', 'lists.basis', 'lists.origin', 'lists.confirmed_at']);
         $leaves = [];
         $pockets = [];
         $all = DB::table('leaves')->join('pockets', 'pockets.leaf_id', '=', 'leaves.id')->where('leaves.design_id', $designId)
@@ -56,7 +56,7 @@ final class Plans
             DB::table('design_seasons')->where('design_id', $designId)->orderBy('month_day')->pluck('month_day')->all(),
             [
                 'id' => $design->list_id, 'code' => $design->list_code, 'title' => $design->title, 'size' => $design->size,
-                'edition' => $design->edition, 'basis' => $design->basis, 'confirmed' => $design->confirmed_at !== null,
+                'edition' => $design->edition, 'basis' => $design->basis, 'origin' => $design->origin, 'confirmed' => $design->confirmed_at !== null,
             ],
             DB::table('list_exclusions')->where('list_id', $design->list_id)->orderBy('id')->pluck('class')->all(),
             $lines,

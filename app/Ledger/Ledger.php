@@ -43,7 +43,7 @@ final class Ledger
         foreach ($entries as $entry) {
             $row = [
                 'number' => $head->number + 1,
-                'id' => (string) Str::ulid($at),
+                'id' => Str::lower((string) Str::ulid($at)),
                 'moved_at' => $at->copy()->utc()->format('Y-m-d H:i:s'),
                 'lot_id' => $entry->lotId,
                 'quantity' => $entry->quantity,

@@ -17,12 +17,12 @@ final readonly class Spot
 
     public static function pocket(string $kitId, string $pocketId, string $condition = 'good'): self
     {
-        return new self($kitId, $pocketId, null, $condition);
+        return new self(strtolower($kitId), strtolower($pocketId), null, $condition);
     }
 
     public static function store(string $storeId, string $condition = 'good'): self
     {
-        return new self(null, null, $storeId, $condition);
+        return new self(null, null, strtolower($storeId), $condition);
     }
 
     public function whereabouts(): string

@@ -69,7 +69,7 @@ final class DescribeKit
 
     public static function list(Plan $plan): ListRef
     {
-        return new ListRef($plan->list['code'], $plan->list['title'], $plan->list['size'], $plan->list['edition'], $plan->list['basis'], $plan->list['confirmed']);
+        return new ListRef($plan->list['code'], $plan->list['title'], $plan->list['size'], $plan->list['edition'], $plan->list['basis'], $plan->list['origin'], $plan->list['confirmed']);
     }
 
     /** @return list<LeafResource> */

@@ -28,7 +28,7 @@ final class ReadToday
 
     private const MONTHS = 13;
 
-    private const BANDS = ['now', 'soon', 'later'];
+    private const BANDS = ['stop', 'now', 'soon', 'later'];
 
     public function __construct(private readonly KitStates $states)
     {
@@ -70,14 +70,14 @@ final class ReadToday
         return [$counts, $overdue, $inAll];
     }
 
-    /** Not ready or limited, or a check that is due: now. Due within the fortnight: soon. Else something to mend: later. */
+    /** Not ready: it must not go out. Limited, or a check that is due: now. Due within the fortnight: soon. Else something to mend: later. */
     private function work(string $today, string $soon): Builder
     {
         return DB::table('kit_states')
             ->join('kits', 'kits.id', '=', 'kit_states.kit_id')
             ->join('places', 'places.id', '=', 'kits.place_id')
             ->where(fn (Builder $query) => $query->where('wants_restock', true)->orWhere('due_on', '<=', $soon))
-            ->selectRaw("CASE WHEN verdict IN ('not_ready', 'limited') OR due_on <= ? THEN 0 WHEN due_on <= ? THEN 1 ELSE 2 END AS band", [$today, $soon])
+            ->selectRaw("CASE WHEN verdict = 'not_ready' THEN 0 WHEN verdict = 'limited' OR due_on <= ? THEN 1 WHEN due_on <= ? THEN 2 ELSE 3 END AS band", [$today, $soon])
             ->addSelect('kit_states.*', 'kits.code', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path')
             ->orderBy('band')->orderBy('places.walk_order')->orderBy('kits.code');
     }
@@ -127,7 +127,7 @@ final class ReadToday
     {
         $places = DB::table('places')->whereIn('id', $rows->pluck('place_id')->unique()->values()->all())->orderBy('walk_order')->get(['id', 'name', 'path']);
         $marks = DB::table('kit_dates')->join('kits', 'kits.id', '=', 'kit_dates.kit_id')
-            ->whereIn('kit_dates.place_id', $places->pluck('id')->all())->whereBetween('day', [$today, $until])
+            ->whereIn('kit_dates.place_id', $places->pluck('id')->all())->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
             ->orderBy('day')->get(['kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kit_dates.text', 'kits.code']);
         $byPlace = [];
         foreach ($marks as $mark) {

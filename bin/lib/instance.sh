@@ -27,7 +27,11 @@ free_port() {
 database_answers() { mariadb-admin --socket="$sockets/db.sock" ping >/dev/null 2>&1; }
 
 start_database() {
-    if alive "$var/run/db.pid" && database_answers; then return; fi
+    if alive "$var/run/db.pid" && database_answers; then
+        export DB_PORT
+        DB_PORT=$(cat "$var/db.port")
+        return
+    fi
     if [ ! -d "$var/db/mysql" ]; then
         say "making the database"
         rm -rf "$var/db"
@@ -190,6 +194,7 @@ http {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $here/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_param HTTP_HOST \$http_host;
             fastcgi_pass unix:$sockets/fpm.sock;
             fastcgi_buffers 32 16k;
             fastcgi_buffer_size 32k;

@@ -9,7 +9,9 @@ use Carbon\CarbonImmutable;
 /** Reads the demo data's files. Days in them are counted from the day of loading. */
 final class DemoFiles
 {
-    public function __construct(public readonly CarbonImmutable $today) {}
+    public function __construct(public readonly CarbonImmutable $today)
+    {
+    }
 
     /** @return list<array<string, string>> rows by heading */
     public function rows(string $name): array

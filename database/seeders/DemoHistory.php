@@ -47,7 +47,8 @@ final class DemoHistory
         private readonly RestockKit $restockKit,
         private readonly KitJudge $judge,
         private readonly KitStates $states,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, User>  $people
@@ -96,7 +97,7 @@ final class DemoHistory
         }
         $at = $files->today->subDays(self::PACKED_DAYS_AGO)->setTime(10, 0);
         foreach ($entries as $kit) {
-            DB::transaction(fn () => $this->ledger->record($kit, $this->people['lead'], $at = $at->addMinutes(20), null, (string) Str::ulid($at)));
+            DB::transaction(fn () => $this->ledger->record($kit, $this->people['lead'], $at = $at->addMinutes(20), null, Str::lower((string) Str::ulid($at))));
         }
     }
 
@@ -105,7 +106,7 @@ final class DemoHistory
     {
         $entries = array_map(fn (array $row): Entry => new Entry($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Spot::store($this->store->id), 'received'), $rows);
         $at = $day->setTime(7, 30);
-        DB::transaction(fn () => $this->ledger->record($entries, $this->people['lead'], $at, null, (string) Str::ulid($at)));
+        DB::transaction(fn () => $this->ledger->record($entries, $this->people['lead'], $at, null, Str::lower((string) Str::ulid($at))));
     }
 
     /** @param  list<array<string, string>>  $rows  of one kit on one day */
@@ -140,7 +141,7 @@ final class DemoHistory
             }
         }
         DB::transaction(function () use ($kit, $entries, $by, $at): void {
-            $this->ledger->record($entries, $by, $at, null, (string) Str::ulid($at));
+            $this->ledger->record($entries, $by, $at, null, Str::lower((string) Str::ulid($at)));
             $kit->used_on = $at->toDateString();
             $kit->save();
         });
@@ -154,7 +155,7 @@ final class DemoHistory
             return;
         }
         ($this->restockKit)(new RestockReport(
-            (string) Str::ulid($at), $kit->id, $this->store->id, $kit->last_movement,
+            Str::lower((string) Str::ulid($at)), $kit->id, $this->store->id, $kit->last_movement,
             array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])), $plan->out),
             array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])), $plan->in),
             'restocked', null,
@@ -171,7 +172,7 @@ final class DemoHistory
             $rows = self::turn($rows, $item, $condition, (int) $quantity);
         }
         ($this->finishCheck)(new CheckReport(
-            (string) Str::ulid($at), $kit->id, 'full', $at->subMinutes(12), $kit->last_movement, $rows, $by->name, null, $seal,
+            Str::lower((string) Str::ulid($at)), $kit->id, 'full', $at->subMinutes(12), $kit->last_movement, $rows, $by->name, null, $seal,
             $kit->seal === 'intact' ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.',
         ), $by, $at, $at->toDateString());
     }

@@ -71,7 +71,10 @@ export const theme = createTheme({
         MuiButtonBase: { defaultProps: { disableRipple: true } },
         MuiButton: {
             defaultProps: { disableElevation: true, variant: 'outlined' },
-            styleOverrides: { root: { minHeight: 44, paddingInline: 16, borderRadius: 6 } },
+            styleOverrides: {
+                root: { minHeight: 44, paddingInline: 16, borderRadius: 6 },
+                sizeSmall: { paddingInline: 10, fontSize: 14 },
+            },
         },
         MuiPaper: {
             defaultProps: { elevation: 0 },

@@ -16,4 +16,6 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
     new OA\Property(property: 'new_lot', type: 'boolean', description: 'the lot is not on record, and is printed so on the pack'),
 ])]
-final class CountedRowShape {}
+final class CountedRowShape
+{
+}

@@ -78,6 +78,6 @@ final class DoneRestock extends FormRequest
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
         }
 
-        return new RestockReport(strtoupper($id), $kit->id, $valid['store'], $valid['base'], $valid['out'], $valid['in'], $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null);
+        return new RestockReport(Str::lower($id), $kit->id, $valid['store'], $valid['base'], $valid['out'], $valid['in'], $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null);
     }
 }

@@ -68,7 +68,7 @@ final class FinishedCheck extends FormRequest
         $kit = Kit::query()->where('code', $valid['kit'])->firstOrFail();
 
         return new CheckReport(
-            strtoupper($id), $kit->id, $valid['kind'], CarbonImmutable::parse($valid['started_at']), $valid['base'], $this->countedRows($kit), $valid['signed'],
+            Str::lower($id), $kit->id, $valid['kind'], CarbonImmutable::parse($valid['started_at']), $valid['base'], $this->countedRows($kit), $valid['signed'],
             $valid['seal_found'] ?? null, $valid['seal_set'] ?? null, $valid['seal_reason'] ?? null, $valid['note'] ?? null,
         );
     }

@@ -53,6 +53,6 @@ final class NewKit extends FormRequest
         /** @var array{id: string, code: string, name: string, design_id: string, place_id: string, scope: string} $valid */
         $valid = $this->validated();
 
-        return ['id' => strtoupper($valid['id'])] + $valid;
+        return ['id' => strtolower($valid['id'])] + $valid;
     }
 }

@@ -21,6 +21,8 @@ final readonly class ListRef
         public string $edition,
         #[OA\Property]
         public string $basis,
+        #[OA\Property(enum: ['starter', 'house'])]
+        public string $origin,
         #[OA\Property]
         public bool $confirmed,
     ) {

@@ -20,7 +20,7 @@ final readonly class WorkResource
         public string $kit_name,
         #[OA\Property]
         public PlaceRef $place,
-        #[OA\Property(enum: ['now', 'soon', 'later'])]
+        #[OA\Property(enum: ['stop', 'now', 'soon', 'later'])]
         public string $band,
         #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
         public string $verdict,

@@ -647,6 +647,8 @@ export interface components {
             size: string | null;
             edition: string;
             basis: string;
+            /** @enum {string} */
+            origin: "starter" | "house";
             confirmed: boolean;
         };
         /** @description A list that kits are held to. */
@@ -874,7 +876,7 @@ export interface components {
             kit_name: string;
             place: components["schemas"]["PlaceRef"];
             /** @enum {string} */
-            band: "now" | "soon" | "later";
+            band: "stop" | "now" | "soon" | "later";
             /** @enum {string} */
             verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
             /** @enum {string} */

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography';
 import { useRef, useState, type KeyboardEvent } from 'react';
 import { readPrinted } from '../ui/words';
 import { ConditionDialog } from './ConditionDialog';
-import { DateField } from './DateField';
+import { DateField, sayPrinted } from './DateField';
 import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
 import { moveBy } from './PocketLines';
 
@@ -122,11 +122,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                         sx={{ width: 120 }}
                         slotProps={{ htmlInput: { maxLength: 60, 'aria-label': `Lot of ${row.name}` } }}
                     />
-                ) : (
-                    <Box component="span" sx={{ fontSize: 14 }}>
-                        {row.lot ? `lot ${row.lot}` : 'no lot'}
-                    </Box>
-                )}
+                ) : null}
                 <DateField
                     key={row.expires ?? ''}
                     inputRef={date}
@@ -153,6 +149,10 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     </Button>
                 )}
             </Box>
+            <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
+                {row.lot ? `lot ${row.lot}` : 'no lot'},{' '}
+                {row.expires ? sayPrinted(row.expires) : row.dated ? 'no date on record' : 'undated'}
+            </Typography>
             {[lotError, error('quantity'), error('item'), error('pocket_id')].filter(Boolean).map((message) => (
                 <Typography key={message} role="alert" variant="body2" sx={{ color: 'error.main', mt: 1 }}>
                     {message}

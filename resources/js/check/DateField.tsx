@@ -11,7 +11,8 @@ interface DateFieldProps {
     onDone: () => void;
 }
 
-function sayPrinted(expires: string): string {
+/** "good until 31 Mar 2027", of a date as printed. */
+export function sayPrinted(expires: string): string {
     const [year = '', month = '1'] = expires.split('-');
     // A month is good through its last day.
     const last = new Date(Date.UTC(Number(year), Number(month), 0)).toISOString().slice(0, 10);
@@ -44,12 +45,9 @@ export function DateField({ inputRef, expires, label, error, onRead, onDone }: D
                 }
             }}
             error={isUnread || error !== undefined}
-            helperText={
-                error ??
-                (isUnread ? 'Type it as printed: 03/27, 2027-03 or 12 MAR 27.' : read ? sayPrinted(read) : 'no date')
-            }
+            helperText={error ?? (isUnread ? 'Type it as printed: 03/27, 2027-03 or 12 MAR 27.' : undefined)}
             slotProps={{ htmlInput: { 'aria-label': label, maxLength: 20 }, formHelperText: { sx: { mx: 0 } } }}
-            sx={{ width: 178 }}
+            sx={{ width: 132 }}
         />
     );
 }

@@ -38,9 +38,7 @@ export function RunningVerdict({
                 <VerdictShape verdict={verdict.verdict} size={22} />
                 <Typography sx={{ fontWeight: 700 }}>{verdictWords[verdict.verdict]}</Typography>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                    {left > 0
-                        ? `if the ${count(left, 'other')} not looked at yet ${left === 1 ? 'is' : 'are'} as recorded`
-                        : 'as counted'}
+                    {left > 0 ? `if the other ${left} ${left === 1 ? 'is' : 'are'} as recorded` : 'as counted'}
                 </Typography>
             </Box>
             {reasons.slice(0, 4).map((reason, index) => (

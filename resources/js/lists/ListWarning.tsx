@@ -16,10 +16,15 @@ export function ListWarning({ list }: { list: Schemas['ListRef'] }) {
                 bgcolor: 'background.paper',
             }}
         >
-            {!list.confirmed && (
+            {list.origin === 'starter' && !list.confirmed && (
                 <>
-                    <strong>Unconfirmed list.</strong> Rests on: {list.basis}. Nobody here has yet compared it line by
-                    line with their own copy.{' '}
+                    <strong>Unconfirmed starter list.</strong> Rests on {list.basis}, and nobody here has yet compared
+                    it line by line with their own copy.{' '}
+                </>
+            )}
+            {list.origin === 'house' && (
+                <>
+                    <strong>House list{list.confirmed ? '' : ', not confirmed'}.</strong> Rests on: {list.basis}.{' '}
                 </>
             )}
             Your regulator, the makers’ instructions and licensed practice decide what a kit must hold.

@@ -5,7 +5,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
-import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
+import { VerdictShape } from '../ui/VerdictMark';
 import { sayDay } from '../ui/words';
 
 const severityWords = { stop: 'Stops the kit', fix: 'To put right', note: 'To know' } as const;
@@ -27,8 +27,7 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
             <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
                 <VerdictShape verdict={verdict.verdict} size={34} />
                 <Box sx={{ minWidth: 0 }}>
-                    <VerdictWord verdict={verdict} />
-                    <Typography sx={{ fontSize: 17 }}>{verdict.sentence}</Typography>
+                    <Typography variant="h2">{verdict.sentence}</Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         Judged for {sayDay(verdict.as_of)}; must last until {sayDay(verdict.next_check)} and{' '}
                         {verdict.margin_days} days more.
@@ -82,14 +81,6 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
                 </Box>
             )}
         </Sheet>
-    );
-}
-
-function VerdictWord({ verdict }: { verdict: Schemas['VerdictResource'] }) {
-    return (
-        <Box sx={{ '& svg': { display: 'none' }, fontSize: 20 }}>
-            <VerdictMark verdict={verdict.verdict} />
-        </Box>
     );
 }
 

@@ -147,7 +147,7 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
                         note={(at) => {
                             const own = steps.filter((step) => step.pocket === at);
                             return own.length === 0
-                                ? 'nothing to do'
+                                ? ''
                                 : `${own.filter((step) => step.isDone).length} of ${own.length} done`;
                         }}
                     />

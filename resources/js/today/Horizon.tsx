@@ -10,6 +10,8 @@ import { count, sayDay } from '../ui/words';
 
 type Marks = Schemas['MarkResource'][];
 
+const columns = 'minmax(88px, 2.6fr) repeat(13, minmax(30px, 1fr))';
+
 const monthName = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
 
 function monthsFrom(day: string): string[] {
@@ -43,7 +45,7 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                     role="row"
                     sx={{
                         display: 'grid',
-                        gridTemplateColumns: { xs: '96px repeat(13, 30px)', xl: '132px repeat(13, minmax(26px, 1fr))' },
+                        gridTemplateColumns: columns,
                         alignItems: 'end',
                         minWidth: 500,
                     }}
@@ -69,10 +71,7 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                         key={row.place.id}
                         sx={{
                             display: 'grid',
-                            gridTemplateColumns: {
-                                xs: '96px repeat(13, 30px)',
-                                xl: '132px repeat(13, minmax(26px, 1fr))',
-                            },
+                            gridTemplateColumns: columns,
                             borderTop: 1,
                             borderColor: 'divider',
                             minWidth: 500,
@@ -83,7 +82,10 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                             {row.place.name}
                         </Box>
                         {months.map((month) => {
-                            const marks = row.marks.filter((mark) => mark.day.startsWith(month));
+                            // What is overdue stands in the month that runs.
+                            const marks = row.marks.filter(
+                                (mark) => mark.day.startsWith(month) || (month === months[0] && mark.day < today.from),
+                            );
                             return (
                                 <Box
                                     role="cell"

@@ -12,7 +12,8 @@ import { count, sayWeekday, verdictWords } from '../ui/words';
 import { Horizon } from './Horizon';
 
 const bands = [
-    { band: 'now', title: 'Now', detail: 'not ready, limited, or a check is due' },
+    { band: 'stop', title: 'Must not go out', detail: 'not ready' },
+    { band: 'now', title: 'Now', detail: 'limited, or a check is due' },
     { band: 'soon', title: 'Within a fortnight', detail: 'a check falls due' },
     { band: 'later', title: 'When you pass', detail: 'something to put right' },
 ] as const;
@@ -179,7 +180,7 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                 <Button
                     component={Link}
                     to={`/kits/${row.kit}/${row.job}`}
-                    variant={row.band === 'now' ? 'contained' : 'outlined'}
+                    variant={row.band === 'now' || row.band === 'stop' ? 'contained' : 'outlined'}
                     aria-label={`${word} ${row.kit}`}
                     sx={{ minWidth: 120 }}
                 >

@@ -65,6 +65,11 @@ export function Stitch({ state }: { state: LineState }) {
     );
 }
 
+/** How many columns of pockets a leaf has: it is drawn that much wider. */
+function columnsOf(leaf: Schemas['LeafResource']): number {
+    return Math.max(1, ...leaf.pockets.map((pocket) => pocket.column + pocket.column_span - 1));
+}
+
 function pocketSummary(lines: Schemas['LineResource'][]): string {
     const bad = lines.filter((line) => line.state !== 'met');
     return [count(lines.length, 'line'), ...bad.map((line) => `${line.need}: ${stateWords[line.state]}`)].join(', ');
@@ -72,19 +77,28 @@ function pocketSummary(lines: Schemas['LineResource'][]): string {
 
 /** The kit as it lies opened flat: its leaves side by side, each with its pockets where the design places them. */
 export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProps) {
+    const kit = useRef<HTMLDivElement>(null);
     const here = useRef<HTMLButtonElement>(null);
     useEffect(() => {
-        here.current?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+        // Only the picture moves, sideways: the page stays where it is.
+        const leaf = here.current?.closest<HTMLElement>('[data-leaf]');
+        if (kit.current && leaf) {
+            kit.current.scrollLeft = leaf.offsetLeft - kit.current.offsetLeft;
+        }
     }, [selected]);
     return (
         <Box
+            ref={kit}
             role="group"
             aria-label="The kit, opened flat"
             tabIndex={-1}
             sx={{
                 display: 'grid',
                 gridAutoFlow: 'column',
-                gridAutoColumns: { xs: 'min(86%, 340px)', md: '1fr' },
+                gridTemplateColumns: {
+                    xs: leaves.map(() => 'min(86%, 340px)').join(' '),
+                    md: leaves.map((leaf) => `minmax(0, ${columnsOf(leaf)}fr)`).join(' '),
+                },
                 gap: '3px',
                 overflowX: 'auto',
                 scrollSnapType: 'x proximity',
@@ -98,12 +112,20 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
             {leaves.map((leaf) => (
                 <Box
                     key={leaf.name}
+                    data-leaf
                     sx={{ scrollSnapAlign: 'start', bgcolor: 'canvas', borderRadius: '9px', p: 2, minWidth: 0 }}
                 >
                     <Typography variant="h3" sx={{ px: 1, pb: 1.5 }}>
                         {leaf.name}
                     </Typography>
-                    <Box sx={{ display: 'grid', gridAutoColumns: '1fr', gridAutoRows: 'minmax(86px, auto)', gap: 1.5 }}>
+                    <Box
+                        sx={{
+                            display: 'grid',
+                            gridAutoColumns: '1fr',
+                            gridAutoRows: { xs: 'minmax(66px, auto)', md: 'minmax(86px, auto)' },
+                            gap: 1.5,
+                        }}
+                    >
                         {leaf.pockets.map((pocket) => {
                             const own = lines.filter((line) => line.pocket_id === pocket.id);
                             const isHere = pocket.id === selected;
@@ -121,7 +143,7 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
                                         alignItems: 'stretch',
                                         justifyContent: 'space-between',
                                         textAlign: 'left',
-                                        p: 2,
+                                        p: 1.5,
                                         gap: 1.5,
                                         minWidth: 0,
                                         bgcolor: 'background.paper',
@@ -139,7 +161,9 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
                                                 display: 'block',
                                                 fontWeight: 600,
                                                 lineHeight: 1.2,
-                                                overflowWrap: 'anywhere',
+                                                fontSize: 14,
+                                                overflowWrap: 'break-word',
+                                                hyphens: 'auto',
                                             }}
                                         >
                                             {pocket.name}

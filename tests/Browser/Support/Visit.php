@@ -1,0 +1,213 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser\Support;
+
+use Database\Seeders\DemoSeeder;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+
+/** What a person does at the page, in their words. Everything waits for what should appear. */
+final class Visit
+{
+    private const PATIENCE_SECONDS = 15;
+
+    public function __construct(
+        public readonly Chrome $chrome,
+        private readonly string $url,
+    ) {
+    }
+
+    public function open(string $path): self
+    {
+        $this->chrome->driver->get($this->url.$path);
+
+        return $this;
+    }
+
+    public function signIn(string $who = 'keeper'): self
+    {
+        $this->open('/')->see('Sign in');
+        $this->field('Email address')->sendKeys("{$who}@quillhaven.example");
+        $this->field('Password')->sendKeys(DemoSeeder::PASSWORD)->sendKeys(WebDriverKeys::ENTER);
+
+        return $this->seeHeading('Today');
+    }
+
+    /** Waits until the text stands on the page where it can be seen. */
+    public function see(string $text): self
+    {
+        $this->wait(fn (): bool => str_contains($this->text(), self::squeeze($text)), "\"{$text}\" does not appear.");
+
+        return $this;
+    }
+
+    public function dontSee(string $text): self
+    {
+        $this->wait(fn (): bool => ! str_contains($this->text(), self::squeeze($text)), "\"{$text}\" stays on the page.");
+
+        return $this;
+    }
+
+    public function seeHeading(string $text): self
+    {
+        $this->find("//h1[normalize-space()='{$text}']");
+
+        return $this;
+    }
+
+    /** A field by its label or accessible name. */
+    public function field(string $label): RemoteWebElement
+    {
+        $quoted = self::quote($label);
+
+        return $this->find("//input[@aria-label={$quoted} or @id=//label[starts-with(normalize-space(), {$quoted})]/@for] | //textarea[@id=//label[starts-with(normalize-space(), {$quoted})]/@for]");
+    }
+
+    public function fieldThatBegins(string $label): RemoteWebElement
+    {
+        return $this->find('//input[starts-with(@aria-label, '.self::quote($label).')]');
+    }
+
+    public function button(string $name): RemoteWebElement
+    {
+        $quoted = self::quote($name);
+
+        return $this->find("//*[self::button or self::a or @role='button'][@aria-label={$quoted} or (not(@aria-label) and normalize-space()={$quoted})]");
+    }
+
+    public function press(string $name): self
+    {
+        $this->click(fn (): RemoteWebElement => $this->button($name));
+
+        return $this;
+    }
+
+    /** @param  callable(): RemoteWebElement  $find */
+    public function click(callable $find): void
+    {
+        $this->wait(function () use ($find): bool {
+            $element = $find();
+            if (! $element->isEnabled()) {
+                return false;
+            }
+            $this->chrome->driver->executeScript("arguments[0].scrollIntoView({block: 'center', inline: 'center'})", [$element]);
+            $element->click();
+
+            return true;
+        }, 'It cannot be pressed.');
+    }
+
+    /** Chooses from a list that opens. */
+    public function choose(string $label, string $option): self
+    {
+        $quoted = self::quote($label);
+        $this->click(fn (): RemoteWebElement => $this->find("//*[@role='combobox'][contains(@aria-labelledby, //label[normalize-space()={$quoted}]/@id)]"));
+        $this->click(fn (): RemoteWebElement => $this->find("//*[@role='option'][contains(normalize-space(), ".self::quote($option).')]'));
+        $this->wait(fn (): bool => $this->all("//*[@role='listbox' and not(@id='found')]") === [], 'The list stays open.');
+
+        return $this;
+    }
+
+    /** Types over what a field holds. */
+    public function fill(string $label, string $text): self
+    {
+        $field = $this->field($label);
+        $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $field->sendKeys($text);
+
+        return $this;
+    }
+
+    public function keys(string ...$keys): self
+    {
+        foreach ($keys as $key) {
+            $this->chrome->driver->switchTo()->activeElement()->sendKeys($key);
+        }
+
+        return $this;
+    }
+
+    public function find(string $xpath): RemoteWebElement
+    {
+        /** @var RemoteWebElement|null $found */
+        $found = null;
+        $this->wait(function () use ($xpath, &$found): bool {
+            foreach ($this->all($xpath) as $element) {
+                if ($element->isDisplayed() || $element->getAttribute('type') === 'checkbox') {
+                    $found = $element;
+
+                    return true;
+                }
+            }
+
+            return false;
+        }, "{$xpath} does not appear.");
+
+        return $found ?? throw new \LogicException('The wait has seen to this.');
+    }
+
+    /** @return list<RemoteWebElement> */
+    public function all(string $xpath): array
+    {
+        return array_values($this->chrome->driver->findElements(WebDriverBy::xpath($xpath)));
+    }
+
+    /** @param  callable(): bool  $until */
+    public function wait(callable $until, string $otherwise, int $seconds = self::PATIENCE_SECONDS): void
+    {
+        try {
+            $this->chrome->driver->wait($seconds, 40)->until(static function () use ($until): bool {
+                try {
+                    return $until();
+                } catch (StaleElementReferenceException) {
+                    return false;
+                } catch (\Facebook\WebDriver\Exception\ElementClickInterceptedException|\Facebook\WebDriver\Exception\ElementNotInteractableException) {
+                    return false;
+                }
+            });
+        } catch (TimeoutException) {
+            \PHPUnit\Framework\Assert::fail($otherwise.' The page at '.$this->path().' says: '.mb_substr($this->textOrNothing(), 0, 3000));
+        }
+    }
+
+    public function path(): string
+    {
+        return (string) parse_url($this->chrome->driver->getCurrentURL(), PHP_URL_PATH);
+    }
+
+    public function focused(): string
+    {
+        $element = $this->chrome->driver->switchTo()->activeElement();
+
+        return (string) ($element->getAttribute('aria-label') ?? $element->getText());
+    }
+
+    public function text(): string
+    {
+        return self::squeeze((string) $this->chrome->driver->executeScript('return document.body ? document.body.innerText : ""'));
+    }
+
+    private function textOrNothing(): string
+    {
+        try {
+            return $this->text();
+        } catch (\Throwable) {
+            return '';
+        }
+    }
+
+    private static function squeeze(string $text): string
+    {
+        return trim((string) preg_replace('/\s+/u', ' ', $text));
+    }
+
+    private static function quote(string $text): string
+    {
+        return str_contains($text, "'") ? '"'.$text.'"' : "'".$text."'";
+    }
+}

@@ -18,7 +18,7 @@ const weekday = new Intl.DateTimeFormat('en-GB', {
 
 /** "31 Mar 2027", of a day written YYYY-MM-DD. */
 export function sayDay(date: string): string {
-    return day.format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
+    return day.format(new Date(`${date.slice(0, 10)}T00:00:00Z`)).replace('Sept', 'Sep');
 }
 
 export function sayWeekday(date: string): string {

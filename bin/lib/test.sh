@@ -1,0 +1,57 @@
+# bin/sarcina test: every part of the tests, or the parts named.
+
+all_parts="core alone http browser pint phpstan eslint prettier tsc"
+
+run_tests() {
+    local parts=${*:-$all_parts} part failed=()
+    for part in $parts; do
+        case " $all_parts " in *" $part "*) ;; *) echo "There is no part \"$part\"; parts are: $all_parts" >&2; exit 64 ;; esac
+    done
+    need_packages chromium chromium-driver
+    need_vendor
+    need_node_modules
+    mkdir -p var/cache
+    case " $parts " in *" http "*|*" browser "*) start_test_instance ;; esac
+    declare -A outcome seconds
+    for part in $parts; do
+        echo
+        echo "== $part"
+        local from=$SECONDS
+        if "part_$part"; then outcome[$part]=passed; else outcome[$part]=FAILED; failed+=("$part"); fi
+        seconds[$part]=$((SECONDS - from))
+    done
+    echo
+    echo "== what ran"
+    for part in $parts; do printf '%-10s %s, %s s\n' "$part" "${outcome[$part]}" "${seconds[$part]}"; done
+    local count=0
+    for part in $parts; do count=$((count + 1)); done
+    echo "$((count - ${#failed[@]})) passed, ${#failed[@]} failed"
+    [ ${#failed[@]} -eq 0 ]
+}
+
+# An instance of its own, on loopback, stopped by its own process ids when the tests end.
+start_test_instance() {
+    need_build
+    use_instance test 8090
+    port=$(free_port 8090)
+    trap 'stop_server; stop_database' EXIT
+    start_database
+    mariadb --no-defaults --socket="$sockets/db.sock" -e 'CREATE DATABASE IF NOT EXISTS sarcina_http CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci'
+    grep -q '^HASH_MEMORY=' "$var/.env" || printf 'HASH_MEMORY=1024\nHASH_TIME=1\n' >> "$var/.env"
+    prepare_application
+    load_demo
+    start_server
+    export SARCINA_TEST_URL=$url SARCINA_TEST_SOCKETS=$sockets
+}
+
+part_core() { vendor/bin/phpunit -c core/phpunit.xml; }
+part_alone() { vendor/bin/phpunit -c core/phpunit.xml --filter StandsAloneTest; }
+part_http() { vendor/bin/phpunit --testsuite http && vendor/bin/phpunit --testsuite served; }
+part_browser() { php artisan demo:load && vendor/bin/phpunit --testsuite browser; }
+part_pint() { vendor/bin/pint --test -q && echo "pint: nothing to mend"; }
+part_phpstan() {
+    vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G
+}
+part_eslint() { npx eslint resources/js --max-warnings 0 && echo "eslint: nothing to mend"; }
+part_prettier() { npx prettier --check resources/js; }
+part_tsc() { npx tsc --noEmit && echo "tsc: nothing to mend"; }

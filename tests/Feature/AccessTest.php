@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\Route as Router;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** Walks every route of the API by every role. */
+final class AccessTest extends TestCase
+{
+    private const OPEN = ['openapi', 'session.show', 'session.store', 'session.destroy', 'api.none'];
+
+    private const ALL = ['lead', 'keeper', 'member', 'auditor'];
+
+    /** Who may call what; a route that is not named here fails the test. */
+    private const MAY = [
+        'today' => self::ALL, 'find' => self::ALL, 'places' => self::ALL, 'items' => self::ALL, 'items.show' => self::ALL, 'lists' => self::ALL, 'designs' => self::ALL,
+        'stores' => self::ALL, 'kits.show' => self::ALL, 'kits.history' => self::ALL, 'checks.show' => self::ALL, 'floor' => self::ALL,
+        'kits.file' => ['lead', 'keeper', 'auditor'],
+        'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
+        'kits.store' => ['lead'],
+    ];
+
+    /** @return iterable<string, array{string}> */
+    public static function roles(): iterable
+    {
+        foreach (self::ALL as $role) {
+            yield $role => [$role];
+        }
+    }
+
+    #[DataProvider('roles')]
+    public function test_every_route_by_a_role(string $role): void
+    {
+        $this->actAs($role);
+        foreach ($this->guarded() as $route) {
+            $status = $this->json($route->methods()[0], $this->address($route))->getStatusCode();
+            $name = (string) $route->getName();
+            $this->assertArrayHasKey($name, self::MAY, "Nobody said who may call {$name}.");
+            if (in_array($role, self::MAY[$name], true)) {
+                $this->assertNotContains($status, [401, 403, 404, 405, 500], "A {$role} should be let in to {$name}, but got {$status}.");
+            } else {
+                $this->assertSame(403, $status, "A {$role} should be kept out of {$name}.");
+            }
+        }
+    }
+
+    public function test_every_route_by_nobody(): void
+    {
+        foreach ($this->guarded() as $route) {
+            $this->json($route->methods()[0], $this->address($route))->assertUnauthorized();
+        }
+    }
+
+    public function test_every_route_names_what_its_caller_must_be_allowed(): void
+    {
+        $seen = [];
+        foreach ($this->guarded() as $route) {
+            $middleware = implode(' ', $route->gatherMiddleware());
+            $this->assertStringContainsString('auth', $middleware, (string) $route->getName());
+            $this->assertMatchesRegularExpression('/can:|Authorize:/', $middleware, (string) $route->getName());
+            $seen[] = $route->getName();
+        }
+        $this->assertEqualsCanonicalizing(array_keys(self::MAY), $seen);
+    }
+
+    /** @return list<Route> */
+    private function guarded(): array
+    {
+        return array_values(array_filter(
+            Router::getRoutes()->getRoutes(),
+            static fn (Route $route): bool => str_starts_with($route->uri(), 'api/') && ! in_array($route->getName(), self::OPEN, true),
+        ));
+    }
+
+    private function address(Route $route): string
+    {
+        $check = \App\Models\Check::query()->firstOrFail();
+
+        return '/'.strtr($route->uri(), ['{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{id}' => $this->ulid()]).($route->getName() === 'find' ? '?q=' : '');
+    }
+}

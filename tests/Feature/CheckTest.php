@@ -1,0 +1,188 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Ledger\Audit;
+use App\Models\Check;
+use App\Models\Movement;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+final class CheckTest extends TestCase
+{
+    public function test_a_check_with_all_as_recorded_moves_nothing_and_answers_what_was_due(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-04');
+        $this->assertSame(now()->toDateString(), $kit['due']['next']);
+        $before = Movement::query()->max('number');
+        $this->finish($this->asRecorded($kit))->assertOk()->assertJson(['kit' => 'QH-04', 'kind' => 'full', 'verdict' => 'ready', 'by' => 'Tobias Renn']);
+        $this->assertSame($before, Movement::query()->max('number'));
+        $after = $this->readKit('QH-04');
+        $this->assertSame(now()->addDays(28)->toDateString(), $after['due']['next']);
+        $this->assertSame('Tobias Renn', $after['last_check']['signed']);
+    }
+
+    public function test_what_is_counted_otherwise_becomes_movements(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-01');
+        $check = $this->asRecorded($kit);
+        $plasters = $this->rowOf($check, 'plaster-washproof');
+        $recorded = $check['rows'][$plasters]['quantity'];
+        $check['rows'][$plasters]['quantity'] = $recorded - 4;
+        $soiled = $this->rowOf($check, 'dressing-medium');
+        $check['rows'][] = ['quantity' => 1, 'condition' => 'soiled'] + $check['rows'][$soiled];
+        $check['rows'][$soiled]['quantity']--;
+        $answer = $this->finish($check)->assertOk()->assertJson(['verdict' => 'limited'])->json();
+        $this->assertContains('Washproof adhesive dressing, assorted: 56 of 60', array_column($answer['findings'], 'text'));
+        $moved = Movement::query()->where('check_id', $answer['id'])->orderBy('number')->get();
+        $this->assertSame([['good', 'soiled', 1], ['good', null, 4]], $moved->sortBy('quantity')->map(fn (Movement $one): array => [$one->from_condition, $one->to_condition, $one->quantity])->values()->all());
+        $contents = collect($this->readKit('QH-01')['contents']);
+        $this->assertSame(1, $contents->firstWhere('condition', 'soiled')['quantity']);
+        $this->assertSame([], app(Audit::class)->faults());
+        $history = $this->getJson('/api/kits/QH-01/history')->json('entries.0');
+        $this->assertSame(['check', 'Tobias Renn'], [$history['kind'], $history['by']]);
+        $this->assertContains('found soiled, recorded as good', array_column($history['movements'], 'text'));
+    }
+
+    public function test_sent_twice_it_counts_once(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-02');
+        $check = $this->asRecorded($kit);
+        $check['rows'][0]['quantity'] += 1;
+        $id = $this->ulid();
+        $first = $this->finish($check, $id)->assertOk()->json();
+        $movements = Movement::query()->count();
+        $this->assertSame($first, $this->finish($check, strtoupper($id))->assertOk()->json());
+        $this->assertSame([1, $movements], [Check::query()->where('id', $id)->count(), Movement::query()->count()]);
+        $this->actAs('lead')->finish($check, $id)->assertUnprocessable()->assertJsonValidationErrors('id');
+    }
+
+    public function test_a_lot_that_is_not_on_record_is_asked_about_and_can_be_said_to_be_new(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-01');
+        $check = $this->asRecorded($kit);
+        $row = $this->rowOf($check, 'eye-pad');
+        $check['rows'][$row]['lot'] = 'ZZ-1';
+        $check['rows'][$row]['expires'] = '2031-05';
+        $refused = $this->finish($check)->assertUnprocessable();
+        $this->assertStringContainsString('No lot "ZZ-1", good until 31 May 2031,', $refused->json("errors.rows\\.{$row}\\.lot.0") ?? $refused->json('errors')["rows.{$row}.lot"][0]);
+        $check['rows'][$row]['new_lot'] = true;
+        $this->finish($check)->assertOk();
+        $this->assertSame('2031-05-31', DB::table('lots')->where('number', 'ZZ-1')->value('good_until'));
+        $this->assertContains('ZZ-1', array_column($this->readKit('QH-01')['contents'], 'lot'));
+    }
+
+    /** @return iterable<string, array{array<string, mixed>, string, string}> */
+    public static function bad(): iterable
+    {
+        yield 'an unknown key' => [['sealed' => true], 'sealed', 'not known'];
+        yield 'an unknown key of a row' => [['rows.0.expiry' => '2027-03'], 'rows.0.expiry', 'not known'];
+        yield 'a negative count' => [['rows.0.quantity' => -1], 'rows.0.quantity', '0 or more'];
+        yield 'a huge count' => [['rows.0.quantity' => 100001], 'rows.0.quantity', 'Count again'];
+        yield 'half a piece' => [['rows.0.quantity' => 1.5], 'rows.0.quantity', 'whole number'];
+        yield 'a count as text' => [['rows.0.quantity' => '3'], 'rows.0.quantity', 'whole number'];
+        yield 'a day that is not in the calendar' => [['rows.0.expires' => '2027-02-30'], 'rows.0.expires', 'not a date'];
+        yield 'a thirteenth month' => [['rows.0.expires' => '2027-13'], 'rows.0.expires', 'not a date'];
+        yield 'a condition that is not known' => [['rows.0.condition' => 'fair'], 'rows.0.condition', 'good, opened'];
+        yield 'an item that is not in the catalogue' => [['rows.0.item' => 'moonstone'], 'rows.0.item', 'no item'];
+        yield 'a pocket of another kit' => [['rows.0.pocket_id' => '01aaaaaaaaaaaaaaaaaaaaaaaa'], 'rows.0.pocket_id', 'no such pocket'];
+        yield 'no name' => [['signed' => ''], 'signed', 'Type your name'];
+        yield 'a note that is too long' => [['note' => str_repeat('x', 501)], 'note', '500 characters'];
+        yield 'a kit that is not there' => [['kit' => 'QH-99'], 'kit', 'no kit'];
+        yield 'a kind that is not known' => [['kind' => 'brief'], 'kind', ''];
+        yield 'begun in the future' => [['started_at' => '2099-01-01T00:00:00Z'], 'started_at', 'clock'];
+    }
+
+    /** @param  array<string, mixed>  $change */
+    #[DataProvider('bad')]
+    public function test_bad_input_is_said_where_it_arose(array $change, string $field, string $says): void
+    {
+        $check = $this->asRecorded($this->actAs('keeper')->readKit('QH-01'));
+        foreach ($change as $path => $value) {
+            data_set($check, $path, $value);
+        }
+        $before = Check::query()->count();
+        $errors = $this->finish($check)->assertUnprocessable()->assertHeader('Content-Type', 'application/problem+json')->json('errors');
+        $this->assertArrayHasKey($field, $errors, (string) json_encode($errors));
+        $this->assertStringContainsString($says, $errors[$field][0]);
+        $this->assertSame($before, Check::query()->count());
+    }
+
+    public function test_an_id_that_is_no_ulid_is_refused(): void
+    {
+        $this->finish($this->asRecorded($this->actAs('keeper')->readKit('QH-01')), 'first')->assertUnprocessable()->assertJsonValidationErrors('id');
+    }
+
+    public function test_what_others_put_in_meanwhile_is_not_written_over(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-06');
+        $check = $this->asRecorded($kit);
+        $plan = $this->getJson('/api/kits/QH-06/restock')->json();
+        $in = array_map(static fn (array $row): array => ['pocket_id' => $row['pocket_id'], 'lot_id' => $row['lot_id'], 'quantity' => $row['quantity']], $plan['in']);
+        $this->actAs('lead')->putJson("/api/kits/QH-06/restocks/{$this->ulid()}", ['store' => $plan['store'], 'base' => $plan['base'], 'out' => [], 'in' => $in])->assertOk();
+        $stale = $this->actAs('keeper')->finish($check)->assertConflict()->json();
+        $this->assertSame(['4 × Eyewash pod, 20 ml, lot '.$plan['in'][0]['lot'].', put in (restocked) by Maren Oduya'], $stale['changes']);
+        $renewed = $this->asRecorded($this->readKit('QH-06'));
+        $this->finish($renewed)->assertOk();
+    }
+
+    public function test_two_checks_of_one_kit_are_both_kept_and_the_ledger_adds_up(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-08');
+        $one = $this->asRecorded($kit);
+        $other = $this->asRecorded($kit);
+        $gloves = $this->rowOf($one, 'gloves-nitrile-large');
+        $one['rows'][$gloves]['quantity'] = 3;
+        $other['rows'][$gloves]['quantity'] = 2;
+        $this->finish($one)->assertOk();
+        $this->actAs('lead')->finish($other)->assertOk();
+        $now = $this->asRecorded($this->readKit('QH-08'));
+        $this->assertSame(2, $now['rows'][$this->rowOf($now, 'gloves-nitrile-large')]['quantity'], 'What was counted last is what is there.');
+        $this->assertSame([], app(Audit::class)->faults());
+    }
+
+    public function test_a_sealed_kit(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-13');
+        $quick = ['rows' => [], 'kind' => 'quick', 'seal_found' => 'S-999'] + $this->asRecorded($kit);
+        $this->assertStringContainsString($kit['seal']['number'], $this->finish($quick)->assertUnprocessable()->json('errors.seal_found.0'));
+        $this->finish(['seal_found' => $kit['seal']['number']] + $quick)->assertOk()->assertJson(['kind' => 'quick', 'rows' => []]);
+        $this->assertSame($kit['seal']['number'], $this->readKit('QH-13')['seal']['number']);
+        $full = $this->asRecorded($kit);
+        $this->finish($full)->assertUnprocessable()->assertJsonValidationErrors('seal_reason');
+        $this->finish($full + ['seal_reason' => 'Planned full check', 'seal_set' => 'S-777'])->assertOk();
+        $this->assertSame(['intact', 'S-777'], [$this->readKit('QH-13')['seal']['state'], $this->readKit('QH-13')['seal']['number']]);
+        $this->finish(['kind' => 'quick', 'rows' => []] + $this->asRecorded($this->readKit('QH-01')))->assertUnprocessable()->assertJsonValidationErrors('kind');
+    }
+
+    public function test_the_running_verdict_changes_with_the_count_and_records_nothing(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-01');
+        $rows = $this->asRecorded($kit)['rows'];
+        $this->postJson('/api/kits/QH-01/judgement', ['rows' => $rows])->assertOk()->assertJson(['verdict' => 'ready']);
+        $gloves = array_keys(array_filter($rows, static fn (array $row): bool => $row['item'] === 'gloves-nitrile-large'));
+        foreach ($gloves as $index) {
+            $rows[$index]['quantity'] = 0;
+        }
+        $none = $this->postJson('/api/kits/QH-01/judgement', ['rows' => $rows])->assertOk()->assertJson(['verdict' => 'not_ready'])->json();
+        $this->assertSame('Not ready. This kit must not go out: 1 critical fault.', $none['sentence']);
+        $this->assertSame($kit, $this->readKit('QH-01'));
+    }
+
+    public function test_the_running_verdict_is_quick(): void
+    {
+        $rows = $this->asRecorded($this->actAs('keeper')->readKit('QH-16'))['rows'];
+        $this->postJson('/api/kits/QH-16/judgement', ['rows' => $rows])->assertOk();
+        $times = [];
+        for ($turn = 0; $turn < 7; $turn++) {
+            $from = hrtime(true);
+            $this->postJson('/api/kits/QH-16/judgement', ['rows' => $rows])->assertOk();
+            $times[] = (hrtime(true) - $from) / 1e6;
+        }
+        sort($times);
+        $this->assertLessThan(150, $times[3], 'Milliseconds, the median of seven.');
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Tests\TestCase;
+
+final class ReadingTest extends TestCase
+{
+    public function test_the_finder_finds_kits_items_places_and_lots(): void
+    {
+        $find = fn (string $text): array => array_map(static fn (array $found): array => [$found['kind'], $found['href']], $this->actAs('member')->getJson('/api/find?q='.rawurlencode($text))->assertOk()->json('found'));
+        $this->assertSame(['kit', '/kits/QH-07'], $find('qh-07')[0]);
+        $this->assertSame(['kit', '/kits/QH-07'], $find('sarcina:kit/QH-07')[0]);
+        $this->assertContains(['item', '/items/haemostatic-gauze'], $find('haemost'));
+        $this->assertSame('place', $find('lantern meadow')[0][0]);
+        $this->assertSame([['lot', '/items/haemostatic-gauze?lot=H4471']], $find('H4471'));
+        $this->assertSame([], $find('%'));
+        $this->assertSame([], $find('   '));
+        $this->getJson('/api/find?q='.str_repeat('x', 121))->assertUnprocessable();
+    }
+
+    public function test_an_item_says_what_it_needs_where_it_is_and_where_it_is_missing(): void
+    {
+        $torch = $this->actAs('member')->getJson('/api/items/hand-torch')->assertOk()->json();
+        $this->assertSame([['any_of' => ['Battery, AAA'], 'per' => 'each', 'quantity' => 2, 'reason' => 'It runs on two cells.']], $torch['needs']);
+        $this->assertContains('QH-10', array_column($torch['carried'], 'kit'));
+        $large = $this->getJson('/api/items/dressing-large')->json();
+        $this->assertContains('QH-10', $large['missing_in'], 'The only one there is soiled.');
+        $gauze = collect($this->getJson('/api/items/haemostatic-gauze')->json('carried'))->firstWhere('lot', 'H4471');
+        $this->assertSame('QH-07', $gauze['kit']);
+    }
+
+    public function test_starter_lists_are_unconfirmed_and_say_what_they_rest_on(): void
+    {
+        $lists = collect($this->actAs('auditor')->getJson('/api/lists')->assertOk()->json())->keyBy('code');
+        $this->assertSame(['starter', false, 'BS 8599-1:2019', '2019'], [$lists['bs-8599-1/medium']['origin'], $lists['bs-8599-1/medium']['confirmed'], $lists['bs-8599-1/medium']['basis'], $lists['bs-8599-1/medium']['edition']]);
+        $this->assertCount(16, $lists['bs-8599-1/medium']['lines']);
+        $this->assertSame('2.5 yd in all', collect($lists['ansi-z308-1/class-a']['lines'])->firstWhere('need', 'Adhesive tape, in all')['required']);
+        $this->assertSame(['medicine'], $lists['tree-crew']['excludes']);
+    }
+
+    public function test_the_history_of_a_kit_goes_back_page_by_page_without_a_gap(): void
+    {
+        $this->actAs('auditor');
+        $entries = [];
+        $before = null;
+        do {
+            $page = $this->getJson('/api/kits/QH-03/history'.($before === null ? '' : "?before={$before}"))->assertOk()->json();
+            array_push($entries, ...$page['entries']);
+            $before = $page['before'];
+        } while ($before !== null);
+        $this->assertSame('Packed', $entries[count($entries) - 1]['title']);
+        $this->assertCount(10, array_filter($entries, static fn (array $entry): bool => $entry['kind'] === 'check'));
+        $this->assertContains('used', array_column($entries, 'kind'));
+        $times = array_column($entries, 'at');
+        $sorted = $times;
+        rsort($sorted);
+        $this->assertSame($sorted, $times);
+    }
+
+    public function test_a_check_is_read_as_it_was_signed(): void
+    {
+        $id = $this->actAs('member')->readKit('QH-10')['last_check']['id'];
+        $check = $this->getJson("/api/checks/{$id}")->assertOk()->json();
+        $this->assertSame('Wrapper torn, coffee on it.', $check['note']);
+        $soiled = collect($check['rows'])->firstWhere('condition', 'soiled');
+        $this->assertSame([0, 1], [$soiled['recorded'], $soiled['counted']]);
+        $this->assertMatchesRegularExpression('/^[0-9a-f]{64}$/', $check['hash']);
+    }
+}

@@ -1,0 +1,162 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Ledger\Audit;
+use App\Models\Movement;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+final class RestockTest extends TestCase
+{
+    public function test_the_list_takes_out_what_ran_out_and_puts_in_what_lasts(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->assertOk()->json();
+        $this->assertSame([['haemostatic-gauze', 'H4471', 'expired', 'discard']], array_map(static fn (array $row): array => [$row['item'], $row['lot'], $row['because'], $row['to']], $plan['out']));
+        $this->assertSame([['haemostatic-gauze', 1, false]], array_map(static fn (array $row): array => [$row['item'], $row['quantity'], $row['short_dated']], $plan['in']));
+        $this->assertGreaterThanOrEqual($plan['until'], $plan['in'][0]['good_until']);
+        $this->assertSame('Not into chest or belly; trained people only.', $plan['in'][0]['caution']);
+    }
+
+    public function test_done_it_makes_the_kit_ready_and_is_in_its_history(): void
+    {
+        $this->assertSame('not_ready', $this->actAs('keeper')->readKit('QH-07')['verdict']['verdict']);
+        $plan = $this->getJson('/api/kits/QH-07/restock')->json();
+        $this->do('QH-07', $plan)->assertOk()->assertJson(['verdict' => ['verdict' => 'ready']]);
+        $entry = $this->getJson('/api/kits/QH-07/history')->json('entries.0');
+        $this->assertSame(['restocked', 'Restocked', 'Tobias Renn'], [$entry['kind'], $entry['title'], $entry['by']]);
+        $texts = implode('|', array_column($entry['movements'], 'text'));
+        $this->assertStringContainsString('discarded from Deep wounds, good', $texts);
+        $this->assertStringContainsString('put into Deep wounds, from Potting shed cupboard', $texts);
+        $this->assertSame('ready', DB::table('kit_states')->where('kit_id', $this->kit('QH-07')->id)->value('verdict'));
+        $this->assertSame([], app(Audit::class)->faults());
+    }
+
+    public function test_what_the_store_lacks_is_said(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-06/restock')->json();
+        $this->assertSame([['Eyewash pod, 20 ml', 3]], array_map(static fn (array $row): array => [$row['what'], $row['quantity']], $plan['missing']));
+        $this->do('QH-06', $plan)->assertOk()->assertJson(['verdict' => ['verdict' => 'limited']]);
+    }
+
+    public function test_what_an_item_lacks_beside_it_is_put_in_too(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-11/restock')->json();
+        $this->assertContains('failed', array_column($plan['out'], 'because'));
+        $this->do('QH-11', $plan)->assertOk();
+        $kinds = array_column($this->readKit('QH-11')['verdict']['reasons'], 'kind');
+        $this->assertNotContains('unpaired', $kinds);
+    }
+
+    public function test_what_runs_out_early_goes_back_to_the_store(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-05/restock')->json();
+        $early = collect($plan['out'])->firstWhere('lot', 'B2093');
+        $this->assertSame(['expires_early', 'store'], [$early['because'], $early['to']]);
+        $this->do('QH-05', $plan)->assertOk();
+        $this->assertSame(2, (int) DB::table('holdings')->where('store_id', $this->store()->id)->where('lot_id', $early['lot_id'])->value('quantity'));
+    }
+
+    public function test_sent_twice_it_counts_once_and_a_stale_list_is_refused(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
+        $id = $this->ulid();
+        $this->do('QH-07', $plan, $id)->assertOk();
+        $movements = Movement::query()->count();
+        $this->do('QH-07', $plan, $id)->assertOk();
+        $this->assertSame($movements, Movement::query()->count());
+        $this->assertCount(2, $this->do('QH-07', $plan)->assertConflict()->json('changes'));
+        $this->assertSame($movements, Movement::query()->count());
+    }
+
+    public function test_more_than_the_store_has_is_refused_whole(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
+        $plan['in'][0]['quantity'] = 90;
+        $before = Movement::query()->count();
+        $errors = $this->do('QH-07', $plan)->assertUnprocessable()->json('errors');
+        $this->assertStringContainsString('90 were to be taken', $errors['in.0.quantity'][0]);
+        $this->assertSame($before, Movement::query()->count());
+    }
+
+    public function test_bad_input_is_said_where_it_arose(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
+        $body = $this->body($plan);
+        $address = "/api/kits/QH-07/restocks/{$this->ulid()}";
+        $this->putJson($address, ['out' => [], 'in' => []] + $body)->assertUnprocessable()->assertJsonValidationErrors('in');
+        $this->putJson($address, ['in' => [['quantity' => 0] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.quantity');
+        $this->putJson($address, ['in' => [['lot_id' => 'none'] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.lot_id');
+        $this->putJson($address, ['whence' => 1] + $body)->assertUnprocessable()->assertJsonValidationErrors('whence');
+    }
+
+    public function test_a_sealed_kit_asks_why_it_was_opened(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-14');
+        $row = $kit['contents'][0];
+        $out = ['pocket_id' => $row['pocket_id'], 'lot_id' => $row['lot_id'], 'condition' => 'good', 'quantity' => 1, 'to' => 'discard'];
+        $body = ['store' => $this->store()->id, 'base' => $kit['last_movement'], 'out' => [$out], 'in' => []];
+        $this->putJson("/api/kits/QH-14/restocks/{$this->ulid()}", $body)->assertUnprocessable()->assertJsonValidationErrors('seal_reason');
+        $this->putJson("/api/kits/QH-14/restocks/{$this->ulid()}", $body + ['seal_reason' => 'A glove was torn'])->assertOk()
+            ->assertJson(['seal' => ['state' => 'broken', 'reason' => 'A glove was torn'], 'due' => ['because' => 'seal', 'kind' => 'full']]);
+    }
+
+    public function test_a_new_kit_is_filled_from_an_empty_bag(): void
+    {
+        $this->actAs('lead');
+        $design = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'bleeding-set');
+        $place = collect($this->getJson('/api/places')->json())->firstWhere('name', 'Saw shed');
+        $kit = ['id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Spare set', 'design_id' => $design['id'], 'place_id' => $place['id'], 'scope' => 'trained'];
+        $this->postJson('/api/kits', $kit)->assertCreated()->assertJson(['code' => 'QH-20', 'contents' => [], 'verdict' => ['verdict' => 'not_ready'], 'due' => ['because' => 'first']]);
+        $this->postJson('/api/kits', $kit)->assertCreated();
+        $this->assertSame(1, \App\Models\Kit::query()->where('code', 'QH-20')->count());
+        $plan = $this->getJson('/api/kits/QH-20/restock')->assertOk()->json();
+        $this->assertSame([], $plan['missing']);
+        $this->do('QH-20', $plan)->assertOk()->assertJson(['verdict' => ['verdict' => 'ready']]);
+        $check = $this->asRecorded($this->readKit('QH-20'));
+        $this->finish($check)->assertOk()->assertJson(['verdict' => 'ready']);
+        $this->assertSame('interval', $this->readKit('QH-20')['due']['because']);
+        $other = ['id' => $this->ulid()] + $kit;
+        $this->assertStringContainsString('Another kit has this code', $this->postJson('/api/kits', $other)->assertUnprocessable()->json('errors.code.0'));
+        $this->postJson('/api/kits', ['code' => 'qh 20', 'name' => '', 'design_id' => 'x'] + $other)->assertUnprocessable()->assertJsonValidationErrors(['code', 'name', 'design_id']);
+    }
+
+    public function test_a_line_by_class_is_filled_with_what_the_store_has_of_it(): void
+    {
+        $this->actAs('lead');
+        $design = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'workplace-medium');
+        $place = collect($this->getJson('/api/places')->json())->firstWhere('name', 'Ground floor desk');
+        $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-21', 'name' => 'Second desk box', 'design_id' => $design['id'], 'place_id' => $place['id'], 'scope' => 'first_aider'])->assertCreated();
+        $plan = $this->getJson('/api/kits/QH-21/restock')->json();
+        $this->assertContains('triangular-bandage', array_column($plan['in'], 'item'));
+        $large = collect($plan['in'])->where('line', 'L4')->pluck('item')->unique()->all();
+        $this->assertNotContains('dressing-medium', $large, 'A medium dressing never stands in for a large one.');
+        $this->do('QH-21', $plan)->assertOk();
+        $this->assertSame([], app(Audit::class)->faults());
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @return array<string, mixed>
+     */
+    private function body(array $plan): array
+    {
+        return [
+            'store' => $plan['store'], 'base' => $plan['base'],
+            'out' => array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])), $plan['out']),
+            'in' => array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])), $plan['in']),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $plan
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    private function do(string $kit, array $plan, ?string $id = null): TestResponse
+    {
+        return $this->putJson("/api/kits/{$kit}/restocks/".($id ?? $this->ulid()), $this->body($plan));
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests;
+
+use App\Models\Kit;
+use App\Models\Store;
+use App\Models\User;
+use Database\Seeders\DemoSeeder;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\DatabaseTransactions;
+use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Support\Facades\Artisan;
+use Illuminate\Support\Str;
+use Illuminate\Testing\TestResponse;
+
+/** HTTP against real MariaDB, on the demo data; what a test records is undone after it. */
+abstract class TestCase extends FrameworkTestCase
+{
+    use DatabaseTransactions;
+
+    private static bool $isLoaded = false;
+
+    public function createApplication(): Application
+    {
+        /** @var Application $app */
+        $app = require __DIR__.'/../bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+        if (! self::$isLoaded) {
+            Artisan::call('migrate:fresh', ['--force' => true]);
+            Artisan::call('db:seed', ['--class' => DemoSeeder::class, '--force' => true]);
+            self::$isLoaded = true;
+        }
+
+        return $app;
+    }
+
+    protected function actAs(string $role): static
+    {
+        return $this->actingAs($this->person($role));
+    }
+
+    protected function person(string $role): User
+    {
+        return User::query()->where('role', $role)->firstOrFail();
+    }
+
+    protected function kit(string $code): Kit
+    {
+        return Kit::query()->where('code', $code)->firstOrFail();
+    }
+
+    protected function store(): Store
+    {
+        return Store::query()->firstOrFail();
+    }
+
+    protected function ulid(): string
+    {
+        return Str::lower((string) Str::ulid());
+    }
+
+    /** @return array<string, mixed> the kit as the page gets it */
+    protected function readKit(string $code): array
+    {
+        return $this->getJson("/api/kits/{$code}")->assertOk()->json();
+    }
+
+    /**
+     * A finished full check in which everything is as recorded.
+     *
+     * @param  array<string, mixed>  $kit
+     * @return array<string, mixed>
+     */
+    protected function asRecorded(array $kit): array
+    {
+        return [
+            'kit' => $kit['code'], 'kind' => 'full', 'started_at' => now()->subMinutes(9)->toIso8601ZuluString(), 'base' => $kit['last_movement'], 'signed' => 'Tobias Renn',
+            'rows' => array_map(static fn (array $row): array => [
+                'pocket_id' => $row['pocket_id'], 'item' => $row['item'], 'lot' => $row['lot'], 'expires' => $row['expires'], 'quantity' => $row['quantity'], 'condition' => $row['condition'],
+            ], $kit['contents']),
+        ];
+    }
+
+    /**
+     * @param  array<string, mixed>  $check
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    protected function finish(array $check, ?string $id = null): TestResponse
+    {
+        return $this->putJson('/api/checks/'.($id ?? $this->ulid()), $check);
+    }
+
+    /**
+     * The place of the first row of that item.
+     *
+     * @param  array<string, mixed>  $check
+     */
+    protected function rowOf(array $check, string $item): int
+    {
+        foreach ($check['rows'] as $index => $row) {
+            if ($row['item'] === $item) {
+                return $index;
+            }
+        }
+        $this->fail("There is no row of {$item}.");
+    }
+}

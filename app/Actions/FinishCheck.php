@@ -37,7 +37,7 @@ final class FinishCheck
     ) {
     }
 
-    /** @throws ValidationException|\App\Exceptions\Stale */
+    /** @throws \App\Exceptions\Stale where the contents changed in the meantime */
     public function __invoke(CheckReport $report, User $by, CarbonInterface $at, string $day): Check
     {
         return DB::transaction(function () use ($report, $by, $at, $day): Check {

@@ -129,7 +129,7 @@ final class PlanRestock
      * @param  array{line: string|null, need: string, item: string|null, pieces: int, pocket: string|null, critical: bool, any_of: list<string>}  $want
      * @param  list<array{id: string, lot: StoredLot}>  $stock
      * @param  array<int, int>  $left  pieces of each row of the stock that are not picked yet
-     * @param  list<array<string, mixed>>  $puts
+     * @param  list<array{line: string|null, need: string, pocket_id: string|null, item: string, lot_id: string, lot: string|null, expires: string|null, quantity: int, short_dated: bool, stands_in: bool}>  $puts
      * @return int how many are still wanted
      */
     private function pick(Judged $judged, array $want, string $code, int $pieces, array $stock, array &$left, array &$puts): int
@@ -160,7 +160,7 @@ final class PlanRestock
     /**
      * What must not stay: past its date, opened, damaged, soiled, failed, excluded or without its date; and what runs out before the next check.
      *
-     * @return list<array<string, mixed>>
+     * @return list<array{pocket_id: string, item: string, lot_id: string, lot: string|null, expires: string|null, condition: string, quantity: int, because: string, to: string}>
      */
     private function takeOut(Judged $judged): array
     {
@@ -176,7 +176,7 @@ final class PlanRestock
             }
             $held = $judged->rows[$row];
             $out[$row] = [
-                'pocket_id' => $held->pocketId, 'item' => $held->itemCode, 'lot_id' => $held->lotId, 'lot' => $held->lot, 'expires' => $held->expires,
+                'pocket_id' => $held->pocketId, 'item' => $held->itemCode, 'lot_id' => (string) $held->lotId, 'lot' => $held->lot, 'expires' => $held->expires,
                 'condition' => $held->condition, 'quantity' => $held->quantity, 'because' => $finding->kind->value,
                 // Still good, only not for long: it may serve where it is used sooner.
                 'to' => in_array($finding->kind->value, ['expires_early', 'excluded'], true) ? 'store' : 'discard',

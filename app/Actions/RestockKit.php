@@ -25,7 +25,7 @@ final class RestockKit
     ) {
     }
 
-    /** @throws ValidationException|\App\Exceptions\Stale */
+    /** @throws \App\Exceptions\Stale where the contents changed in the meantime */
     public function __invoke(RestockReport $report, User $by, CarbonInterface $at, string $day): Kit
     {
         return DB::transaction(function () use ($report, $by, $at, $day): Kit {

@@ -110,7 +110,7 @@ final class Words
             FindingKind::Overweight => ["The kit weighs {$judged->judgement->mass} g, more than the {$judged->plan->maxMass} g that it may", 'Take out what no line asks for.', 'none'],
         };
 
-        return new Reason($finding->kind->value, $finding->severity->value, $text, $todo, $job, $line, $item, isset($concerns['row']) ? (int) $concerns['row'] : null, $row?->pocketId ?? ($line === null ? null : $judged->plan->line($line)->pocketId));
+        return new Reason($finding->kind->value, $finding->severity->value, $text, $todo, $job, $line, $item, isset($concerns['row']) ? (int) $concerns['row'] : null, $row->pocketId ?? ($line === null ? null : $judged->plan->line($line)->pocketId));
     }
 
     /** "Medium dressing (lot K77)" */

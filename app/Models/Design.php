@@ -80,10 +80,4 @@ final class Design extends Model
     {
         return $this->hasMany(DesignSeason::class);
     }
-
-    /** @return Collection<int, Line> the lines of its list, then those it adds */
-    public function lines(): Collection
-    {
-        return $this->list->lines->concat($this->additions);
-    }
 }

@@ -29,6 +29,11 @@ final class Description
                 $schema->required = array_keys(get_object_vars($schema->properties));
             }
             $schema->additionalProperties = false;
+            foreach (get_object_vars($schema->properties ?? new \stdClass) as $property) {
+                if (isset($property->enum) && is_array($property->type ?? null) && in_array('null', $property->type, true)) {
+                    $property->enum[] = null;
+                }
+            }
         }
 
         return $document;

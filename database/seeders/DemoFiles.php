@@ -17,8 +17,7 @@ final class DemoFiles
     public function rows(string $name): array
     {
         $file = fopen(database_path("demo/{$name}.csv"), 'rb') ?: throw new \RuntimeException("database/demo/{$name}.csv cannot be read.");
-        /** @var list<string> $headings */
-        $headings = fgetcsv($file, escape: '');
+        $headings = array_map(strval(...), fgetcsv($file, escape: '') ?: []);
         $rows = [];
         while (($row = fgetcsv($file, escape: '')) !== false) {
             $rows[] = array_combine($headings, array_map(strval(...), $row));

@@ -43,8 +43,8 @@ final class RestockController extends Controller
 
         return $this->json(new RestockResource(
             $store->id, $store->name, $kit->last_movement, (string) $judged->judgement->assignment->policy->goodUntil(),
-            array_map(static fn (array $row): TakeResource => new TakeResource(...$row, ...$about($row)), $plan->out),
-            array_map(static fn (array $row): PutResource => new PutResource(...$row, ...$about($row)), $plan->in),
+            array_map(static fn (array $row): TakeResource => new TakeResource(...[...$row, ...$about($row)]), $plan->out),
+            array_map(static fn (array $row): PutResource => new PutResource(...[...$row, ...$about($row)]), $plan->in),
             array_map(static fn (array $row): MissingResource => new MissingResource(...$row), $plan->missing),
         ));
     }

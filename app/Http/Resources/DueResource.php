@@ -13,7 +13,7 @@ final readonly class DueResource
     public function __construct(
         #[OA\Property]
         public ?string $next,
-        #[OA\Property(enum: ['full', 'quick', null])]
+        #[OA\Property(enum: ['full', 'quick'])]
         public ?string $kind,
         #[OA\Property]
         public ?string $because,

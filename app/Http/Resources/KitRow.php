@@ -26,7 +26,7 @@ final readonly class KitRow
         public string $verdict,
         #[OA\Property]
         public ?string $due_on,
-        #[OA\Property(enum: ['full', 'quick', null])]
+        #[OA\Property(enum: ['full', 'quick'])]
         public ?string $due_kind,
         #[OA\Property]
         public int $overdue_days,

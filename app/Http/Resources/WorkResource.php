@@ -26,7 +26,7 @@ final readonly class WorkResource
         public string $verdict,
         #[OA\Property(enum: ['check', 'restock'])]
         public string $job,
-        #[OA\Property(enum: ['full', 'quick', null])]
+        #[OA\Property(enum: ['full', 'quick'])]
         public ?string $check_kind,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $reasons,

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\TestCase;
+use Tests\Browser\Support\Chrome;
+use Tests\Browser\Support\Visit;
+
+/** Journeys that a person would make, at the real page in headless Chromium. */
+abstract class BrowserTestCase extends TestCase
+{
+    private ?Chrome $chrome = null;
+
+    protected function atDesk(): Visit
+    {
+        return $this->visit(new Chrome(1280, 800));
+    }
+
+    protected function inHand(): Visit
+    {
+        return $this->visit(new Chrome(390, 844, touch: true));
+    }
+
+    protected function tearDown(): void
+    {
+        if ($this->chrome !== null && ! $this->status()->isSuccess()) {
+            @mkdir($folder = dirname(__DIR__, 2).'/var/failed', 0o755, true);
+            $this->chrome->driver->takeScreenshot("{$folder}/{$this->name()}.png");
+        }
+        $this->chrome?->quit();
+        $this->chrome = null;
+    }
+
+    /** Runs functions of bin/lib/instance.sh on the instance under test. */
+    protected function instance(string ...$functions): void
+    {
+        exec(escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1', $said, $exit);
+        $this->assertSame(0, $exit, implode("\n", $said));
+    }
+
+    private function visit(Chrome $chrome): Visit
+    {
+        $this->chrome = $chrome;
+
+        return new Visit($chrome, (string) getenv('SARCINA_TEST_URL'));
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys;
+
+/** The whole path with the keyboard alone, at the desk. */
+final class KeyboardJourneyTest extends BrowserTestCase
+{
+    public function test_from_today_through_a_check_and_a_restock_to_the_history(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->see('Must not go out')->see('QH-07 Tree crew bag')->see('Haemostatic gauze: 1 of 2')->see('9 days overdue');
+
+        // The finder goes where the kit is.
+        $visit->keys('/', 'QH-07')->see('QH-07 Tree crew bag Tree yard, Saw shed');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('QH-07 Tree crew bag');
+        $visit->see('Not ready. This kit must not go out: 1 critical fault.')->see('Haemostatic gauze (lot H4471) ran out on');
+
+        $this->tabTo($visit, 'Check');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('Check QH-07 Tree crew bag')->see('0 of 26 looked at');
+        $this->tabTo($visit, 'Count of Windlass tourniquet', true);
+
+        // ? shows the keys, Enter is as recorded, a number is a count, Shift and Enter the whole pocket.
+        $visit->keys('?')->see('Keys while counting')->keys(WebDriverKeys::ESCAPE)->dontSee('Keys while counting');
+        $this->tabTo($visit, 'Count of Windlass tourniquet', true);
+        $visit->keys('1')->see('1 fewer')->see('Tourniquet: 1 of 2');
+        $visit->keys(WebDriverKeys::BACKSPACE, '2')->dontSee('Tourniquet: 1 of 2');
+        $visit->keys(WebDriverKeys::ENTER)->see('1 of 26 looked at');
+        $this->assertStringStartsWith('Count of Marker pen', $visit->focused());
+        $visit->keys(WebDriverKeys::ENTER)->see('2 of 26 looked at');
+        $visit->keys('n')->see('Outside, Gloves');
+        $this->waitForFocus($visit, 'Count of Nitrile gloves');
+
+        // A condition and a date, by their keys.
+        $visit->keys('c')->see('Condition of Nitrile gloves, large')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN);
+        $this->tabTo($visit, 'How many of', true, 6);
+        $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $visit->keys('1', WebDriverKeys::ENTER)->see('▲ damaged')->see('Gloves: 3 of 4');
+        $this->waitForFocus($visit, 'Count of Nitrile gloves');
+        $visit->keys('d');
+        $this->waitForFocus($visit, 'Date of Nitrile gloves');
+        $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $visit->keys('13/27')->see('Type it as printed')->keys(WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE);
+        $visit->keys('12 MAR 27', WebDriverKeys::ENTER)->see('good until 12 Mar 2027');
+        $this->waitForFocus($visit, 'Count of Nitrile gloves');
+        $visit->chrome->driver->executeScript('window.location.reload()');
+        $visit->seeHeading('Check QH-07 Tree crew bag')->see('good until 12 Mar 2027')->see('▲ damaged');
+
+        // The rest, pocket by pocket.
+        $this->tabTo($visit, 'Count of Nitrile gloves', true);
+        for ($pocket = 0; $pocket < 14 && ! str_contains($visit->text(), '27 of 27 looked at'); $pocket++) {
+            $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::ENTER]);
+            $this->waitForFocus($visit, 'Next pocket');
+            $visit->keys('n');
+            $visit->wait(fn (): bool => $visit->focused() !== 'Next pocket', 'The next pocket does not open.');
+        }
+        $visit->see('27 of 27 looked at');
+        $this->tabTo($visit, 'Sign and finish');
+        $visit->keys(WebDriverKeys::ENTER);
+
+        // The date that was typed is not the record's: the server asks, at the row.
+        $visit->see('Not accepted as entered');
+        $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'Outside, Gloves')]"));
+        $visit->see('is on record for this item. Read the pack again');
+        $field = $visit->find("//input[starts-with(@aria-label, 'Date of Nitrile gloves')][@value='2027-03-12' or @value='12 MAR 27']");
+        $this->assertNotNull($field);
+        $visit->click(fn () => $visit->find("//label[contains(., 'This lot is new')]//input"));
+        $visit->press('Sign and finish');
+
+        $visit->seeHeading('Full check of QH-07 Tree crew bag')->see('Signed by Tobias Renn')->see('Not ready. This kit must not go out')->see('is damaged');
+        $this->tabTo($visit, 'Restock this kit');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('Restock QH-07 Tree crew bag')->see('past its date, to be discarded');
+        while (($left = count($visit->all("//button[normalize-space()='All of this pocket done']"))) > 0 && ! str_contains($visit->text(), $this->allDone($visit))) {
+            $this->tabTo($visit, 'All of this pocket done');
+            for ($button = 0; $button < $left; $button++) {
+                $visit->keys(WebDriverKeys::ENTER);
+                $this->tabTo($visit, $button + 1 < $left ? 'All of this pocket done' : 'Record and judge again');
+            }
+        }
+        $this->tabTo($visit, 'Record and judge again');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('QH-07 Tree crew bag')->see('Ready. Everything on the list is there and lasts until the next check');
+
+        $this->tabTo($visit, 'History');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('History of QH-07 Tree crew bag')->see('Restocked by Tobias Renn')->see('Full check by Tobias Renn')->see('discarded from Deep wounds, good')->see('found damaged, recorded as good');
+    }
+
+    private function allDone(\Tests\Browser\Support\Visit $visit): string
+    {
+        $steps = count($visit->all("//input[@type='checkbox']"));
+
+        return "{$steps} of {$steps} done";
+    }
+
+    private function tabTo(\Tests\Browser\Support\Visit $visit, string $name, bool $begins = false, int $most = 90): void
+    {
+        $visit->wait(fn (): bool => str_contains($visit->text().' '.implode(' ', array_map(static fn ($one) => (string) $one->getAttribute('aria-label'), $visit->all('//input'))), $name), "{$name} is not there.");
+        for ($step = 0; $step < $most; $step++) {
+            $focused = $visit->focused();
+            if ($focused === $name || ($begins && str_starts_with($focused !== '' ? $focused : $this->label($visit), $name))) {
+                return;
+            }
+            $visit->keys(WebDriverKeys::TAB);
+        }
+        $this->fail("The Tab key does not come to \"{$name}\".");
+    }
+
+    private function label(\Tests\Browser\Support\Visit $visit): string
+    {
+        return (string) $visit->chrome->driver->executeScript('return document.activeElement.labels?.[0]?.innerText ?? ""');
+    }
+
+    private function waitForFocus(\Tests\Browser\Support\Visit $visit, string $begins): void
+    {
+        $visit->wait(fn (): bool => str_starts_with($visit->focused(), $begins), "{$begins} is not in focus, but {$visit->focused()}.");
+    }
+}

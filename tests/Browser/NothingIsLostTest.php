@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** A check in progress survives a reload, a lost connection, a stopped server and a session that ends. */
+final class NothingIsLostTest extends BrowserTestCase
+{
+    public function test_a_reload_and_a_lost_connection(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->open('/kits/QH-04/check')->seeHeading('Check QH-04 Arid house box')->press('Whole pocket as recorded');
+        $visit->see('3 of 31 looked at');
+        $visit->chrome->driver->executeScript('window.location.reload()');
+        $visit->see('3 of 31 looked at');
+        $visit->chrome->network(true);
+        $this->finishAll($visit);
+        $visit->see('Signed and kept on this device')->see('Kept on this device, and sent as soon as the server answers: check of QH-04.');
+        $visit->chrome->network(false);
+        $visit->seeHeading('Full check of QH-04 Arid house box')->see('all as recorded')->dontSee('Kept on this device');
+    }
+
+    public function test_a_server_that_stops_while_one_checks(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->open('/kits/QH-12/check')->seeHeading('Check QH-12 Utility 2 kit')->press('Whole pocket as recorded');
+        $this->instance('stop_server', 'stop_database');
+        try {
+            $this->finishAll($visit);
+            $visit->see('Signed and kept on this device');
+            // Even a reload without a server shows what was opened before, and what waits.
+            $visit->chrome->driver->executeScript('window.location.reload()');
+            $visit->see('Kept on this device, and sent as soon as the server answers: check of QH-12.');
+        } finally {
+            $this->instance('start_database', 'start_server');
+        }
+        $visit->wait(fn (): bool => str_contains($visit->text(), 'Full check of QH-12 Utility 2 kit'), 'The check is not sent.', 30);
+        $visit->press('History')->seeHeading('History of QH-12 Utility 2 kit')->see('Full check by Tobias Renn');
+    }
+
+    public function test_a_session_that_ends_while_one_types(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->open('/kits/QH-08/check')->seeHeading('Check QH-08 First climber\'s set');
+        $visit->fill('Note', 'Strap a little worn');
+        $visit->chrome->driver->manage()->deleteCookieNamed('sarcina_session');
+        $this->finishAll($visit);
+        $visit->see('The session has ended')->see('Sign in again to go on. What you typed is still on the page behind this.');
+        $visit->field('Password')->sendKeys(\Database\Seeders\DemoSeeder::PASSWORD.\Facebook\WebDriver\WebDriverKeys::ENTER);
+        $visit->seeHeading('Full check of QH-08 First climber\'s set')->see('Note: Strap a little worn');
+    }
+
+    public function test_somebody_elses_role(): void
+    {
+        $visit = $this->atDesk()->signIn('member');
+        $visit->open('/kits/QH-07')->seeHeading('QH-07 Tree crew bag');
+        $this->assertStringNotContainsString('Kit file', $visit->text());
+        $visit->open('/kits/QH-07/restock')->see('Not allowed')->see('Your role does not allow this. Ask a lead');
+    }
+
+    private function finishAll(\Tests\Browser\Support\Visit $visit): void
+    {
+        for ($pocket = 0; $pocket < 20 && ! $visit->button('Sign and finish')->isEnabled(); $pocket++) {
+            $visit->press('Whole pocket as recorded')->press('Next pocket');
+        }
+        $visit->press('Sign and finish');
+    }
+}

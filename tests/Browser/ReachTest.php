@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+
+/** axe-core finds nothing serious or critical on any screen in either theme, and no screen moves sideways. */
+final class ReachTest extends BrowserTestCase
+{
+    private const SCREENS = [
+        '/' => 'Horizon', '/kits' => 'walking order', '/kits/QH-07' => 'Stops the kit', '/kits/QH-07/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
+        '/kits/QH-07/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Packed', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
+        '/items/haemostatic-gauze?lot=H4471' => 'looked for', '/kits/new' => 'What and where', '/more' => 'Signed in as', '/no/such/page' => 'There is no such page',
+    ];
+
+    /** @return iterable<string, array{string}> */
+    public static function schemes(): iterable
+    {
+        yield 'light' => ['light'];
+        yield 'dark' => ['dark'];
+    }
+
+    #[DataProvider('schemes')]
+    public function test_every_screen(string $scheme): void
+    {
+        $visit = $this->atDesk();
+        $visit->chrome->scheme($scheme);
+        $visit->open('/')->see('Sign in');
+        $faults = $this->faults($visit, 'sign in');
+        $visit->signIn('lead');
+        foreach (self::SCREENS as $path => $shows) {
+            $visit->open($path)->see($shows);
+            $this->assertSame($scheme, $visit->chrome->driver->executeScript('return document.documentElement.dataset.scheme'));
+            array_push($faults, ...$this->faults($visit, $path));
+        }
+        $visit->open('/kits/QH-07')->press('Check')->see('Whole pocket as recorded');
+        $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'Condition of')]"));
+        $visit->see('How many of');
+        array_push($faults, ...$this->faults($visit, 'condition'));
+        $this->assertSame([], $faults);
+    }
+
+    public function test_no_screen_moves_sideways_from_320_to_1920(): void
+    {
+        $visit = $this->atDesk()->signIn('lead');
+        foreach ([320, 390, 768, 1280, 1920] as $width) {
+            $visit->chrome->driver->executeCustomCommand('/session/:sessionId/chromium/send_command_and_get_result', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+            foreach (self::SCREENS as $path => $shows) {
+                $visit->open($path)->see($shows);
+                $this->assertLessThanOrEqual($width, $visit->chrome->driver->executeScript('return document.documentElement.scrollWidth'), "{$path} at {$width}");
+            }
+        }
+    }
+
+    /** @return list<string> */
+    private function faults(\Tests\Browser\Support\Visit $visit, string $where): array
+    {
+        $driver = $visit->chrome->driver;
+        $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $found = $driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.slice(0, 3).map((node) => node.html.slice(0, 140) + " " + node.any.map((any) => any.message).join(" ")).join(" | "))))');
+
+        return array_map(static fn (string $fault): string => "{$where}: {$fault}", $found);
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** The whole path by touch, in hand. */
+final class TouchJourneyTest extends BrowserTestCase
+{
+    public function test_a_kit_is_equipped_filled_checked_and_read(): void
+    {
+        $visit = $this->inHand()->signIn('lead');
+        $visit->press('More')->press('Pack: kits by place')->seeHeading('Kits by place')->press('Equip a new kit')->seeHeading('Equip a new kit');
+        $visit->press('Make the kit and fill it')->see('Give the kit the code that will be on its label')->see('Choose a design.');
+        $visit->choose('Design', 'Bleeding-control set')->choose('Place', 'Tree yard, Saw shed')->fill('Code', 'qh-30')->fill('Name', 'Spare set for visitors');
+        $visit->choose('For', 'people with special training')->press('Make the kit and fill it');
+
+        $visit->seeHeading('Restock QH-30 Spare set for visitors')->see('0 of 6 done');
+        $visit->find("//input[starts-with(@aria-label, 'Pieces: Put in Windlass tourniquet')]")->clear();
+        $this->tickAll($visit);
+        $this->assertStringContainsString('6 of 6 done', $visit->text());
+        $visit->click(fn () => $visit->button('Record and judge again'));
+        $visit->see('Enter how many, a whole number from 1');
+        $visit->fieldThatBegins('Pieces: Put in Windlass tourniquet')->sendKeys('1');
+        $visit->press('Record and judge again')->seeHeading('QH-30 Spare set for visitors')->see('Ready. Everything on the list is there')->see('it was never checked');
+
+        $visit->press('Check')->seeHeading('Check QH-30 Spare set for visitors')->see('0 of 6 looked at');
+        $visit->press('As recorded: Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->see('1 of 6 looked at');
+        $visit->press('Whole pocket as recorded')->press('Next pocket')->see('Inside, Wounds');
+        $visit->press('Whole pocket as recorded')->press('Next pocket')->see('Inside, Hands and tools');
+        $visit->press('Whole pocket as recorded')->see('6 of 6 looked at');
+        $visit->press('Sign and finish')->seeHeading('Full check of QH-30 Spare set for visitors')->see('Signed by Maren Oduya')->see('all as recorded')->see('Ready. Everything on the list is there');
+        $visit->press('History')->seeHeading('History of QH-30 Spare set for visitors')->see('Full check by Maren Oduya')->see('Restocked by Maren Oduya')->see('put into At hand, from Potting shed cupboard');
+        $this->assertLessThanOrEqual(390, $visit->chrome->driver->executeScript('return document.documentElement.scrollWidth'));
+    }
+
+    public function test_what_is_pressed_in_hand_is_large_enough(): void
+    {
+        $visit = $this->inHand()->signIn('keeper');
+        foreach (['/', '/kits/QH-05', '/kits/QH-05/check', '/kits/QH-05/restock'] as $path) {
+            $visit->open($path)->wait(fn (): bool => ! str_contains($visit->text(), 'Reading…') && $visit->all('//h1') !== [], 'The page stays empty.');
+            $small = $visit->chrome->driver->executeScript(<<<'JS'
+                return [...document.querySelectorAll('button, input:not([type=checkbox]), [role=combobox]')]
+                    .filter((one) => one.offsetParent !== null)
+                    .map((one) => { const box = (one.closest('.MuiInputBase-root') ?? one).getBoundingClientRect(); return [one.ariaLabel ?? one.innerText, Math.round(box.width), Math.round(box.height)]; })
+                    .filter(([, width, height]) => (width < 44 || height < 44) && width > 0 && !(width >= 24 && height >= 44));
+            JS);
+            $this->assertSame([], $small, $path);
+        }
+    }
+
+    private function tickAll(\Tests\Browser\Support\Visit $visit): void
+    {
+        foreach ($visit->all("//input[@type='checkbox'][starts-with(@aria-label, 'Put in')]") as $box) {
+            $visit->click(fn () => $box);
+        }
+    }
+
+    private function lotOf(\Tests\Browser\Support\Visit $visit, string $item): string
+    {
+        $label = (string) $visit->fieldThatBegins("Count of {$item}, ")->getAttribute('aria-label');
+
+        return preg_match('/, (lot \S+|no lot), /', $label, $lot) === 1 ? $lot[1] : '';
+    }
+}

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Served;
+
+/** Processes are killed in the middle of finishing a check: it is recorded whole or not at all, and the same request sent again counts once. */
+final class FaultTest extends ServedTestCase
+{
+    public function test_php_dies_in_the_middle(): void
+    {
+        $this->diesInTheMiddle('QH-01', function (): void {
+            $master = (int) file_get_contents($this->var().'/run/fpm.pid');
+            foreach (explode("\n", trim((string) shell_exec("pgrep -P {$master}"))) as $worker) {
+                posix_kill((int) $worker, SIGKILL);
+            }
+        });
+    }
+
+    public function test_the_database_dies_in_the_middle(): void
+    {
+        $this->diesInTheMiddle('QH-02', function (): void {
+            $pid = (int) file_get_contents($this->var().'/run/db.pid');
+            posix_kill($pid, SIGKILL);
+            $this->waitFor(static fn (): bool => ! posix_kill($pid, 0), 'the database to be gone');
+            $this->instance('start_database');
+        });
+    }
+
+    public function test_two_people_finish_checks_of_one_kit_at_once(): void
+    {
+        $keeper = $this->signIn('keeper');
+        $lead = $this->signIn('lead');
+        $ids = [];
+        for ($round = 0; $round < 4; $round++) {
+            $checks = [$this->oneFewer($keeper, 'QH-16'), $this->oneFewer($lead, 'QH-16')];
+            $checks[1]['rows'][0]['quantity']--;
+            $multi = curl_multi_init();
+            $curls = [];
+            foreach ([$keeper, $lead] as $index => $client) {
+                $ids[] = $id = $this->ulid();
+                $curls[$index] = $client->request('PUT', "/api/checks/{$id}", $checks[$index]);
+                curl_multi_add_handle($multi, $curls[$index]);
+            }
+            do {
+                curl_multi_exec($multi, $running);
+                curl_multi_select($multi, 0.2);
+            } while ($running > 0);
+            foreach ($curls as $curl) {
+                $this->assertSame(200, curl_getinfo($curl, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($curl));
+            }
+        }
+        $this->assertSame(count($ids), $this->number("SELECT COUNT(*) FROM checks WHERE id IN ('".implode("','", $ids)."')"));
+        $this->assertLedgerIsWhole();
+    }
+
+    private function diesInTheMiddle(string $kit, callable $kill): void
+    {
+        $client = $this->signIn('keeper');
+        $check = $this->oneFewer($client, $kit);
+        $id = $this->ulid();
+        $before = [$this->number('SELECT COUNT(*) FROM checks'), $this->number('SELECT COUNT(*) FROM movements'), $this->number('SELECT COUNT(*) FROM check_rows')];
+        // Somebody else holds the head of the ledger, so the check stops just there: its own rows are written, its movements not yet.
+        $holder = $this->database();
+        $holder->beginTransaction();
+        $holder->query("SELECT * FROM chain_heads WHERE chain = 'movements' FOR UPDATE")?->fetchAll();
+        $curl = $client->request('PUT', "/api/checks/{$id}", $check);
+        $multi = curl_multi_init();
+        curl_multi_add_handle($multi, $curl);
+        $watch = $this->database();
+        $this->waitFor(function () use ($multi, $watch): bool {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.02);
+            // The server makes this table anew only where nobody has read it for a tenth of a second.
+            usleep(150_000);
+
+            return (int) $watch->query("SELECT COUNT(*) FROM information_schema.innodb_trx WHERE trx_state = 'LOCK WAIT'")?->fetchColumn() > 0;
+        }, 'the check to be in the middle');
+        $kill();
+        try {
+            $holder->rollBack();
+        } catch (\PDOException) {
+            // Its server is gone, and its lock with it.
+        }
+        $this->waitFor(static function () use ($multi): bool {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.02);
+
+            return $running === 0;
+        }, 'the request to end');
+        $this->assertNotSame(200, curl_getinfo($curl, CURLINFO_RESPONSE_CODE));
+        $this->assertSame($before, [$this->number('SELECT COUNT(*) FROM checks'), $this->number('SELECT COUNT(*) FROM movements'), $this->number('SELECT COUNT(*) FROM check_rows')], 'Nothing of it was recorded.');
+
+        $again = null;
+        $this->waitFor(function () use ($client, $id, $check, &$again): bool {
+            $again = $client->put("/api/checks/{$id}", $check);
+
+            return $again['status'] === 200;
+        }, 'the server to answer again');
+        $this->assertSame($again['body'], $client->put("/api/checks/{$id}", $check)['body']);
+        $this->assertSame(1, $this->number("SELECT COUNT(*) FROM checks WHERE id = '{$id}'"));
+        $this->assertSame($before[1] + 1, $this->number('SELECT COUNT(*) FROM movements'));
+        $this->assertLedgerIsWhole();
+    }
+
+    private function ulid(): string
+    {
+        return strtolower((string) new \Symfony\Component\Uid\Ulid);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Served;
+
+final class SecurityTest extends ServedTestCase
+{
+    public function test_the_page_allows_no_inline_script_and_cookies_are_out_of_reach(): void
+    {
+        $headers = strtolower((new Client($this->url()))->get('/')['headers']);
+        preg_match('/content-security-policy: (.*)/', $headers, $policy);
+        $this->assertStringContainsString("script-src 'self';", $policy[1]);
+        $this->assertStringNotContainsString('unsafe', $policy[1]);
+        $this->assertStringContainsString("frame-ancestors 'none'", $policy[1]);
+        foreach (['x-content-type-options: nosniff', 'x-frame-options: deny', 'referrer-policy: same-origin', 'permissions-policy: '] as $header) {
+            $this->assertStringContainsString($header, $headers);
+        }
+        $this->assertStringNotContainsString('x-powered-by', $headers);
+        preg_match_all('/set-cookie: (.*)/', $headers, $cookies);
+        $this->assertNotSame([], $cookies[1]);
+        foreach ($cookies[1] as $cookie) {
+            $this->assertStringContainsString('httponly', $cookie);
+            $this->assertStringContainsString('samesite=strict', $cookie);
+        }
+    }
+
+    public function test_a_request_without_the_token_changes_nothing(): void
+    {
+        $client = $this->signIn('keeper');
+        $answer = $client->post('/api/kits/QH-01/judgement', ['rows' => []], false);
+        $this->assertSame([419, 'The session has ended'], [$answer['status'], $answer['body']['title']]);
+        $this->assertSame(200, $client->post('/api/kits/QH-01/judgement', ['rows' => []])['status']);
+    }
+
+    public function test_what_was_read_is_not_kept_by_the_browser_and_errors_tell_no_secrets(): void
+    {
+        $client = $this->signIn('member');
+        $this->assertStringContainsString('no-store', strtolower($client->get('/api/today')['headers']));
+        foreach (['/.env', '/composer.json', '/storage/logs/sarcina.log'] as $path) {
+            $body = (string) file_get_contents($this->url().$path);
+            $this->assertStringNotContainsString('APP_KEY', $body);
+            $this->assertStringNotContainsString('laravel/framework', $body);
+        }
+    }
+
+    public function test_server_and_database_listen_on_loopback_only(): void
+    {
+        $listening = [];
+        foreach (['/proc/net/tcp', '/proc/net/tcp6'] as $table) {
+            foreach (array_slice(file($table) ?: [], 1) as $line) {
+                $columns = preg_split('/\s+/', trim($line)) ?: [];
+                if ($columns[3] === '0A') {
+                    [$address, $port] = explode(':', $columns[1]);
+                    $listening[hexdec($port)][] = $address;
+                }
+            }
+        }
+        foreach ([(int) parse_url($this->url(), PHP_URL_PORT), (int) file_get_contents($this->var().'/db.port')] as $port) {
+            $this->assertSame(['0100007F'], $listening[$port] ?? [], "Port {$port} must listen on 127.0.0.1 and nowhere else.");
+        }
+    }
+
+    public function test_the_first_load_is_light(): void
+    {
+        $manifest = json_decode((string) file_get_contents(dirname(__DIR__, 2).'/public/build/manifest.json'), true);
+        $load = function (string $name, array &$files) use (&$load, $manifest): void {
+            $files[$manifest[$name]['file']] = true;
+            foreach ($manifest[$name]['imports'] ?? [] as $import) {
+                $load($import, $files);
+            }
+        };
+        $files = [];
+        $load('resources/js/main.tsx', $files);
+        $bytes = array_sum(array_map(static fn (string $file): int => strlen((string) gzencode((string) file_get_contents(dirname(__DIR__, 2)."/public/build/{$file}"), 6)), array_keys($files)));
+        $this->assertLessThan(250_000, $bytes);
+        $this->assertArrayHasKey('resources/js/check/CheckPage.tsx', $manifest, 'The check is a part of its own.');
+        $this->assertArrayNotHasKey($manifest['resources/js/check/CheckPage.tsx']['file'], $files);
+    }
+}

@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Served;
+
+use Database\Seeders\DemoSeeder;
+use PHPUnit\Framework\TestCase;
+
+/** Against the served application: nginx, PHP's process manager and MariaDB as they run, with faults made on purpose. */
+abstract class ServedTestCase extends TestCase
+{
+    protected function url(): string
+    {
+        return (string) getenv('SARCINA_TEST_URL');
+    }
+
+    protected function var(): string
+    {
+        return (string) getenv('SARCINA_VAR');
+    }
+
+    protected function signIn(string $who): Client
+    {
+        $client = new Client($this->url());
+        $client->post('/api/session', ['email' => "{$who}@quillhaven.example", 'password' => DemoSeeder::PASSWORD]);
+
+        return $client;
+    }
+
+    /** A connection of the test's own, as the database's root, by its socket. */
+    protected function database(): \PDO
+    {
+        return new \PDO('mysql:unix_socket='.getenv('SARCINA_TEST_SOCKETS').'/db.sock;dbname=sarcina', (string) posix_getpwuid(posix_getuid())['name'], '', [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+    }
+
+    protected function number(string $query): int
+    {
+        return (int) $this->database()->query($query)?->fetchColumn();
+    }
+
+    /** Runs functions of bin/lib/instance.sh on the instance under test. */
+    protected function instance(string ...$functions): void
+    {
+        exec(escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1', $said, $exit);
+        $this->assertSame(0, $exit, implode("\n", $said));
+    }
+
+    protected function assertLedgerIsWhole(): void
+    {
+        // The suite's own settings name another database; the served one's must not be hidden by them.
+        exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && env -u DB_DATABASE -u APP_ENV APP_CONFIG_CACHE='.escapeshellarg($this->var().'/config.php').' php artisan ledger:verify 2>&1', $said, $exit);
+        $this->assertSame(0, $exit, implode("\n", $said));
+        $this->assertStringContainsString('The ledger is whole', implode("\n", $said));
+    }
+
+    /** @param  callable(): bool  $until */
+    protected function waitFor(callable $until, string $what): void
+    {
+        $end = microtime(true) + 20;
+        while (! $until()) {
+            if (microtime(true) > $end) {
+                $this->fail("Waited in vain for {$what}.");
+            }
+            usleep(20_000);
+        }
+    }
+
+    /**
+     * A check of a kit with one piece fewer of what it holds most of, in the first row: it writes to the ledger.
+     *
+     * @return array<string, mixed>
+     */
+    protected function oneFewer(Client $client, string $code): array
+    {
+        $kit = $client->get("/api/kits/{$code}")['body'];
+        $rows = array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition'])), $kit['contents']);
+        usort($rows, static fn (array $one, array $other): int => $other['quantity'] <=> $one['quantity']);
+        $rows[0]['quantity']--;
+
+        return ['kit' => $code, 'kind' => 'full', 'started_at' => gmdate('Y-m-d\TH:i:s\Z'), 'base' => $kit['last_movement'], 'signed' => 'Tobias Renn', 'rows' => $rows];
+    }
+}

@@ -24,7 +24,7 @@ final class AppServiceProvider extends ServiceProvider
     public function boot(): void
     {
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(6)->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()),
+            Limit::perMinute(config()->integer('auth.tries_per_minute'))->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()),
             Limit::perMinute(60)->by((string) $request->ip()),
         ]);
     }

@@ -37,7 +37,7 @@ start_test_instance() {
     trap 'stop_server; stop_database' EXIT
     start_database
     mariadb --no-defaults --socket="$sockets/db.sock" -e 'CREATE DATABASE IF NOT EXISTS sarcina_http CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci'
-    grep -q '^HASH_MEMORY=' "$var/.env" || printf 'HASH_MEMORY=1024\nHASH_TIME=1\n' >> "$var/.env"
+    grep -q '^HASH_MEMORY=' "$var/.env" || printf 'HASH_MEMORY=1024\nHASH_TIME=1\nSIGN_IN_TRIES=1000\n' >> "$var/.env"
     prepare_application
     load_demo
     start_server

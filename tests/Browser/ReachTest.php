@@ -35,7 +35,7 @@ final class ReachTest extends BrowserTestCase
             $this->assertSame($scheme, $visit->chrome->driver->executeScript('return document.documentElement.dataset.scheme'));
             array_push($faults, ...$this->faults($visit, $path));
         }
-        $visit->open('/kits/QH-07')->press('Check')->see('Whole pocket as recorded');
+        $visit->open('/kits/QH-07/check')->see('Whole pocket as recorded');
         $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'Condition of')]"));
         $visit->see('How many of');
         array_push($faults, ...$this->faults($visit, 'condition'));

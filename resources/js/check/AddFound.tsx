@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -31,15 +30,17 @@ export function AddFound({ label, preset, onAdd }: AddFoundProps) {
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', mt: 2, width: '100%' }}>
             <TextField
                 select
+                slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
                 label="Item found"
                 value={items ? code : ''}
                 onChange={(event) => setCode(event.target.value)}
                 sx={{ maxWidth: 340 }}
             >
+                <option value="">Choose one</option>
                 {(items ?? []).map((item) => (
-                    <MenuItem key={item.code} value={item.code}>
+                    <option key={item.code} value={item.code}>
                         {item.name}
-                    </MenuItem>
+                    </option>
                 ))}
             </TextField>
             <Button

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -13,6 +12,9 @@ import { ListWarning } from '../lists/ListWarning';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { count, sayScope } from '../ui/words';
+
+/** The device's own list: it serves gloves and keys alike. */
+const listed = { select: { native: true }, inputLabel: { shrink: true } } as const;
 
 const scopes: Schemas['NewKit']['scope'][] = ['anyone', 'first_aider', 'trained', 'clinician'];
 
@@ -69,35 +71,43 @@ export default function EquipPage() {
                     <Box component="form" noValidate onSubmit={submit} sx={{ display: 'grid', gap: 4, mt: 3 }}>
                         <TextField
                             select
+                            slotProps={listed}
                             {...field(
                                 'design_id',
                                 'Design',
                                 'The packing plan: its list, its pockets and where each line lives.',
                             )}
                         >
+                            <option value="">Choose one</option>
                             {designs.map((one) => (
-                                <MenuItem key={one.id} value={one.id}>
+                                <option key={one.id} value={one.id}>
                                     {one.name}, {count(one.lines, 'line')}
-                                </MenuItem>
+                                </option>
                             ))}
                         </TextField>
-                        <TextField select {...field('place_id', 'Place', 'Where everyone can see and reach it.')}>
+                        <TextField
+                            select
+                            slotProps={listed}
+                            {...field('place_id', 'Place', 'Where everyone can see and reach it.')}
+                        >
+                            <option value="">Choose one</option>
                             {places.map((place) => (
-                                <MenuItem key={place.id} value={place.id}>
+                                <option key={place.id} value={place.id}>
                                     {place.path}
-                                </MenuItem>
+                                </option>
                             ))}
                         </TextField>
                         <TextField {...field('code', 'Code', 'As it will stand on the label, such as QH-20.')} />
                         <TextField {...field('name', 'Name', 'What people call it, such as Rose walk pouch.')} />
                         <TextField
                             select
+                            slotProps={listed}
                             {...field('scope', 'For', 'What only people above this may use counts as not there.')}
                         >
                             {scopes.map((scope) => (
-                                <MenuItem key={scope} value={scope}>
+                                <option key={scope} value={scope}>
                                     {sayScope(scope)}
-                                </MenuItem>
+                                </option>
                             ))}
                         </TextField>
                         {problem && problem.status !== 422 && <Trouble error={problem} />}

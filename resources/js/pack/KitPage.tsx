@@ -36,12 +36,17 @@ export default function KitPage() {
             beside={
                 <>
                     {may('check') && (
-                        <Button component={Link} to={`/kits/${kit.code}/check`} variant="contained">
+                        <Button
+                            component={Link}
+                            to={`/kits/${kit.code}/check`}
+                            variant="contained"
+                            aria-label={`Check ${kit.code}`}
+                        >
                             {kit.due.kind === 'quick' && kit.seal.state === 'intact' ? 'Quick check' : 'Check'}
                         </Button>
                     )}
                     {may('restock') && (
-                        <Button component={Link} to={`/kits/${kit.code}/restock`}>
+                        <Button component={Link} to={`/kits/${kit.code}/restock`} aria-label={`Restock ${kit.code}`}>
                             Restock
                         </Button>
                     )}

@@ -91,6 +91,7 @@ export function Finder() {
                     onFocus={() => setOpen(true)}
                     onKeyDown={onKeyDown}
                     fullWidth
+                    sx={{ height: 44 }}
                     inputProps={{
                         role: 'combobox',
                         'aria-label': 'Find a kit, item, place or lot',

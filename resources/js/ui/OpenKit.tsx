@@ -134,7 +134,7 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
                                     key={pocket.id}
                                     ref={isHere ? here : undefined}
                                     aria-pressed={isHere}
-                                    aria-label={`${leaf.name}, ${pocket.name}: ${pocketSummary(own)}${note ? `, ${note(pocket.id)}` : ''}`}
+                                    aria-label={`${pocket.name}${note ? ` ${note(pocket.id)}` : ''}, ${leaf.name}: ${pocketSummary(own)}`}
                                     onClick={() => onSelect(pocket.id)}
                                     sx={{
                                         gridRow: `${pocket.row} / span ${pocket.row_span}`,
@@ -168,6 +168,7 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
                                         >
                                             {pocket.name}
                                         </Typography>
+                                        {/* The space keeps the words apart for who listens. */ ' '}
                                         {note && (
                                             <Typography
                                                 component="span"

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Tests\Browser\Support;
 
 use Database\Seeders\DemoSeeder;
+use Facebook\WebDriver\Exception\ElementClickInterceptedException;
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
+use PHPUnit\Framework\Assert;
 
 /** What a person does at the page, in their words. Everything waits for what should appear. */
 final class Visit
@@ -55,7 +58,7 @@ final class Visit
 
     public function seeHeading(string $text): self
     {
-        $this->find("//h1[normalize-space()='{$text}']");
+        $this->find('//h1[normalize-space()='.self::quote($text).']');
 
         return $this;
     }
@@ -102,13 +105,10 @@ final class Visit
         }, 'It cannot be pressed.');
     }
 
-    /** Chooses from a list that opens. */
+    /** Chooses from a list by what its entry begins with. */
     public function choose(string $label, string $option): self
     {
-        $quoted = self::quote($label);
-        $this->click(fn (): RemoteWebElement => $this->find("//*[@role='combobox'][contains(@aria-labelledby, //label[normalize-space()={$quoted}]/@id)]"));
-        $this->click(fn (): RemoteWebElement => $this->find("//*[@role='option'][contains(normalize-space(), ".self::quote($option).')]'));
-        $this->wait(fn (): bool => $this->all("//*[@role='listbox' and not(@id='found')]") === [], 'The list stays open.');
+        $this->click(fn (): RemoteWebElement => $this->find('//select[@id=//label[normalize-space()='.self::quote($label).']/@for]/option[starts-with(normalize-space(), '.self::quote($option).')]'));
 
         return $this;
     }
@@ -160,19 +160,19 @@ final class Visit
     /** @param  callable(): bool  $until */
     public function wait(callable $until, string $otherwise, int $seconds = self::PATIENCE_SECONDS): void
     {
+        $happened = true;
         try {
             $this->chrome->driver->wait($seconds, 40)->until(static function () use ($until): bool {
                 try {
                     return $until();
-                } catch (StaleElementReferenceException) {
-                    return false;
-                } catch (\Facebook\WebDriver\Exception\ElementClickInterceptedException|\Facebook\WebDriver\Exception\ElementNotInteractableException) {
+                } catch (StaleElementReferenceException|ElementClickInterceptedException|ElementNotInteractableException) {
                     return false;
                 }
             });
         } catch (TimeoutException) {
-            \PHPUnit\Framework\Assert::fail($otherwise.' The page at '.$this->path().' says: '.mb_substr($this->textOrNothing(), 0, 3000));
+            $happened = false;
         }
+        Assert::assertTrue($happened, $happened ? '' : $otherwise.' The page at '.$this->path().' says: '.mb_substr($this->textOrNothing(), 0, 3000));
     }
 
     public function path(): string

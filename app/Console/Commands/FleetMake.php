@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Judging\KitStates;
+use App\Ledger\Entry;
+use App\Ledger\Ledger;
+use App\Ledger\Spot;
+use App\Models\Kit;
+use App\Models\Organisation;
+use App\Models\Place;
+use App\Models\User;
+use Illuminate\Console\Command;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+
+/** Copies the demo kits with their contents until there are so many, for measuring; never on an instance that serves people. */
+final class FleetMake extends Command
+{
+    protected $signature = 'fleet:make {kits}';
+
+    protected $description = 'Makes a fleet of kits for bin/sarcina bench, in its own database';
+
+    public function handle(Ledger $ledger, KitStates $states): int
+    {
+        if (config('app.env') === 'production') {
+            $this->error('This is for measuring only, in an instance of its own: use bin/sarcina bench --fleet.');
+
+            return self::FAILURE;
+        }
+        $today = Organisation::current()->today();
+        $by = User::query()->where('role', 'lead')->firstOrFail();
+        $models = Kit::query()->with('holdings')->orderBy('code')->get()->all();
+        $wanted = (int) $this->argument('kits');
+        $order = (int) Place::query()->max('walk_order');
+        for ($made = count($models), $place = null; $made < $wanted; $made++) {
+            $model = $models[$made % count($models)];
+            if ($made % 6 === 0 || $place === null) {
+                $place = Place::query()->create(['kind' => 'spot', 'name' => "Spot {$made}", 'path' => "Fleet, spot {$made}", 'walk_order' => $order += 10]);
+            }
+            DB::transaction(function () use ($model, $made, $place, $ledger, $states, $by, $today): void {
+                $kit = new Kit([
+                    'code' => sprintf('FL-%05d', $made), 'name' => "{$model->name} {$made}", 'design_id' => $model->design_id, 'place_id' => $place->id, 'scope' => $model->scope,
+                    'seal' => $model->seal, 'seal_number' => $model->seal_number, 'used_on' => $model->used_on,
+                    'last_full_on' => $model->last_full_on === null ? null : Carbon::parse($model->last_full_on)->subDays($made % 5)->toDateString(), 'last_movement' => 0,
+                ]);
+                $kit->save();
+                $entries = [];
+                foreach ($model->holdings as $holding) {
+                    $entries[] = new Entry($holding->lot_id, $holding->quantity, null, Spot::pocket($kit->id, (string) $holding->pocket_id, $holding->condition), 'received');
+                }
+                $ledger->record($entries, $by, now(), null, Str::lower((string) Str::ulid()));
+                $states->renew($kit, $today);
+            });
+        }
+        $this->info(Kit::query()->count().' kits.');
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+/* The pictures in docs/screenshots: at the desk at 1280x800, in hand at 390x844. */
+
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Tests\Browser\Support\Chrome;
+use Tests\Browser\Support\Visit;
+
+require __DIR__.'/../vendor/autoload.php';
+
+$views = [
+    ['desk', 'light', 'keeper', [
+        ['today', '/', 'Horizon'], ['kits', '/kits', 'walking order'], ['kit', '/kits/QH-07', 'Stops the kit'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
+        ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Packed'], ['item', '/items/haemostatic-gauze', 'in store'], ['lists', '/lists', 'unconfirmed'],
+    ]],
+    ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'put right']]],
+    ['desk', 'light', 'lead', [['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed']]],
+    ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Must not go out'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
+    ['desk', 'light', null, [['sign-in', '/', 'Sign in']]],
+];
+$folder = __DIR__.'/../docs/screenshots';
+foreach ($views as [$posture, $scheme, $who, $shots]) {
+    $chrome = $posture === 'desk' ? new Chrome(1280, 800) : new Chrome(390, 844, touch: true);
+    try {
+        $chrome->scheme($scheme);
+        $visit = new Visit($chrome, $argv[1]);
+        if ($who !== null) {
+            $visit->signIn($who);
+        }
+        foreach ($shots as [$name, $path, $shows]) {
+            if (str_starts_with($path, 'check of ')) {
+                $kit = substr($path, strlen('check of '));
+                $visit->open("/kits/{$kit}/history")->see('Full check');
+                $visit->click(static fn (): RemoteWebElement => $visit->find("//a[normalize-space()='Full check']"));
+            } else {
+                $visit->open($path);
+            }
+            $visit->see($shows);
+            if ($name === 'equip') {
+                $visit->choose('Design', 'Tree crew bag')->see('Kits of this design: QH-07');
+            }
+            $chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
+            $chrome->driver->takeScreenshot("{$folder}/{$name}.png");
+            echo "docs/screenshots/{$name}.png\n";
+        }
+    } finally {
+        $chrome->quit();
+    }
+}

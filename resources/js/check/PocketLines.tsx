@@ -85,7 +85,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                     )}
                     {empty.includes(line.code) && <NoneRecorded line={line} draft={draft} change={change} />}
                     <AddFound
-                        label={`Something else found for ${line.need}`}
+                        label={`Add what else is here: ${line.need}`}
                         preset={line.item}
                         onAdd={(item) =>
                             change((now) =>
@@ -126,7 +126,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                     Next pocket
                 </Button>
                 <AddFound
-                    label="Something found that belongs to no line"
+                    label="Add what belongs to no line"
                     preset={null}
                     onAdd={(item) =>
                         change((now) =>

@@ -8,6 +8,7 @@ import { questions } from '../api/queries';
 import { VerdictSheet } from '../pack/VerdictSheet';
 import { useSession } from '../session/useSession';
 import { Page, Sheet, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
 import { VerdictMark } from '../ui/VerdictMark';
 import { count, sayDay, sayInstant } from '../ui/words';
 
@@ -106,22 +107,7 @@ function Counted({ check }: { check: Schemas['CheckResource'] }) {
                     >
                         Rows
                     </Box>
-                    <Box
-                        component="table"
-                        sx={{
-                            width: '100%',
-                            borderCollapse: 'collapse',
-                            fontSize: 14,
-                            '& td, & th': {
-                                textAlign: 'left',
-                                verticalAlign: 'top',
-                                p: '4px 10px 4px 0',
-                                borderTop: 1,
-                                borderColor: 'divider',
-                            },
-                            '& .n': { textAlign: 'right', whiteSpace: 'nowrap' },
-                        }}
-                    >
+                    <Table>
                         <thead>
                             <tr>
                                 <th scope="col">Item</th>
@@ -150,7 +136,7 @@ function Counted({ check }: { check: Schemas['CheckResource'] }) {
                                 </tr>
                             ))}
                         </tbody>
-                    </Box>
+                    </Table>
                 </Box>
             )}
         </>

@@ -5,6 +5,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
 import { sayGoodUntil, sayScope } from '../ui/words';
 
 /** One item: what it is for, what it needs beside it, where it is and where it is missing. */
@@ -102,22 +103,7 @@ function About({ item }: { item: Schemas['ItemResource'] }) {
 
 function Carried({ rows, dated, lot }: { rows: Schemas['CarriedResource'][]; dated: boolean; lot: string | null }) {
     return (
-        <Box
-            component="table"
-            sx={{
-                width: '100%',
-                borderCollapse: 'collapse',
-                fontSize: 14,
-                '& td, & th': {
-                    textAlign: 'left',
-                    verticalAlign: 'top',
-                    p: '6px 12px 6px 0',
-                    borderTop: 1,
-                    borderColor: 'divider',
-                },
-                '& .n': { textAlign: 'right' },
-            }}
-        >
+        <Table>
             <thead>
                 <tr>
                     <th scope="col">Where</th>
@@ -161,6 +147,6 @@ function Carried({ rows, dated, lot }: { rows: Schemas['CarriedResource'][]; dat
                     </Box>
                 ))}
             </tbody>
-        </Box>
+        </Table>
     );
 }

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { questions } from '../api/queries';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
 
 /** The catalogue, with what each thing is for and how many there are. */
 export default function ItemsPage() {
@@ -30,23 +31,7 @@ export default function ItemsPage() {
         >
             <Sheet title={`${shown.length} of ${items.length} items`}>
                 {shown.length === 0 && <Empty>No item matches. Show only part of a name, a class or a purpose.</Empty>}
-                <Box
-                    component="table"
-                    sx={{
-                        width: '100%',
-                        borderCollapse: 'collapse',
-                        fontSize: 14,
-                        '& td, & th': {
-                            textAlign: 'left',
-                            verticalAlign: 'top',
-                            p: '6px 12px 6px 0',
-                            borderTop: 1,
-                            borderColor: 'divider',
-                        },
-                        '& .n': { textAlign: 'right', whiteSpace: 'nowrap' },
-                        '& .wide': { display: { xs: 'none', md: 'table-cell' } },
-                    }}
-                >
+                <Table>
                     <thead>
                         <tr>
                             <th scope="col">Item</th>
@@ -81,7 +66,7 @@ export default function ItemsPage() {
                             </tr>
                         ))}
                     </tbody>
-                </Box>
+                </Table>
             </Sheet>
         </Page>
     );

@@ -7,6 +7,7 @@ import { Link, useLocation } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Page, Sheet, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
 import { count, sayDay } from '../ui/words';
 
 /** The lists that kits are held to: starter lists, unconfirmed, with their basis, and house lists. */
@@ -68,21 +69,7 @@ function ListSheet({ list }: { list: Schemas['ListResource'] }) {
                 >
                     {count(list.lines.length, 'line')}
                 </Box>
-                <Box
-                    component="table"
-                    sx={{
-                        width: '100%',
-                        borderCollapse: 'collapse',
-                        fontSize: 14,
-                        '& td, & th': {
-                            textAlign: 'left',
-                            verticalAlign: 'top',
-                            p: '6px 12px 6px 0',
-                            borderTop: 1,
-                            borderColor: 'divider',
-                        },
-                    }}
-                >
+                <Table>
                     <thead>
                         <tr>
                             <th scope="col">Need</th>
@@ -103,7 +90,7 @@ function ListSheet({ list }: { list: Schemas['ListResource'] }) {
                             </tr>
                         ))}
                     </tbody>
-                </Box>
+                </Table>
             </Box>
         </Sheet>
     );

@@ -7,6 +7,7 @@ import { questions } from '../api/queries';
 import { KitLine } from '../pack/PlacesPage';
 import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
 import { count, sayGoodUntil } from '../ui/words';
 
 /** Kits that want something, and what the store has. */
@@ -60,22 +61,7 @@ function StoreSheet({ store }: { store: Schemas['StoreResource'] }) {
     const items = [...new Map(store.rows.map((row) => [row.item, row.name])).entries()];
     return (
         <Sheet title={`${store.name}: ${count(items.length, 'item')}`}>
-            <Box
-                component="table"
-                sx={{
-                    width: '100%',
-                    borderCollapse: 'collapse',
-                    fontSize: 14,
-                    '& td, & th': {
-                        textAlign: 'left',
-                        verticalAlign: 'top',
-                        p: '5px 12px 5px 0',
-                        borderTop: 1,
-                        borderColor: 'divider',
-                    },
-                    '& .n': { textAlign: 'right' },
-                }}
-            >
+            <Table>
                 <thead>
                     <tr>
                         <th scope="col">Item</th>
@@ -109,7 +95,7 @@ function StoreSheet({ store }: { store: Schemas['StoreResource'] }) {
                         );
                     })}
                 </tbody>
-            </Box>
+            </Table>
         </Sheet>
     );
 }

@@ -51,6 +51,8 @@ final class KitStates
         $reasons = $this->words->reasons($judged);
         DB::table('kit_states')->upsert([[
             'kit_id' => $kit->id,
+            'code' => $kit->code,
+            'walk_order' => $kit->place->walk_order,
             'verdict' => $judged->judgement->verdict->value,
             'mass_g' => $judged->judgement->mass,
             'next_check' => (string) $judged->judgement->assignment->policy->nextCheck,

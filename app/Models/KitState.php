@@ -10,6 +10,8 @@ use Illuminate\Database\Eloquent\Model;
  * What the core last said of a kit, and through which day that holds.
  *
  * @property string $kit_id
+ * @property string $code
+ * @property int $walk_order
  * @property string $verdict
  * @property int $mass_g
  * @property string $next_check

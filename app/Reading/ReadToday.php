@@ -28,6 +28,9 @@ final class ReadToday
 
     private const MONTHS = 13;
 
+    /** The horizon goes along with the page of the worklist: the places of its first rows. */
+    private const HORIZON_PLACES = 14;
+
     private const BANDS = ['stop', 'now', 'soon', 'later'];
 
     public function __construct(private readonly KitStates $states)
@@ -39,7 +42,7 @@ final class ReadToday
         $this->states->renewStale($today);
         $soon = CarbonImmutable::parse($today)->addDays(self::SOON_DAYS)->toDateString();
         [$counts, $overdue, $inAll] = $this->count($today, $soon);
-        $rows = $this->work($today, $soon)->offset(($page - 1) * self::PAGE)->limit(self::PAGE)->get();
+        $rows = $this->work($today, $soon, ($page - 1) * self::PAGE);
         $reasons = DB::table('kit_reasons')->whereIn('kit_id', $rows->pluck('kit_id')->all())->orderBy('position')->get(['kit_id', 'text'])->groupBy('kit_id');
         $from = CarbonImmutable::parse($today)->startOfMonth();
         $until = $from->addMonths(self::MONTHS)->subDay();
@@ -70,16 +73,24 @@ final class ReadToday
         return [$counts, $overdue, $inAll];
     }
 
-    /** Not ready: it must not go out. Limited, or a check that is due: now. Due within the fortnight: soon. Else something to mend: later. */
-    private function work(string $today, string $soon): Builder
+    /**
+     * Not ready: it must not go out. Limited, or a check that is due: now. Due within the fortnight: soon. Else something to mend: later.
+     *
+     * @return Collection<int, stdClass>
+     */
+    private function work(string $today, string $soon, int $offset): Collection
     {
-        return DB::table('kit_states')
-            ->join('kits', 'kits.id', '=', 'kit_states.kit_id')
-            ->join('places', 'places.id', '=', 'kits.place_id')
+        $page = DB::table('kit_states')
             ->where(fn (Builder $query) => $query->where('wants_restock', true)->orWhere('due_on', '<=', $soon))
-            ->selectRaw("CASE WHEN verdict = 'not_ready' THEN 0 WHEN verdict = 'limited' OR due_on <= ? THEN 1 WHEN due_on <= ? THEN 2 ELSE 3 END AS band", [$today, $soon])
-            ->addSelect('kit_states.*', 'kits.code', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path')
-            ->orderBy('band')->orderBy('places.walk_order')->orderBy('kits.code');
+            ->selectRaw("kit_id, CASE WHEN verdict = 'not_ready' THEN 0 WHEN verdict = 'limited' OR due_on <= ? THEN 1 WHEN due_on <= ? THEN 2 ELSE 3 END AS band", [$today, $soon])
+            ->orderBy('band')->orderBy('walk_order')->orderBy('code')->offset($offset)->limit(self::PAGE);
+
+        return DB::query()->fromSub($page, 'work')
+            ->join('kit_states', 'kit_states.kit_id', '=', 'work.kit_id')
+            ->join('kits', 'kits.id', '=', 'work.kit_id')
+            ->join('places', 'places.id', '=', 'kits.place_id')
+            ->orderBy('band')->orderBy('kit_states.walk_order')->orderBy('kit_states.code')
+            ->get(['work.band', 'kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path']);
     }
 
     /** @param  Collection<array-key, Collection<int, stdClass>>  $reasons */
@@ -125,20 +136,18 @@ final class ReadToday
      */
     private function horizon(Collection $rows, string $today, string $until): array
     {
-        $places = DB::table('places')->whereIn('id', $rows->pluck('place_id')->unique()->values()->all())->orderBy('walk_order')->get(['id', 'name', 'path']);
+        $ids = $rows->pluck('place_id')->unique()->take(self::HORIZON_PLACES)->values()->all();
+        $places = DB::table('places')->whereIn('id', $ids)->orderBy('walk_order')->get(['id', 'name', 'path']);
         $marks = DB::table('kit_dates')->join('kits', 'kits.id', '=', 'kit_dates.kit_id')
-            ->whereIn('kit_dates.place_id', $places->pluck('id')->all())->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
-            ->orderBy('day')->get(['kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kit_dates.text', 'kits.code']);
-        $byPlace = [];
-        foreach ($marks as $mark) {
-            $byPlace[$mark->place_id]["{$mark->day} {$mark->kind} {$mark->code}"][] = $mark;
-        }
+            ->whereIn('kit_dates.place_id', $ids)
+            ->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
+            ->groupBy('kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kits.code')->orderBy('day')
+            ->selectRaw("kit_dates.place_id, kit_dates.day, kit_dates.kind, kits.code, GROUP_CONCAT(kit_dates.text SEPARATOR '\\n') AS texts")->get()->groupBy('place_id');
 
         return array_values($places->map(static fn (stdClass $place): HorizonResource => new HorizonResource(
             new PlaceRef($place->id, $place->name, $place->path),
-            array_values(array_map(static fn (array $marks): MarkResource => new MarkResource(
-                $marks[0]->day, $marks[0]->kind, $marks[0]->code, array_map(static fn (stdClass $mark): string => $mark->text, $marks),
-            ), $byPlace[$place->id] ?? [])),
+            array_values(($marks->get($place->id) ?? collect())->map(static fn (stdClass $mark): MarkResource => new MarkResource($mark->day, $mark->kind, $mark->code, explode('
+', $mark->texts)))->all()),
         ))->all());
     }
 }

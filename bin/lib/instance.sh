@@ -2,6 +2,8 @@
 
 use_instance() {
     instance=$1
+    # Far apart, so that instances that start at once do not reach for one port.
+    case "$instance" in main) db_from=33600 ;; test) db_from=33700 ;; bench) db_from=33800 ;; *) db_from=33900 ;; esac
     var="$here/var/$instance"
     port=$2
     [ -f "$var/port" ] && port=$(cat "$var/port")
@@ -40,9 +42,9 @@ start_database() {
             --auth-root-authentication-method=socket --auth-root-socket-user="$(id -un)" > "$var/install-db.log" 2>&1 \
             || { tail -20 "$var/install-db.log" >&2; exit 1; }
     fi
-    [ -f "$var/db.port" ] || free_port 33600 > "$var/db.port"
+    [ -f "$var/db.port" ] || free_port "$db_from" > "$var/db.port"
     if ! alive "$var/run/db.pid" && (exec 3<>"/dev/tcp/127.0.0.1/$(cat "$var/db.port")") 2>/dev/null; then
-        free_port 33600 > "$var/db.port"
+        free_port "$db_from" > "$var/db.port"
     fi
     if ! alive "$var/run/db.pid"; then
         setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$var/db" --socket="$sockets/db.sock" --pid-file="$var/run/db.pid" \
@@ -205,7 +207,7 @@ http {
 CONF
     local as_root_flag=
     [ "$(id -u)" -ne 0 ] || as_root_flag=-R
-    setsid php-fpm8.2 $as_root_flag --fpm-config "$var/fpm.conf" < /dev/null > "$var/fpm-start.log" 2>&1 || { cat "$var/fpm-start.log" >&2; exit 1; }
+    setsid php-fpm8.2 $as_root_flag -d opcache.jit=tracing -d opcache.jit_buffer_size=64M --fpm-config "$var/fpm.conf" < /dev/null > "$var/fpm-start.log" 2>&1 || { cat "$var/fpm-start.log" >&2; exit 1; }
     setsid nginx -c "$var/nginx.conf" -e "$var/nginx.log" < /dev/null || exit 1
     local tries=0
     until curl -fsS -o /dev/null "$url/up" 2>"$var/run/up"; do

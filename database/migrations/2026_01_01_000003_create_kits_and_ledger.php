@@ -153,6 +153,9 @@ return new class extends Migration
         // What the core said of each kit, and through which day that holds. Made anew by kits:judge.
         Schema::create('kit_states', function (Blueprint $table): void {
             $table->foreignUlid('kit_id')->primary()->constrained();
+            // The kit's own, kept here too so that the worklist is sorted without a join.
+            $table->string('code', 20);
+            $table->unsignedInteger('walk_order');
             $table->enum('verdict', ['ready', 'ready_with_actions', 'limited', 'not_ready']);
             $table->unsignedInteger('mass_g');
             $table->date('next_check');

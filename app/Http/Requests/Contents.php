@@ -25,12 +25,6 @@ final class Contents extends FormRequest
         return $this->rowRules();
     }
 
-    /** @return array<string, string> */
-    public function messages(): array
-    {
-        return $this->rowMessages();
-    }
-
     /** @return list<ContentRow> */
     public function contentRows(Kit $kit): array
     {

@@ -7,9 +7,7 @@ namespace App\Http\Requests;
 use App\Actions\CountedRow;
 use App\Models\Kit;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
-use Sarcina\Core\Kit\Condition;
 
 /** Rows as somebody counts them, in a check that runs or is finished. */
 trait CountedRows
@@ -17,28 +15,7 @@ trait CountedRows
     /** @return array<string, list<mixed>> */
     private function rowRules(): array
     {
-        return [
-            'rows' => ['present', 'array', 'max:1000'],
-            'rows.*.pocket_id' => ['required', 'string', 'max:26'],
-            'rows.*.item' => ['required', 'string', 'max:60'],
-            'rows.*.lot' => ['present', 'nullable', 'string', 'max:60'],
-            'rows.*.expires' => ['bail', 'present', 'nullable', 'string', new PrintedOnPack],
-            'rows.*.quantity' => ['required', 'integer:strict', 'min:0', 'max:100000'],
-            'rows.*.condition' => ['required', Rule::enum(Condition::class)],
-            'rows.*.new_lot' => ['boolean'],
-        ];
-    }
-
-    /** @return array<string, string> */
-    private function rowMessages(): array
-    {
-        return [
-            'rows.*.quantity.integer' => 'A count is a whole number.',
-            'rows.*.quantity.min' => 'A count is 0 or more.',
-            'rows.*.quantity.max' => 'A count is 100000 at the most. Count again.',
-            'rows.*.condition' => 'The condition is good, opened, damaged, soiled or failed.',
-            'rows.*.lot.max' => 'A lot\'s number has 60 characters at the most.',
-        ];
+        return ['rows' => ['present', 'array', 'max:1000', new SoundRows]];
     }
 
     /** @return list<CountedRow> */

@@ -54,7 +54,6 @@ final class FinishedCheck extends FormRequest
             'signed.required' => 'Type your name to sign the check.',
             'note.max' => 'A note has 500 characters at the most.',
             'started_at.before_or_equal' => 'This check begins in the future; set this device\'s clock.',
-            ...$this->rowMessages(),
         ];
     }
 

@@ -7,7 +7,6 @@ namespace App\Judging;
 use App\Models\Kit;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Due\Because;
 
 /** Keeps what the core said of each kit, so that Today reads it, and judges again what no longer holds. */
@@ -99,20 +98,23 @@ final class KitStates
     /** @return list<array<string, string>> */
     private function dates(Kit $kit, Judged $judged): array
     {
-        $dates = [];
+        $texts = [];
         if ($judged->due->day !== null) {
-            $dates[] = ['kit_id' => $kit->id, 'place_id' => $kit->place_id, 'day' => (string) $judged->due->day, 'kind' => 'check', 'text' => $this->words->due($judged->due)];
+            $texts[(string) $judged->due->day]['check'][] = $this->words->due($judged->due);
         }
         foreach ($judged->judgement->assignment->contents as $index => $row) {
             if ($row->expires !== null && $judged->judgement->assignment->isEffective($index)) {
-                $key = $row->item->code.' '.$row->expires->text;
-                $dates[$key] ??= [
-                    'kit_id' => $kit->id, 'place_id' => $kit->place_id, 'day' => (string) PrintedDate::of($row->expires->text)->lastGoodDay, 'kind' => 'expiry',
-                    'text' => $this->words->itemName($row->item->code).' runs out',
-                ];
+                $text = $this->words->itemName($row->item->code).' runs out';
+                $texts[(string) $row->expires->lastGoodDay]['expiry'][$text] = $text;
+            }
+        }
+        $dates = [];
+        foreach ($texts as $day => $kinds) {
+            foreach ($kinds as $kind => $lines) {
+                $dates[] = ['kit_id' => $kit->id, 'place_id' => $kit->place_id, 'day' => $day, 'kind' => $kind, 'texts' => implode("\n", $lines)];
             }
         }
 
-        return array_values($dates);
+        return $dates;
     }
 }

@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $place_id
  * @property string $day
  * @property string $kind
- * @property string $text
+ * @property string $texts
  * @property Kit $kit
  */
 final class KitDate extends Model

@@ -29,7 +29,7 @@ final class ReadToday
     private const MONTHS = 13;
 
     /** The horizon goes along with the page of the worklist: the places of its first rows. */
-    private const HORIZON_PLACES = 14;
+    private const HORIZON_PLACES = 12;
 
     private const BANDS = ['stop', 'now', 'soon', 'later'];
 
@@ -141,8 +141,7 @@ final class ReadToday
         $marks = DB::table('kit_dates')->join('kits', 'kits.id', '=', 'kit_dates.kit_id')
             ->whereIn('kit_dates.place_id', $ids)
             ->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
-            ->groupBy('kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kits.code')->orderBy('day')
-            ->selectRaw("kit_dates.place_id, kit_dates.day, kit_dates.kind, kits.code, GROUP_CONCAT(kit_dates.text SEPARATOR '\\n') AS texts")->get()->groupBy('place_id');
+            ->orderBy('day')->get(['kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kit_dates.texts', 'kits.code'])->groupBy('place_id');
 
         return array_values($places->map(static fn (stdClass $place): HorizonResource => new HorizonResource(
             new PlaceRef($place->id, $place->name, $place->path),

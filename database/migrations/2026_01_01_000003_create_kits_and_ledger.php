@@ -166,7 +166,8 @@ return new class extends Migration
             $table->boolean('wants_restock');
             $table->date('judged_for');
             $table->date('holds_through')->nullable()->index();
-            $table->index(['verdict', 'kit_id']);
+            // Holds all that Today's counts look at.
+            $table->index(['verdict', 'due_on', 'grace_days', 'wants_restock'], 'kit_states_counts');
             $table->index(['due_on', 'kit_id']);
         });
 
@@ -186,7 +187,8 @@ return new class extends Migration
             $table->foreignUlid('place_id')->constrained();
             $table->date('day');
             $table->enum('kind', ['expiry', 'check']);
-            $table->string('text', 200);
+            // All that happens on that day, one a line.
+            $table->text('texts');
             $table->index(['place_id', 'day']);
         });
 

@@ -2,8 +2,8 @@
 
 use_instance() {
     instance=$1
-    # Far apart, so that instances that start at once do not reach for one port.
-    case "$instance" in main) db_from=33600 ;; test) db_from=33700 ;; bench) db_from=33800 ;; *) db_from=33900 ;; esac
+    # Far apart, so that instances that start at once do not reach for one port; below the ports that outgoing connections take.
+    case "$instance" in main) db_from=13600 ;; test) db_from=13700 ;; bench) db_from=13800 ;; *) db_from=13900 ;; esac
     var="$here/var/$instance"
     port=$2
     [ -f "$var/port" ] && port=$(cat "$var/port")

@@ -10,9 +10,9 @@ use PHPUnit\Framework\Attributes\DataProvider;
 final class ReachTest extends BrowserTestCase
 {
     private const SCREENS = [
-        '/' => 'Horizon', '/kits' => 'walking order', '/kits/QH-07' => 'Stops the kit', '/kits/QH-07/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
-        '/kits/QH-07/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Packed', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
-        '/items/haemostatic-gauze?lot=H4471' => 'looked for', '/kits/new' => 'What and where', '/more' => 'Signed in as', '/no/such/page' => 'There is no such page',
+        '/' => 'Horizon', '/kits' => 'walking order', '/kits/QH-11' => 'put right', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
+        '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Packed', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
+        '/items/burn-dressing-20?lot=B2093' => 'looked for', '/kits/new' => 'What and where', '/more' => 'Signed in as', '/no/such/page' => 'There is no such page',
     ];
 
     /** @return iterable<string, array{string}> */
@@ -35,7 +35,7 @@ final class ReachTest extends BrowserTestCase
             $this->assertSame($scheme, $visit->chrome->driver->executeScript('return document.documentElement.dataset.scheme'));
             array_push($faults, ...$this->faults($visit, $path));
         }
-        $visit->open('/kits/QH-07/check')->see('Whole pocket as recorded');
+        $visit->open('/kits/QH-11/check')->see('Whole pocket as recorded');
         $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'Condition of')]"));
         $visit->see('How many of');
         array_push($faults, ...$this->faults($visit, 'condition'));

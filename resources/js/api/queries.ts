@@ -1,4 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
+import { keepToday } from '../ui/words';
 import { api, ask, keepToken } from './client';
 
 /** Every question that the page asks the server, each with its key. */
@@ -9,6 +10,7 @@ export const questions = {
             queryFn: async () => {
                 const session = await ask(api.GET('/session'));
                 keepToken(session.csrf);
+                keepToday(session.today);
                 return session;
             },
             staleTime: Infinity,

@@ -1,6 +1,6 @@
 import TextField from '@mui/material/TextField';
 import { useState, type Ref } from 'react';
-import { readPrinted, sayDay } from '../ui/words';
+import { readPrinted, sayGoodUntil } from '../ui/words';
 
 interface DateFieldProps {
     inputRef: Ref<HTMLInputElement>;
@@ -16,7 +16,7 @@ export function sayPrinted(expires: string): string {
     const [year = '', month = '1'] = expires.split('-');
     // A month is good through its last day.
     const last = new Date(Date.UTC(Number(year), Number(month), 0)).toISOString().slice(0, 10);
-    return `good until ${sayDay(expires.length === 7 ? last : expires)}`;
+    return sayGoodUntil(expires.length === 7 ? last : expires, true);
 }
 
 /** A date typed as it is printed on the pack. What it was read as stands below it. */

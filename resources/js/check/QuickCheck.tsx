@@ -5,6 +5,7 @@ import type { Schemas } from '../api/client';
 import { Page, Sheet } from '../ui/Page';
 import type { Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
+import { ThrowAway } from './ThrowAway';
 
 interface QuickCheckProps {
     kit: Schemas['KitResource'];
@@ -21,7 +22,7 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
         <Page
             title={`Quick check of ${kit.code} ${kit.name}`}
             above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
-            beside={<Button onClick={onLeave}>Throw this check away</Button>}
+            beside={<ThrowAway onThrow={onLeave} />}
         >
             <Sheet title="Seal and outside">
                 <Typography sx={{ mb: 4, maxWidth: 640 }}>

@@ -10,6 +10,7 @@ import { FinishSheet } from './FinishSheet';
 import { KeysDialog } from './KeysDialog';
 import { PocketLines } from './PocketLines';
 import { RunningVerdict } from './RunningVerdict';
+import { ThrowAway } from './ThrowAway';
 import { useRunningVerdict } from './useRunningVerdict';
 
 interface WalkProps {
@@ -91,7 +92,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                         <Button onClick={() => setShowsKeys(true)} sx={{ display: { xs: 'none', md: 'inline-flex' } }}>
                             Keys
                         </Button>
-                        <Button onClick={onLeave}>Throw this check away</Button>
+                        <ThrowAway onThrow={onLeave} />
                     </>
                 }
             >

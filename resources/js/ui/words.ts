@@ -34,7 +34,9 @@ export function sayInstant(instant: string, timeZone: string): string {
         hour: '2-digit',
         minute: '2-digit',
         timeZone,
-    }).format(new Date(instant.replace(' ', 'T')));
+    })
+        .format(new Date(instant.replace(' ', 'T')))
+        .replace('Sept', 'Sep');
 }
 
 export function count(number: number, thing: string): string {
@@ -52,11 +54,18 @@ export function sayScope(scope: string): string {
     return scopes[scope] ?? scope;
 }
 
+let today = '';
+
+/** What day it is where the kits are, as the server said. */
+export function keepToday(day: string): void {
+    today = day;
+}
+
 export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
     if (goodUntil === null) {
         return dated ? 'no date on record' : 'undated';
     }
-    return `good until ${sayDay(goodUntil)}`;
+    return goodUntil < today ? `ran out ${sayDay(goodUntil)}` : `good until ${sayDay(goodUntil)}`;
 }
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];

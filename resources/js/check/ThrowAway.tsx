@@ -1,0 +1,17 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
+
+/** Throws what was counted away, after it was asked for twice. */
+export function ThrowAway({ onThrow }: { onThrow: () => void }) {
+    const [isAsked, setAsked] = useState(false);
+    return isAsked ? (
+        <>
+            <Button onClick={onThrow} color="error" autoFocus>
+                Yes, forget what was counted
+            </Button>
+            <Button onClick={() => setAsked(false)}>Keep it</Button>
+        </>
+    ) : (
+        <Button onClick={() => setAsked(true)}>Throw this check away</Button>
+    );
+}

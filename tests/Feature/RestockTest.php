@@ -90,6 +90,8 @@ final class RestockTest extends TestCase
         $this->putJson($address, ['out' => [], 'in' => []] + $body)->assertUnprocessable()->assertJsonValidationErrors('in');
         $this->putJson($address, ['in' => [['quantity' => 0] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.quantity');
         $this->putJson($address, ['in' => [['lot_id' => 'none'] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.lot_id');
+        $elsewhere = $this->readKit('QH-13')['leaves'][0]['pockets'][0]['id'];
+        $this->putJson($address, ['in' => [['pocket_id' => $elsewhere] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.pocket_id');
         $this->putJson($address, ['whence' => 1] + $body)->assertUnprocessable()->assertJsonValidationErrors('whence');
     }
 

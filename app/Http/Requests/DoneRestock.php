@@ -7,6 +7,7 @@ namespace App\Http\Requests;
 use App\Actions\RestockReport;
 use App\Models\Kit;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -76,6 +77,15 @@ final class DoneRestock extends FormRequest
         $valid = $this->validated();
         if ($valid['out'] === [] && $valid['in'] === []) {
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
+        }
+
+        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $kit->design_id)->pluck('pockets.id')->flip();
+        foreach (['out', 'in'] as $way) {
+            foreach ($valid[$way] as $index => $row) {
+                if (! $pockets->has($row['pocket_id'])) {
+                    throw ValidationException::withMessages(["{$way}.{$index}.pocket_id" => "Kit {$kit->code} has no such pocket; its design may have changed. Open the list again."]);
+                }
+            }
         }
 
         return new RestockReport(Str::lower($id), $kit->id, $valid['store'], $valid['base'], $valid['out'], $valid['in'], $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null);

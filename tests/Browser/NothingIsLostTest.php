@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys;
+
 /** A check in progress survives a reload, a lost connection, a stopped server and a session that ends. */
 final class NothingIsLostTest extends BrowserTestCase
 {
@@ -15,6 +17,14 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->chrome->driver->executeScript('window.location.reload()');
         $visit->see('3 of 28 looked at');
         $visit->chrome->network(true);
+        // Without the server nothing is said of a count, least of all that it is ready.
+        $count = $visit->fieldThatBegins('Count of First aid guidance leaflet');
+        $count->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $count->sendKeys('0');
+        $visit->see('No verdict on what you counted last')->see('The server did not answer.')->dontSee('Ready if the other');
+        $count->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $count->sendKeys('1');
+        $visit->dontSee('No verdict on what you counted last');
         $this->finishAll($visit);
         $visit->see('Signed and kept on this device')->see('Kept on this device, and sent as soon as the server answers: check of QH-04.');
         $visit->chrome->network(false);

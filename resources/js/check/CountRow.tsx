@@ -127,9 +127,13 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     key={row.expires ?? ''}
                     inputRef={date}
                     expires={row.expires}
+                    unread={row.unread}
                     label={`Date of ${what}`}
                     error={error('expires')}
-                    onRead={(typed) => set({ expires: typed === '' ? null : readPrinted(typed) })}
+                    onRead={(typed) => {
+                        const read = readPrinted(typed);
+                        set(typed === '' || read ? { expires: read, unread: null } : { unread: typed });
+                    }}
                     onDone={() => count.current?.focus()}
                 />
                 <Button

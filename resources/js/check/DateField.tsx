@@ -5,6 +5,8 @@ import { readPrinted, sayGoodUntil } from '../ui/words';
 interface DateFieldProps {
     inputRef: Ref<HTMLInputElement>;
     expires: string | null;
+    /** What was typed before and could not be read. */
+    unread: string | null;
     label: string;
     error: string | undefined;
     onRead: (typed: string) => void;
@@ -20,12 +22,12 @@ export function sayPrinted(expires: string): string {
 }
 
 /** A date typed as it is printed on the pack. What it was read as stands below it. */
-export function DateField({ inputRef, expires, label, error, onRead, onDone }: DateFieldProps) {
-    const [typed, setTyped] = useState(expires ?? '');
+export function DateField({ inputRef, expires, unread, label, error, onRead, onDone }: DateFieldProps) {
+    const [typed, setTyped] = useState(unread ?? expires ?? '');
     const read = typed === '' ? null : readPrinted(typed);
     const isUnread = typed !== '' && read === null;
     const finish = () => {
-        if (!isUnread && (read ?? '') !== (expires ?? '')) {
+        if (isUnread || unread !== null || (read ?? '') !== (expires ?? '')) {
             onRead(typed);
         }
     };

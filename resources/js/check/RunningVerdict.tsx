@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import type { Schemas } from '../api/client';
+import type { Problem, Schemas } from '../api/client';
 import { VerdictShape } from '../ui/VerdictMark';
 import { count, verdictWords } from '../ui/words';
 
@@ -8,13 +8,16 @@ import { count, verdictWords } from '../ui/words';
 export function RunningVerdict({
     verdict,
     isBehind,
+    error,
     left,
 }: {
     verdict: Schemas['VerdictResource'];
     isBehind: boolean;
+    /** Why what was counted could not be judged: then nothing is said of it, least of all that it is ready. */
+    error: Problem | null;
     left: number;
 }) {
-    const reasons = verdict.reasons.filter((reason) => reason.severity !== 'note');
+    const reasons = error ? [] : verdict.reasons.filter((reason) => reason.severity !== 'note');
     return (
         <Box
             role="status"
@@ -34,13 +37,22 @@ export function RunningVerdict({
                 ml: { md: '96px', lg: 0 },
             }}
         >
-            <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-                <VerdictShape verdict={verdict.verdict} size={22} />
-                <Typography sx={{ fontWeight: 700 }}>{verdictWords[verdict.verdict]}</Typography>
-                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                    {left > 0 ? `if the other ${left} ${left === 1 ? 'is' : 'are'} as recorded` : 'as counted'}
-                </Typography>
-            </Box>
+            {error ? (
+                <>
+                    <Typography sx={{ fontWeight: 700 }}>No verdict on what you counted last</Typography>
+                    <Typography variant="body2">
+                        {error.errors.rows?.[0] ?? Object.values(error.errors)[0]?.[0] ?? error.message}
+                    </Typography>
+                </>
+            ) : (
+                <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+                    <VerdictShape verdict={verdict.verdict} size={22} />
+                    <Typography sx={{ fontWeight: 700 }}>{verdictWords[verdict.verdict]}</Typography>
+                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                        {left > 0 ? `if the other ${left} ${left === 1 ? 'is' : 'are'} as recorded` : 'as counted'}
+                    </Typography>
+                </Box>
+            )}
             {reasons.slice(0, 4).map((reason, index) => (
                 <Typography
                     key={index}

@@ -30,7 +30,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
     const [chosen, setChosen] = useState(() => unfinished(0) ?? pockets[0] ?? '');
     const [showsKeys, setShowsKeys] = useState(false);
     const lines = useRef<HTMLDivElement>(null);
-    const { verdict, isBehind } = useRunningVerdict(draft);
+    const { verdict, isBehind, error } = useRunningVerdict(draft);
     const all = pockets
         .map((pocket) => progress(draft, kit, pocket))
         .reduce((sum, one) => ({ done: sum.done + one.done, all: sum.all + one.all }), { done: 0, all: 0 });
@@ -115,7 +115,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                                 return done === inAll ? 'looked at' : `${done} of ${inAll}`;
                             }}
                         />
-                        <RunningVerdict verdict={shown} isBehind={isBehind} left={all.all - all.done} />
+                        <RunningVerdict verdict={shown} isBehind={isBehind} error={error} left={all.all - all.done} />
                     </Box>
                     <Box sx={{ minWidth: 0 }} ref={lines}>
                         <PocketLines

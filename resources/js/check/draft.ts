@@ -14,6 +14,8 @@ export interface DraftRow {
     dated: boolean;
     lot: string | null;
     expires: string | null;
+    /** A date as typed that could not be read: the row is not done until it can. */
+    unread: string | null;
     recorded: number;
     quantity: string;
     condition: Condition;
@@ -60,6 +62,7 @@ function rowOf(content: Content, changed = false): DraftRow {
         dated: content.dated,
         lot: content.lot,
         expires: content.expires,
+        unread: null,
         recorded: content.quantity,
         quantity: '',
         condition: content.condition,
@@ -123,6 +126,7 @@ export function addRow(draft: Draft, row: Pick<DraftRow, 'pocket' | 'line' | 'it
         key: ulid(),
         lot: null,
         expires: null,
+        unread: null,
         recorded: 0,
         quantity: '1',
         condition: 'good',
@@ -175,7 +179,7 @@ export function progress(draft: Draft, kit: Kit, pocket: string): { done: number
     const empty = emptyLines(draft, kit, pocket);
     return {
         done:
-            rows.filter((row) => row.quantity !== '').length +
+            rows.filter((row) => row.quantity !== '' && !row.unread).length +
             empty.filter((line) => draft.noneFound.includes(line)).length,
         all: rows.length + empty.length,
     };

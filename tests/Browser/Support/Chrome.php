@@ -46,7 +46,11 @@ final class Chrome
 
     public function network(bool $isOffline): void
     {
-        (new ChromeDevToolsDriver($this->driver))->execute('Network.emulateNetworkConditions', ['offline' => $isOffline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tools = new ChromeDevToolsDriver($this->driver);
+        $tools->execute('Network.enable');
+        // What goes by way of the service worker would not be cut off.
+        $tools->execute('Network.setBypassServiceWorker', ['bypass' => $isOffline]);
+        $tools->execute('Network.emulateNetworkConditions', ['offline' => $isOffline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
     }
 
     public function scheme(string $scheme): void

@@ -6,11 +6,13 @@ namespace Sarcina\Core;
 
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Due\Due;
+use Sarcina\Core\Format\AssessmentReader;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Json;
 use Sarcina\Core\Format\KitReader;
 use Sarcina\Core\Format\NextCheckDocument;
 use Sarcina\Core\Format\PickReader;
+use Sarcina\Core\Format\ProvisionDocument;
 use Sarcina\Core\Format\ScheduleReader;
 use Sarcina\Core\Format\VerdictDocument;
 
@@ -20,6 +22,7 @@ enum Rule: string
     case Check = 'check';
     case Due = 'due';
     case Pick = 'pick';
+    case Provision = 'provision';
 
     /**
      * @param  string  $text  a JSON document in the rule's own format
@@ -35,6 +38,7 @@ enum Rule: string
             self::Check => VerdictDocument::of(Judge::judge(KitReader::read($document))),
             self::Due => NextCheckDocument::of(Due::next(ScheduleReader::read($document))),
             self::Pick => PickReader::answer(PickReader::read($document)),
+            self::Provision => ProvisionDocument::of(AssessmentReader::read($document)),
         };
     }
 }

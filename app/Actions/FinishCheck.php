@@ -42,6 +42,7 @@ final class FinishCheck
     {
         return DB::transaction(function () use ($report, $by, $at, $day): Check {
             $kit = Kit::query()->where('id', $report->kitId)->lockForUpdate()->firstOrFail();
+            $kit->refuseRetired();
             $known = Check::query()->where('id', $report->id)->first();
             if ($known !== null) {
                 if ($known->kit_id !== $kit->id || $known->user_id !== $by->id) {

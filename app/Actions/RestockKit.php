@@ -30,6 +30,7 @@ final class RestockKit
     {
         return DB::transaction(function () use ($report, $by, $at, $day): Kit {
             $kit = Kit::query()->where('id', $report->kitId)->lockForUpdate()->firstOrFail();
+            $kit->refuseRetired();
             if (DB::table('movements')->where('batch_id', $report->id)->exists()) {
                 return $kit;
             }

@@ -20,6 +20,7 @@ final readonly class Judged
         public array $document,
         public Judgement $judgement,
         public NextCheck $due,
+        public KitScope $scope,
     ) {
     }
 }

@@ -27,6 +27,7 @@ final class KitJudge
     public function __construct(
         private readonly Plans $plans,
         private readonly Catalogue $catalogue,
+        private readonly Scopes $scopes,
     ) {
     }
 
@@ -36,14 +37,15 @@ final class KitJudge
      */
     public function judge(Kit $kit, string $asOf, ?array $rows = null, bool $asChecked = false): Judged
     {
-        $plan = $this->plans->of($kit->design_id);
+        $plan = $this->plans->forKit($kit);
         $rows ??= $this->recorded($kit);
         $today = Day::of($asOf);
         $lastFull = $asChecked ? $today : ($kit->last_full_on === null ? null : Day::of($kit->last_full_on));
-        $document = $this->document($kit, $plan, $rows, $asOf, $this->nextCheck($plan, $today, $lastFull));
+        $scope = $this->scopes->of($kit, $today);
+        $document = $this->document($kit, $plan, $rows, $asOf, $this->nextCheck($plan, $today, $lastFull), $scope->scope->value);
         $judgement = Judge::judge(KitReader::read(Json::read(Json::write($document))));
 
-        return new Judged($plan, $rows, $document, $judgement, $this->due($kit, $plan, $rows, $today, $lastFull, $asChecked));
+        return new Judged($plan, $rows, $document, $judgement, $this->due($kit, $plan, $rows, $today, $lastFull, $asChecked), $scope);
     }
 
     /** @return list<ContentRow> */
@@ -65,7 +67,7 @@ final class KitJudge
      * @param  list<ContentRow>  $rows
      * @return array<string, mixed> `sarcina.kit/1`
      */
-    private function document(Kit $kit, Plan $plan, array $rows, string $asOf, Day $nextCheck): array
+    private function document(Kit $kit, Plan $plan, array $rows, string $asOf, Day $nextCheck, string $scope): array
     {
         $codes = array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows)));
         $items = $plan->items + $this->catalogue->documents($codes);
@@ -75,7 +77,7 @@ final class KitJudge
             'as_of' => $asOf,
             'kit' => [
                 'code' => $kit->code,
-                'scope' => $kit->scope,
+                'scope' => $scope,
                 ...($plan->maxMass === null ? [] : ['max_mass_g' => $plan->maxMass]),
                 'empty_mass_g' => $plan->emptyMass,
             ],

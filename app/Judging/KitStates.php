@@ -18,6 +18,24 @@ final class KitStates
     ) {
     }
 
+    /**
+     * What these kits' states rest on changed: they are judged again before they are shown.
+     *
+     * @param  list<string>|null  $kitIds  null: all
+     */
+    public function doubt(?array $kitIds = null): void
+    {
+        DB::table('kit_states')->when($kitIds !== null, fn ($query) => $query->whereIn('kit_id', $kitIds ?? []))->update(['holds_through' => '2000-01-01']);
+    }
+
+    /** A retired kit is no longer judged, nor shown among the kits. */
+    public function drop(Kit $kit): void
+    {
+        foreach (['kit_dates', 'kit_reasons', 'kit_states'] as $table) {
+            DB::table($table)->where('kit_id', $kit->id)->delete();
+        }
+    }
+
     /** Judges the kit on that day and keeps the answer. */
     public function renew(Kit $kit, string $asOf): Judged
     {
@@ -88,6 +106,9 @@ final class KitStates
                 $days[] = $row->expires->lastGoodDay;
                 $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy['margin_days']);
             }
+        }
+        if ($judged->scope->holdsThrough !== null) {
+            $days[] = $judged->scope->holdsThrough;
         }
         $days = array_filter($days, static fn (Day $day): bool => ! $day->isBefore($asOf));
         usort($days, static fn (Day $one, Day $other): int => $one->number <=> $other->number);

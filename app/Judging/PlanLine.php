@@ -9,6 +9,7 @@ final readonly class PlanLine
     /**
      * @param  array<string, string>|null  $total  measure => quantity
      * @param  list<array<string, mixed>>  $accepts  as in `sarcina.kit/1`
+     * @param  bool  $isOfList  of the design's list; else the design adds it, or a module does
      */
     public function __construct(
         public string $id,
@@ -20,6 +21,7 @@ final readonly class PlanLine
         public array $accepts,
         public ?string $pocketId,
         public ?string $reason,
+        public bool $isOfList,
     ) {
     }
 

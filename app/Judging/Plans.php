@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\Models\Kit;
 use Illuminate\Support\Facades\DB;
 
 /** Reads designs as plans and remembers them for the request. */
 final class Plans
 {
-    /** @var array<string, Plan> by design id */
+    /** @var array<string, Plan> by design id and the modules beside it */
     private array $plans = [];
+
+    /** @var array<string, array<string, string>>|null by kit id: lists of the modules that it carries beside its design, by module */
+    private ?array $modules = null;
 
     public function __construct(private readonly Catalogue $catalogue)
     {
@@ -21,7 +25,36 @@ final class Plans
         return $this->plans[$designId] ??= $this->read($designId);
     }
 
-    private function read(string $designId): Plan
+    /** The plan of a kit: its design's, and the modules that were put into it. */
+    public function forKit(Kit $kit): Plan
+    {
+        $modules = $this->modules()[$kit->id] ?? [];
+
+        return $modules === [] ? $this->of($kit->design_id) : $this->plans[$kit->design_id.' '.implode(' ', $modules)] ??= $this->read($kit->design_id, $modules);
+    }
+
+    /** Forgets what was read, after a list, a design or a kit's modules changed. */
+    public function forget(): void
+    {
+        $this->plans = [];
+        $this->modules = null;
+    }
+
+    /** @return array<string, array<string, string>> */
+    private function modules(): array
+    {
+        if ($this->modules === null) {
+            $this->modules = [];
+            foreach (DB::table('kit_modules')->orderBy('module')->get(['kit_id', 'module', 'list_id']) as $row) {
+                $this->modules[$row->kit_id][$row->module] = $row->list_id;
+            }
+        }
+
+        return $this->modules;
+    }
+
+    /** @param  array<string, string>  $modules  list ids by module */
+    private function read(string $designId, array $modules = []): Plan
     {
         /** @var \stdClass $design */
         $design = DB::table('designs')->join('lists', 'lists.id', '=', 'designs.list_id')->where('designs.id', $designId)
@@ -29,6 +62,7 @@ final class Plans
         $leaves = [];
         $pockets = [];
         $all = DB::table('leaves')->join('pockets', 'pockets.leaf_id', '=', 'leaves.id')->where('leaves.design_id', $designId)
+            ->where(fn ($query) => $query->whereNull('pockets.module_list_id')->orWhereIn('pockets.module_list_id', array_values($modules)))
             ->orderBy('leaves.position')->orderBy('pockets.row')->orderBy('pockets.column')
             ->get(['pockets.*', 'leaves.name as leaf', 'leaves.position']);
         foreach ($all as $pocket) {
@@ -39,7 +73,7 @@ final class Plans
                 'row_span' => (int) $pocket->row_span, 'column_span' => (int) $pocket->column_span,
             ];
         }
-        [$lines, $named] = $this->lines($designId, $design->list_id);
+        [$lines, $named] = $this->lines($designId, $design->list_id, $modules);
 
         return new Plan(
             $designId, $design->code, $design->name, (int) $design->empty_mass_g,
@@ -66,12 +100,16 @@ final class Plans
         );
     }
 
-    /** @return array{list<PlanLine>, list<string>} the lines, and the codes of items that they name */
-    private function lines(string $designId, string $listId): array
+    /**
+     * @param  array<string, string>  $modules
+     * @return array{list<PlanLine>, list<string>} the lines, and the codes of items that they name
+     */
+    private function lines(string $designId, string $listId, array $modules): array
     {
+        $moduleOf = array_flip($modules);
         $rows = DB::table('lines')
             ->leftJoin('line_homes', fn ($join) => $join->on('line_homes.line_id', '=', 'lines.id')->where('line_homes.design_id', $designId))
-            ->where('lines.list_id', $listId)->orWhere('lines.design_id', $designId)
+            ->whereIn('lines.list_id', [$listId, ...array_values($modules)])->orWhere('lines.design_id', $designId)
             ->orderByRaw('lines.design_id IS NOT NULL')->orderBy('lines.position')
             ->get(['lines.*', 'line_homes.pocket_id', 'line_homes.position as place']);
         $minima = [];
@@ -96,12 +134,14 @@ final class Plans
         $lines = [];
         foreach ($rows->sortBy('place') as $line) {
             $lines[] = new PlanLine(
-                $line->id, $line->code, $line->need, $line->rank,
+                // Lines of a module are told from the design's own by its name before theirs.
+                $line->id, isset($moduleOf[$line->list_id]) ? "{$moduleOf[$line->list_id]}.{$line->code}" : $line->code, $line->need, $line->rank,
                 $line->quantity === null ? null : (int) $line->quantity,
                 $line->total_measure === null ? null : [$line->total_measure => $line->total_quantity],
                 $entries[$line->id] ?? [],
                 $line->pocket_id,
                 $line->reason,
+                $line->list_id === $listId,
             );
         }
 

@@ -27,6 +27,9 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $before_events
  * @property bool $after_use
  * @property bool $sealed
+ * @property string|null $provides
+ * @property int $revision
+ * @property Collection<int, DesignModule> $modules
  * @property KitList $list
  * @property Collection<int, Line> $additions
  * @property Collection<int, Leaf> $leaves
@@ -73,6 +76,12 @@ final class Design extends Model
     public function homes(): HasMany
     {
         return $this->hasMany(LineHome::class)->orderBy('position');
+    }
+
+    /** @return HasMany<DesignModule, $this> */
+    public function modules(): HasMany
+    {
+        return $this->hasMany(DesignModule::class);
     }
 
     /** @return HasMany<DesignSeason, $this> */

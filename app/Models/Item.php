@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
@@ -26,6 +27,13 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $purpose
  * @property string|null $caution
  * @property string|null $superseded_by_id
+ * @property int|null $storage_min_c
+ * @property int|null $storage_max_c
+ * @property int|null $opened_life
+ * @property string|null $opened_life_unit
+ * @property string|null $allergy
+ * @property int $revision
+ * @property Collection<int, Item> $standIns
  * @property Item|null $supersededBy
  * @property Collection<int, ItemMeasure> $measures
  * @property Collection<int, ItemPack> $packs
@@ -65,6 +73,12 @@ final class Item extends Model
     public function needs(): HasMany
     {
         return $this->hasMany(ItemNeed::class);
+    }
+
+    /** @return BelongsToMany<Item, $this> what may stand in for it, first choice first */
+    public function standIns(): BelongsToMany
+    {
+        return $this->belongsToMany(Item::class, 'item_stand_ins', 'item_id', 'stand_in_id')->withPivot('position')->orderByPivot('position');
     }
 
     /** @return BelongsTo<Item, $this> */

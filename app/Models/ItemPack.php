@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $item_id
  * @property int $pieces
+ * @property int|null $price
  */
 final class ItemPack extends Model
 {

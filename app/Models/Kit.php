@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Validation\ValidationException;
 
 /**
  * One physical bag of a design.
@@ -29,6 +30,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string|null $last_full_on
  * @property string|null $last_quick_on
  * @property int $last_movement
+ * @property string|null $retired_on
+ * @property Collection<int, KitModule> $modules
  * @property Design $design
  * @property Place $place
  * @property KitState|null $state
@@ -41,6 +44,14 @@ final class Kit extends Model
     use HasUlids;
 
     protected $guarded = [];
+
+    /** @throws ValidationException where it was taken out of use */
+    public function refuseRetired(): void
+    {
+        if ($this->retired_on !== null) {
+            throw ValidationException::withMessages(['kit' => "{$this->code} was taken out of use on {$this->retired_on}: nothing more is recorded for it."]);
+        }
+    }
 
     /** @return BelongsTo<Design, $this> */
     public function design(): BelongsTo
@@ -58,6 +69,12 @@ final class Kit extends Model
     public function state(): HasOne
     {
         return $this->hasOne(KitState::class);
+    }
+
+    /** @return HasMany<KitModule, $this> */
+    public function modules(): HasMany
+    {
+        return $this->hasMany(KitModule::class);
     }
 
     /** @return HasMany<Holding, $this> */

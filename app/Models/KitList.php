@@ -23,6 +23,13 @@ use Illuminate\Support\Carbon;
  * @property string $origin
  * @property Carbon|null $confirmed_at
  * @property string|null $confirmed_by_id
+ * @property string $kind
+ * @property string|null $supersedes_id
+ * @property string|null $copied_from_id
+ * @property int $revision
+ * @property KitList|null $supersedes
+ * @property KitList|null $copiedFrom
+ * @property Collection<int, LineConfirmation> $confirmations
  * @property Collection<int, Line> $lines
  * @property Collection<int, ListExclusion> $exclusions
  * @property Collection<int, Design> $designs
@@ -62,6 +69,24 @@ final class KitList extends Model
     public function designs(): HasMany
     {
         return $this->hasMany(Design::class, 'list_id');
+    }
+
+    /** @return HasMany<LineConfirmation, $this> */
+    public function confirmations(): HasMany
+    {
+        return $this->hasMany(LineConfirmation::class, 'list_id');
+    }
+
+    /** @return BelongsTo<KitList, $this> */
+    public function supersedes(): BelongsTo
+    {
+        return $this->belongsTo(KitList::class);
+    }
+
+    /** @return BelongsTo<KitList, $this> */
+    public function copiedFrom(): BelongsTo
+    {
+        return $this->belongsTo(KitList::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -13,6 +13,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $id
  * @property string $name
  * @property string $time_zone
+ * @property string $length_unit
+ * @property string $mass_unit
+ * @property string $volume_unit
+ * @property string $currency
+ * @property int $people_kept_days
  */
 final class Organisation extends Model
 {

@@ -17,6 +17,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $column
  * @property int $row_span
  * @property int $column_span
+ * @property string|null $module_list_id
  */
 final class Pocket extends Model
 {

@@ -18,6 +18,8 @@ final class AppServiceProvider extends ServiceProvider
         // Read once a request: whose kits these are, and what day it is there.
         $this->app->scoped(\App\Judging\Catalogue::class);
         $this->app->scoped(\App\Judging\Plans::class);
+        $this->app->scoped(\App\Judging\Scopes::class);
+        $this->app->scoped(\App\Judging\Measures::class);
         $this->app->scoped(Organisation::class, fn (): Organisation => Organisation::current());
     }
 

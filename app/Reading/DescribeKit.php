@@ -43,7 +43,7 @@ final class DescribeKit
         $last = Check::query()->where('kit_id', $kit->id)->orderByDesc('number')->first();
 
         return new KitResource(
-            $kit->id, $kit->code, $kit->name, $judged->plan->code, $judged->plan->name, self::list($judged->plan), self::place($kit->place), $kit->scope,
+            $kit->id, $kit->code, $kit->name, $judged->plan->code, $judged->plan->name, self::list($judged->plan), self::place($kit->place), $judged->scope->scope->value, $judged->scope->because, $kit->retired_on,
             $judged->plan->policy['sealed'], new SealResource($kit->seal, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason), $kit->used_on,
             $kit->last_movement, ($this->verdict)($judged), $this->due($judged), self::leaves($judged->plan), $this->contents($judged),
             $last === null ? null : self::check($last),
@@ -69,7 +69,7 @@ final class DescribeKit
 
     public static function list(Plan $plan): ListRef
     {
-        return new ListRef($plan->list['code'], $plan->list['title'], $plan->list['size'], $plan->list['edition'], $plan->list['basis'], $plan->list['origin'], $plan->list['confirmed']);
+        return new ListRef($plan->list['id'], $plan->list['code'], $plan->list['title'], $plan->list['size'], $plan->list['edition'], $plan->list['basis'], $plan->list['origin'], $plan->list['confirmed']);
     }
 
     /** @return list<LeafResource> */

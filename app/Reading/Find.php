@@ -32,9 +32,9 @@ final class Find
     {
         $kits = DB::table('kits')->join('places', 'places.id', '=', 'kits.place_id')
             ->where(fn ($query) => $query->where('kits.code', 'like', $like)->orWhere('kits.name', 'like', $like))
-            ->orderByRaw('kits.code LIKE ? DESC', [$start])->orderBy('kits.code')->limit(self::EACH)->get(['kits.code', 'kits.name', 'places.path']);
+            ->orderByRaw('kits.code LIKE ? DESC', [$start])->orderBy('kits.code')->limit(self::EACH)->get(['kits.code', 'kits.name', 'places.path', 'kits.retired_on']);
 
-        return array_values($kits->map(static fn (object $kit): FoundResource => new FoundResource('kit', "{$kit->code} {$kit->name}", $kit->path, "/kits/{$kit->code}"))->all());
+        return array_values($kits->map(static fn (object $kit): FoundResource => new FoundResource('kit', "{$kit->code} {$kit->name}", $kit->retired_on === null ? $kit->path : 'Taken out of use', "/kits/{$kit->code}"))->all());
     }
 
     /** @return list<FoundResource> */

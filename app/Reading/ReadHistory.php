@@ -9,6 +9,7 @@ use App\Http\Resources\HistoryResource;
 use App\Http\Resources\MovementResource;
 use App\Models\Check;
 use App\Models\Kit;
+use App\Models\KitChange;
 use App\Models\Movement;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -42,6 +43,13 @@ final class ReadHistory
         foreach ($checks as $check) {
             $moved = $groups->pull($check->id) ?? new Collection;
             $entries[] = new HistoryEntry($check->finished_at.'Z', 'check', $check->kind === 'full' ? 'Full check' : 'Quick check', $check->user->name, DescribeKit::check($check), $this->movements($kit, $moved));
+        }
+        $changes = KitChange::query()->where('kit_id', $kit->id)->with('user')
+            ->when($before !== null, fn ($query) => $query->where('changed_at', '<', (string) Movement::query()->where('number', $before)->value('moved_at')))
+            ->when($more && $last !== null, fn ($query) => $query->where('changed_at', '>=', (string) $last?->moved_at))
+            ->orderBy('id', 'desc')->get();
+        foreach ($changes as $change) {
+            $entries[] = new HistoryEntry($change->changed_at.'Z', 'changed', $change->text, $change->user->name, null, []);
         }
         foreach ($groups as $group) {
             /** @var Movement $first */

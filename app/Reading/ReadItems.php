@@ -5,45 +5,109 @@ declare(strict_types=1);
 namespace App\Reading;
 
 use App\Http\Resources\CarriedResource;
+use App\Http\Resources\ClassResource;
+use App\Http\Resources\ItemName;
 use App\Http\Resources\ItemResource;
 use App\Http\Resources\ItemRow;
-use App\Http\Resources\MeasureResource;
 use App\Http\Resources\NeedResource;
+use App\Http\Resources\PackResource;
+use App\Judging\Measures;
 use App\Models\Holding;
 use App\Models\Item;
+use App\Models\ItemClass;
 use App\Models\ItemMeasure;
 use App\Models\ItemNeed;
+use App\Models\ItemPack;
+use App\Models\Organisation;
 use Illuminate\Support\Facades\DB;
 
 /** The catalogue, and one item: what it is, what it needs beside it, where it is and where it is missing. */
 final class ReadItems
 {
+    public function __construct(
+        private readonly Measures $measures,
+        private readonly Organisation $organisation,
+    ) {
+    }
+
     /** @return list<ItemRow> */
     public function all(): array
     {
         $held = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->where('holdings.condition', 'good')
             ->groupBy('lots.item_id')->selectRaw('lots.item_id, SUM(IF(kit_id IS NULL, 0, quantity)) AS in_kits, SUM(IF(store_id IS NULL, 0, quantity)) AS in_store')->get()->keyBy('item_id');
+        $singles = DB::table('item_packs')->where('pieces', 1)->pluck('price', 'item_id');
 
         return array_values(Item::query()->orderBy('name')->get()->map(fn (Item $item): ItemRow => new ItemRow(
-            $item->code, $item->name, $item->class, $item->purpose, $item->caution, $item->dated, (int) ($held->get($item->id)->in_kits ?? 0), (int) ($held->get($item->id)->in_store ?? 0),
+            $item->code, $item->name, $item->class, $item->purpose, $item->caution, $item->dated, $item->scope, (int) ($held->get($item->id)->in_kits ?? 0), (int) ($held->get($item->id)->in_store ?? 0),
+            $singles->get($item->id) === null ? null : (int) $singles->get($item->id),
         ))->all());
     }
 
     public function one(Item $item): ItemResource
     {
-        $item->load(['measures', 'packs', 'needs.companions', 'supersededBy']);
+        $item->load(['measures', 'packs', 'needs.companions', 'supersededBy', 'standIns']);
+        $for = Item::query()->whereHas('standIns', fn ($query) => $query->where('items.id', $item->id))->orderBy('name')->get();
 
         return new ItemResource(
-            $item->code, $item->name, $item->class, $item->purpose, $item->caution, $item->count_unit, $item->dated, $item->sterile, $item->mass_g, $item->scope,
-            $item->keeps_as_reserve, $item->supersededBy?->name,
-            array_values($item->measures->map(fn (ItemMeasure $measure): MeasureResource => new MeasureResource($measure->measure, $measure->quantity))->all()),
-            array_values($item->packs->map(fn ($pack): int => $pack->pieces)->all()),
+            $item->id, $item->code, $item->name, $item->class, (string) (ItemClass::query()->find($item->class)->title ?? $item->class), $item->purpose, $item->caution, $item->count_unit, $item->dated, $item->sterile, $item->mass_g,
+            $this->measures->mass($item->mass_g), $item->scope, $item->keeps_as_reserve, $item->supersededBy?->name, $item->supersededBy?->code,
+            $item->storage_min_c, $item->storage_max_c, $item->opened_life, $item->opened_life_unit, $item->allergy, $item->revision, $this->organisation->currency,
+            array_values($item->measures->map(fn (ItemMeasure $measure) => $this->measures->resource($measure->measure, $measure->quantity))->all()),
+            array_values($item->packs->map(fn (ItemPack $pack): PackResource => new PackResource($pack->pieces, $pack->price))->all()),
             array_values($item->needs->map(fn (ItemNeed $need): NeedResource => new NeedResource(
-                array_values($need->companions->map(fn (Item $companion): string => $companion->name)->all()), $need->per, $need->quantity, $need->reason,
+                array_values($need->companions->map(fn (Item $companion): string => $companion->name)->all()),
+                array_values($need->companions->map(fn (Item $companion): string => $companion->code)->all()), $need->per, $need->quantity, $need->reason,
             ))->all()),
+            self::names($item->standIns->all()), self::names($for->all()), $this->acceptedBy($item->id), $this->excludedBy($item->class),
             $this->carried($item),
             $this->missingIn($item),
         );
+    }
+
+    /** @return list<ClassResource> the tree, in its order */
+    public function classes(): array
+    {
+        $items = DB::table('items')->groupBy('class')->selectRaw('class, COUNT(*) AS items')->pluck('items', 'class')->map(fn (mixed $count): int => is_numeric($count) ? (int) $count : 0)->all();
+        $excluded = DB::table('list_exclusions')->join('lists', 'lists.id', '=', 'list_exclusions.list_id')->get(['list_exclusions.class', 'lists.title', 'lists.size'])->groupBy('class');
+        $accepted = DB::table('line_entries')->join('lines', 'lines.id', '=', 'line_entries.line_id')->join('lists', 'lists.id', '=', 'lines.list_id')
+            ->whereNotNull('line_entries.class')->distinct()->get(['line_entries.class', 'lists.title', 'lists.size'])->groupBy('class');
+        $titles = static fn (mixed $rows): array => $rows === null ? [] : array_values(array_unique($rows->map(fn (object $row): string => self::title($row))->all()));
+
+        return array_values(ItemClass::query()->orderBy('class')->get()->map(function (ItemClass $class) use ($items, $excluded, $accepted, $titles): ClassResource {
+            $below = array_sum(array_filter($items, static fn (string $name): bool => str_starts_with($name, $class->class.'.'), ARRAY_FILTER_USE_KEY));
+
+            return new ClassResource($class->class, $class->title, $items[$class->class] ?? 0, $below, $titles($excluded->get($class->class)), $titles($accepted->get($class->class)));
+        })->all());
+    }
+
+    /**
+     * @param  array<Item>  $items
+     * @return list<ItemName>
+     */
+    private static function names(array $items): array
+    {
+        return array_values(array_map(static fn (Item $item): ItemName => new ItemName($item->code, $item->name), $items));
+    }
+
+    private static function title(object $list): string
+    {
+        /** @var object{title: string, size: string|null} $list */
+        return $list->title.($list->size === null ? '' : ", {$list->size}");
+    }
+
+    /** @return list<string> lists with a line that names the item */
+    private function acceptedBy(string $itemId): array
+    {
+        return array_values(DB::table('line_entries')->join('lines', 'lines.id', '=', 'line_entries.line_id')->join('lists', 'lists.id', '=', 'lines.list_id')
+            ->where('line_entries.item_id', $itemId)->distinct()->orderBy('lists.title')->get(['lists.title', 'lists.size'])->map(fn (object $list): string => self::title($list))->all());
+    }
+
+    /** @return list<string> lists that keep the class out */
+    private function excludedBy(string $class): array
+    {
+        return array_values(array_unique(DB::table('list_exclusions')->join('lists', 'lists.id', '=', 'list_exclusions.list_id')
+            ->whereRaw("? LIKE CONCAT(list_exclusions.class, '.%') OR ? = list_exclusions.class", [$class, $class])->orderBy('lists.title')->get(['lists.title', 'lists.size'])
+            ->map(fn (object $list): string => self::title($list))->all()));
     }
 
     /** @return list<CarriedResource> */
@@ -63,7 +127,7 @@ final class ReadItems
     private function missingIn(Item $item): array
     {
         return array_values(DB::table('kits')
-            ->join('designs', 'designs.id', '=', 'kits.design_id')
+            ->join('designs', 'designs.id', '=', 'kits.design_id')->whereNull('kits.retired_on')
             ->whereExists(fn ($query) => $query->from('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
                 ->where('line_entries.item_id', $item->id)->where('line_entries.position', 0)
                 ->where(fn ($owner) => $owner->whereColumn('lines.list_id', 'designs.list_id')->orWhereColumn('lines.design_id', 'designs.id')))

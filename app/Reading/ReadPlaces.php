@@ -24,7 +24,7 @@ final class ReadPlaces
     public function __invoke(string $today): array
     {
         $this->states->renewStale($today);
-        $places = Place::query()->with(['kits.state', 'kits.design', 'kits.reasons'])->orderBy('walk_order')->get();
+        $places = Place::query()->with(['kits' => fn ($kits) => $kits->whereNull('retired_on'), 'kits.state', 'kits.design', 'kits.reasons'])->orderBy('walk_order')->get();
 
         return array_values($places->map(fn (Place $place): PlaceResource => new PlaceResource(
             $place->id, $place->parent_id, $place->kind, $place->name, $place->path,

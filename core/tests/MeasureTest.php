@@ -11,9 +11,18 @@ use Sarcina\Core\Calendar\NotADay;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Measure\NotAQuantity;
 use Sarcina\Core\Measure\Quantity;
+use Sarcina\Core\Measure\Unit;
 
 final class MeasureTest extends TestCase
 {
+    public function test_a_measure_is_shown_in_another_unit_of_its_dimension(): void
+    {
+        $this->assertSame('4.7244 in', (string) Quantity::of('12 cm')->as(Unit::Inch));
+        $this->assertSame('12 cm', (string) Quantity::of('12 cm')->as(Unit::Inch)->as(Unit::Centimetre), 'There and back nothing is lost.');
+        $this->assertSame('0.5072 floz', (string) Quantity::of('15 ml')->as(Unit::FluidOunce));
+        $this->assertSame('12 cm', (string) Quantity::of('12 cm')->as(Unit::Gram), 'A length is no mass.');
+    }
+
     /** @return list<array{string, string, bool}> */
     public static function comparisons(): array
     {

@@ -6,14 +6,17 @@ namespace Database\Seeders;
 
 use App\Actions\Lots;
 use App\Judging\Catalogue;
+use App\Judging\Classes;
 use App\Models\Design;
 use App\Models\Event;
 use App\Models\Item;
+use App\Models\ItemClass;
 use App\Models\Kit;
 use App\Models\KitList;
 use App\Models\Line;
 use App\Models\Organisation;
 use App\Models\Place;
+use App\Models\ProvisionChoice;
 use App\Models\Store;
 use App\Models\User;
 use Carbon\CarbonImmutable;
@@ -28,7 +31,7 @@ final class DemoSeeder extends Seeder
     /** @var array<string, Place> */
     private array $places = [];
 
-    public function run(Lots $lots, Catalogue $catalogue, DemoHistory $history): void
+    public function run(Lots $lots, Catalogue $catalogue, DemoHistory $history, DemoPlanning $planning): void
     {
         $organisation = Organisation::query()->create(['name' => 'Quillhaven Botanic Garden', 'time_zone' => 'Europe/London']);
         $files = new DemoFiles(CarbonImmutable::parse($organisation->today()));
@@ -42,10 +45,13 @@ final class DemoSeeder extends Seeder
         $loader = new ListLoader;
         $loader->starters();
         $loader->house();
+        $this->classes();
         $this->designs($loader);
+        $this->choices();
         $kits = $this->kits($files);
         $this->events($files, $kits);
         $catalogue->forget();
+        $planning->load($files, $people, $this->places);
         $history->load($files, $people, $store, $kits, $lots);
     }
 
@@ -69,17 +75,22 @@ final class DemoSeeder extends Seeder
         foreach ($rows as $row) {
             $items[$row['code']] = $item = Item::query()->create([
                 'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'], 'count_unit' => $row['unit'], 'dated' => $row['dated'] === 'y', 'sterile' => $row['sterile'] === 'y',
-                'mass_g' => (int) $row['mass_g'], 'scope' => $row['scope'], 'keeps_as_reserve' => $row['reserve'] === 'y', 'purpose' => $row['purpose'], 'caution' => $row['caution'] ?: null,
+                'mass_g' => (int) $row['mass_g'], 'scope' => $row['scope'], 'keeps_as_reserve' => $row['reserve'] === 'y', 'purpose' => $row['purpose'], 'caution' => $row['caution'] ?: null, 'allergy' => $row['allergy'] ?: null,
+                ...self::storage($row['storage']), ...self::openedLife($row['opened']),
             ]);
             foreach (self::parts($row['measures'], ';') as $measure) {
                 [$name, $quantity] = explode('=', $measure);
                 $item->measures()->create(['measure' => $name, 'quantity' => $quantity]);
             }
-            foreach (self::parts($row['packs'], ',') as $pieces) {
-                $item->packs()->create(['pieces' => (int) $pieces]);
+            foreach (self::parts($row['packs'], ',') as $pack) {
+                [$pieces, $price] = [...explode('@', $pack), null];
+                $item->packs()->create(['pieces' => (int) $pieces, 'price' => $price === null ? null : (int) $price]);
             }
         }
         foreach ($rows as $row) {
+            foreach (self::parts($row['stand_ins'], ';') as $position => $standIn) {
+                $items[$row['code']]->standIns()->attach($items[$standIn]->id, ['position' => $position]);
+            }
             if ($row['superseded_by'] !== '') {
                 $items[$row['code']]->update(['superseded_by_id' => $items[$row['superseded_by']]->id]);
             }
@@ -99,8 +110,11 @@ final class DemoSeeder extends Seeder
             $design = Design::query()->create([
                 'code' => $about['code'], 'name' => $about['name'], 'list_id' => $list->id, 'empty_mass_g' => $about['empty_mass_g'], 'max_mass_g' => $about['max_mass_g'],
                 'expiry' => $about['expiry'], 'margin_days' => $about['margin_days'], 'grace_days' => $about['grace_days'], 'every_unit' => $unit, 'every_count' => (int) $count,
-                'before_events' => $about['before_events'], 'after_use' => true, 'sealed' => $about['sealed'],
+                'before_events' => $about['before_events'], 'after_use' => true, 'sealed' => $about['sealed'], 'provides' => $about['provides'] ?? null,
             ]);
+            foreach ($about['modules'] ?? [] as $module) {
+                $design->modules()->create(['module' => $module]);
+            }
             foreach ($about['seasons'] as $season) {
                 $design->seasons()->create(['month_day' => $season]);
             }
@@ -154,6 +168,38 @@ final class DemoSeeder extends Seeder
                 $kits[$code]->events()->attach($event->id);
             }
         }
+    }
+
+    /** Every class that an item or a list names, and what lies above it. */
+    private function classes(): void
+    {
+        foreach ((new DemoFiles(CarbonImmutable::now()))->rows('classes') as $row) {
+            ItemClass::query()->create($row);
+        }
+        (new Classes)->makeAll();
+    }
+
+    /** Which list a kit of each size keeps, and of which design it is made. */
+    private function choices(): void
+    {
+        foreach (DemoFiles::json('demo/provision-choices.json')['choices'] as $wanted => $choice) {
+            ProvisionChoice::query()->updateOrCreate(['wanted' => $wanted], [
+                'list_id' => KitList::query()->where('code', $choice['list'])->value('id'),
+                'design_id' => isset($choice['design']) ? Design::query()->where('code', $choice['design'])->value('id') : null,
+            ]);
+        }
+    }
+
+    /** @return array{storage_min_c?: int, storage_max_c?: int} */
+    private static function storage(string $range): array
+    {
+        return sscanf($range, '%d..%d', $least, $most) === 2 ? ['storage_min_c' => (int) $least, 'storage_max_c' => (int) $most] : [];
+    }
+
+    /** @return array{opened_life?: int, opened_life_unit?: string} */
+    private static function openedLife(string $life): array
+    {
+        return sscanf($life, '%d %s', $count, $unit) === 2 ? ['opened_life' => (int) $count, 'opened_life_unit' => (string) $unit] : [];
     }
 
     /** @return list<string> */

@@ -7,6 +7,7 @@ namespace Database\Seeders;
 use App\Models\Item;
 use App\Models\KitList;
 use App\Models\Line;
+use App\Models\ProvisionChoice;
 
 /** Loads lists from their files: the starter lists, unconfirmed, and house lists. */
 final class ListLoader
@@ -34,10 +35,15 @@ final class ListLoader
 
     public function house(): void
     {
-        foreach (DemoFiles::json('demo/house-lists.json')['lists'] as $list) {
-            $this->load([
-                'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'], 'basis' => $list['basis'], 'origin' => 'house',
-            ], $list['excludes'], $list['lines']);
+        foreach (['reference/house-lists.json', 'demo/house-lists.json'] as $file) {
+            foreach (DemoFiles::json($file)['lists'] as $list) {
+                $this->load([
+                    'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'], 'basis' => $list['basis'], 'origin' => 'house', 'kind' => $list['kind'] ?? 'kit',
+                ], $list['excludes'], $list['lines']);
+                if (isset($list['serves'])) {
+                    ProvisionChoice::query()->create(['wanted' => $list['serves'], 'list_id' => KitList::query()->where('code', $list['code'])->value('id')]);
+                }
+            }
         }
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\KitList;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Router;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -20,6 +21,14 @@ final class AccessTest extends TestCase
     private const MAY = [
         'today' => self::ALL, 'find' => self::ALL, 'places' => self::ALL, 'items' => self::ALL, 'items.show' => self::ALL, 'lists' => self::ALL, 'designs' => self::ALL,
         'stores' => self::ALL, 'kits.show' => self::ALL, 'kits.history' => self::ALL, 'checks.show' => self::ALL, 'floor' => self::ALL,
+        'items.store' => ['lead'], 'items.change' => ['lead'], 'classes' => self::ALL, 'classes.name' => ['lead'], 'organisation' => self::ALL, 'organisation.change' => ['lead'],
+        'lists.show' => self::ALL, 'lists.changes' => self::ALL, 'lists.hold' => self::ALL,
+        'lists.store' => ['lead'], 'lists.change' => ['lead'], 'lists.edition' => ['lead'], 'lists.compare' => ['lead'], 'lists.confirm' => ['lead'], 'lists.adopt' => ['lead'],
+        'assessments' => self::ALL, 'assessments.show' => self::ALL, 'assessments.file' => self::ALL, 'choices' => self::ALL, 'asks' => self::ALL, 'cover' => self::ALL, 'areas.changes' => self::ALL,
+        'assessments.store' => ['lead'], 'assessments.change' => ['lead'], 'areas.answer' => ['lead'], 'assessments.sign' => ['lead'], 'assessments.tasks' => ['lead'], 'areas.remove' => ['lead'],
+        'areas.override' => ['lead'], 'choices.choose' => ['lead'], 'tasks.close' => ['lead', 'keeper'],
+        // Names of people are for who plans alone.
+        'people' => ['lead'], 'people.keep' => ['lead'], 'people.remove' => ['lead'], 'cover.need' => ['lead'],
         'kits.file' => ['lead', 'keeper', 'auditor'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
         'kits.store' => ['lead'],
@@ -81,6 +90,13 @@ final class AccessTest extends TestCase
     {
         $check = \App\Models\Check::query()->firstOrFail();
 
-        return '/'.strtr($route->uri(), ['{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{id}' => $this->ulid()]).($route->getName() === 'find' ? '?q=' : '');
+        $assessment = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
+        (new \App\Models\PlanTask(['assessment_id' => $assessment->id, 'position' => 999, 'kind' => 'retire', 'state' => 'dropped']))->save();
+
+        return '/'.strtr($route->uri(), [
+            '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
+            '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\Models\FirstAider::query()->firstOrFail()->id,
+            '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{id}' => $this->ulid(),
+        ]).($route->getName() === 'find' ? '?q=' : '');
     }
 }

@@ -24,7 +24,7 @@ final class ReadingTest extends TestCase
     public function test_an_item_says_what_it_needs_where_it_is_and_where_it_is_missing(): void
     {
         $torch = $this->actAs('member')->getJson('/api/items/hand-torch')->assertOk()->json();
-        $this->assertSame([['any_of' => ['Battery, AAA'], 'per' => 'each', 'quantity' => 2, 'reason' => 'It runs on two cells.']], $torch['needs']);
+        $this->assertSame([['any_of' => ['Battery, AAA'], 'codes' => ['battery-aaa'], 'per' => 'each', 'quantity' => 2, 'reason' => 'It runs on two cells.']], $torch['needs']);
         $this->assertContains('QH-10', array_column($torch['carried'], 'kit'));
         $large = $this->getJson('/api/items/dressing-large')->json();
         $this->assertContains('QH-10', $large['missing_in'], 'The only one there is soiled.');
@@ -36,9 +36,10 @@ final class ReadingTest extends TestCase
     {
         $lists = collect($this->actAs('auditor')->getJson('/api/lists')->assertOk()->json())->keyBy('code');
         $this->assertSame(['starter', false, 'BS 8599-1:2019', '2019'], [$lists['bs-8599-1/medium']['origin'], $lists['bs-8599-1/medium']['confirmed'], $lists['bs-8599-1/medium']['basis'], $lists['bs-8599-1/medium']['edition']]);
-        $this->assertCount(16, $lists['bs-8599-1/medium']['lines']);
-        $this->assertSame('2.5 yd in all', collect($lists['ansi-z308-1/class-a']['lines'])->firstWhere('need', 'Adhesive tape, in all')['required']);
-        $this->assertSame(['medicine'], $lists['tree-crew']['excludes']);
+        $this->assertSame(16, $lists['bs-8599-1/medium']['lines']);
+        $classA = $this->getJson('/api/lists/'.$lists['ansi-z308-1/class-a']['id'])->assertOk()->json();
+        $this->assertSame('2.5 yd in all', collect($classA['lines'])->firstWhere('need', 'Adhesive tape, in all')['required']);
+        $this->assertSame(['medicine'], $this->getJson('/api/lists/'.$lists['tree-crew']['id'])->json('excludes'));
     }
 
     public function test_the_history_of_a_kit_goes_back_page_by_page_without_a_gap(): void

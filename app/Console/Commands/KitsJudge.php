@@ -19,7 +19,7 @@ final class KitsJudge extends Command
     {
         $today = Organisation::current()->today();
         $count = 0;
-        foreach (Kit::query()->orderBy('id')->lazyById(200, 'id') as $kit) {
+        foreach (Kit::query()->where('retired_on', null)->orderBy('id')->lazyById(200, 'id') as $kit) {
             $states->renew($kit, $today);
             $count++;
         }

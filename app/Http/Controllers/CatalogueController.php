@@ -5,26 +5,20 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Resources\DesignResource;
-use App\Http\Resources\ItemResource;
-use App\Http\Resources\ItemRow;
-use App\Http\Resources\ListResource;
 use App\Http\Resources\PlaceResource;
 use App\Http\Resources\StoreResource;
 use App\Http\Resources\StoreRow;
 use App\Judging\Plans;
 use App\Models\Design;
 use App\Models\Holding;
-use App\Models\Item;
 use App\Models\Kit;
 use App\Models\Store;
 use App\Reading\DescribeKit;
-use App\Reading\ReadItems;
-use App\Reading\ReadLists;
 use App\Reading\ReadPlaces;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
-/** What is read but not worked on here: places, items, lists, designs and stores. */
+/** What is read but not worked on here: places, designs and stores. */
 final class CatalogueController extends Controller
 {
     #[OA\Get(path: '/places', operationId: 'readPlaces', tags: ['places'])]
@@ -34,33 +28,11 @@ final class CatalogueController extends Controller
         return $this->json($places($this->today()));
     }
 
-    #[OA\Get(path: '/items', operationId: 'readItems', tags: ['items'])]
-    #[OA\Response(response: 200, description: 'The catalogue', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ItemRow::class)))]
-    public function items(ReadItems $items): JsonResponse
-    {
-        return $this->json($items->all());
-    }
-
-    #[OA\Get(path: '/items/{item}', operationId: 'readItem', tags: ['items'])]
-    #[OA\Parameter(name: 'item', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(response: 200, description: 'One item', content: new OA\JsonContent(ref: ItemResource::class))]
-    public function item(Item $item, ReadItems $items): JsonResponse
-    {
-        return $this->json($items->one($item));
-    }
-
-    #[OA\Get(path: '/lists', operationId: 'readLists', tags: ['lists'])]
-    #[OA\Response(response: 200, description: 'All lists with their lines', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ListResource::class)))]
-    public function lists(ReadLists $lists): JsonResponse
-    {
-        return $this->json($lists());
-    }
-
     #[OA\Get(path: '/designs', operationId: 'readDesigns', tags: ['designs'])]
     #[OA\Response(response: 200, description: 'All designs', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DesignResource::class)))]
     public function designs(Plans $plans): JsonResponse
     {
-        $kits = Kit::query()->orderBy('code')->get(['code', 'design_id'])->groupBy('design_id');
+        $kits = Kit::query()->where('retired_on', null)->orderBy('code')->get(['code', 'design_id'])->groupBy('design_id');
 
         return $this->json(array_values(Design::query()->orderBy('name')->get()->map(function (Design $design) use ($plans, $kits): DesignResource {
             $plan = $plans->of($design->id);

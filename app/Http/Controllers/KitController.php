@@ -12,6 +12,7 @@ use App\Http\Resources\KitResource;
 use App\Http\Resources\VerdictResource;
 use App\Judging\KitJudge;
 use App\Models\Kit;
+use App\Models\PlanTask;
 use App\Reading\DescribeKit;
 use App\Reading\DescribeVerdict;
 use App\Reading\ReadHistory;
@@ -35,7 +36,7 @@ final class KitController extends Controller
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function store(NewKit $request, EquipKit $equip, DescribeKit $describe): JsonResponse
     {
-        return $this->json($describe($equip($request->kit(), $this->today()), $this->today()), 201);
+        return $this->json($describe($equip($request->kit(), $this->user($request), now(), $this->today(), PlanTask::query()->find($request->validated('task'))), $this->today()), 201);
     }
 
     #[OA\Post(path: '/kits/{kit}/judgement', operationId: 'judgeContents', tags: ['kits'], description: 'What the verdict would be for contents as counted so far. Nothing is recorded.')]

@@ -15,6 +15,7 @@ use Sarcina\Core\Kit\Scope;
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'design_id', type: 'string'),
     new OA\Property(property: 'place_id', type: 'string'),
+    new OA\Property(property: 'task', type: 'string', nullable: true, description: 'the task of a plan that asked for the kit'),
     new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
 ])]
 final class NewKit extends FormRequest
@@ -31,6 +32,7 @@ final class NewKit extends FormRequest
             'design_id' => ['bail', 'required', 'string', 'exists:designs,id'],
             'place_id' => ['bail', 'required', 'string', 'exists:places,id'],
             'scope' => ['required', Rule::enum(Scope::class)],
+            'task' => ['nullable', 'string', 'exists:plan_tasks,id'],
         ];
     }
 
@@ -43,6 +45,7 @@ final class NewKit extends FormRequest
             'code.unique' => 'Another kit has this code. Choose one that is free.',
             'name.required' => 'Give the kit a name, such as "Rose walk pouch".',
             'design_id.*' => 'Choose a design.',
+            'task.*' => 'The task that asked for this kit is no longer there. Open the plan again.',
             'place_id.*' => 'Choose the place where the kit will be.',
         ];
     }
@@ -53,6 +56,6 @@ final class NewKit extends FormRequest
         /** @var array{id: string, code: string, name: string, design_id: string, place_id: string, scope: string} $valid */
         $valid = $this->validated();
 
-        return ['id' => strtolower($valid['id'])] + $valid;
+        return ['id' => strtolower($valid['id'])] + array_diff_key($valid, ['task' => 0]);
     }
 }

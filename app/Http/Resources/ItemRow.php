@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
 
-/** An item in the catalogue. */
+/** An item in the catalogue's table. */
 #[OA\Schema]
 final readonly class ItemRow
 {
@@ -23,10 +23,14 @@ final readonly class ItemRow
         public ?string $caution,
         #[OA\Property]
         public bool $dated,
+        #[OA\Property(enum: ['anyone', 'first_aider', 'trained', 'clinician'])]
+        public string $scope,
         #[OA\Property]
         public int $in_kits,
         #[OA\Property]
         public int $in_store,
+        #[OA\Property]
+        public ?int $price,
     ) {
     }
 }

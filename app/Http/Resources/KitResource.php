@@ -32,6 +32,10 @@ final readonly class KitResource
         #[OA\Property]
         public string $scope,
         #[OA\Property]
+        public string $scope_because,
+        #[OA\Property]
+        public ?string $retired_on,
+        #[OA\Property]
         public bool $sealed_design,
         #[OA\Property]
         public SealResource $seal,

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class ListLineResource
 {
     /**
-     * @param  list<string>  $accepts
+     * @param  list<EntryResource>  $accepts
      */
     public function __construct(
         #[OA\Property]
@@ -22,10 +22,18 @@ final readonly class ListLineResource
         public string $rank,
         #[OA\Property]
         public string $required,
-        #[OA\Property(items: new OA\Items(type: 'string'))]
+        #[OA\Property]
+        public ?int $quantity,
+        #[OA\Property]
+        public ?string $total_measure,
+        #[OA\Property]
+        public ?string $total_quantity,
+        #[OA\Property(items: new OA\Items(ref: EntryResource::class))]
         public array $accepts,
         #[OA\Property]
         public ?string $reason,
+        #[OA\Property]
+        public ?ConfirmationResource $confirmation,
     ) {
     }
 }

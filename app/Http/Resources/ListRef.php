@@ -6,11 +6,13 @@ namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
 
-/** The list that a design keeps. */
+/** The list that a kit or design is held to. */
 #[OA\Schema]
 final readonly class ListRef
 {
     public function __construct(
+        #[OA\Property]
+        public string $id,
         #[OA\Property]
         public string $code,
         #[OA\Property]

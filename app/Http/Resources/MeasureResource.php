@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
 
-/** A measure of an item, as entered. */
+/** A measure: as it was entered, and in the unit that the organisation prefers. */
 #[OA\Schema]
 final readonly class MeasureResource
 {
@@ -15,6 +15,8 @@ final readonly class MeasureResource
         public string $measure,
         #[OA\Property]
         public string $quantity,
+        #[OA\Property]
+        public string $shown,
     ) {
     }
 }

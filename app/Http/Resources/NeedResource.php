@@ -12,10 +12,13 @@ final readonly class NeedResource
 {
     /**
      * @param  list<string>  $any_of
+     * @param  list<string>  $codes
      */
     public function __construct(
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $any_of,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $codes,
         #[OA\Property(enum: ['kit', 'each'])]
         public string $per,
         #[OA\Property]

@@ -108,6 +108,12 @@ final readonly class Quantity
         return rtrim(rtrim($text, '0'), '.').' '.$this->unit->value;
     }
 
+    /** The same in another unit of its dimension; exact, and rounded only where it is printed. */
+    public function as(Unit $unit): self
+    {
+        return $unit->dimension() === $this->unit->dimension() ? new self($unit, '', null, $this->inGrains()) : $this;
+    }
+
     private function inGrains(): BigDecimal
     {
         return $this->exact ?? BigDecimal::of($this->grains ?? 0);

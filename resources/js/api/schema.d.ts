@@ -4,6 +4,218 @@
  */
 
 export interface paths {
+    "/assessments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAssessments"];
+        put?: never;
+        post: operations["startAssessment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/assessments/{assessment}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAssessment"];
+        put: operations["changeAssessment"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/assessments/{assessment}/areas/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Keeps the answers for an area; an id that is not known makes a new one. The plan that follows comes back at once. */
+        put: operations["answerArea"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/areas/{area}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeArea"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/areas/{area}/override": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["overrideFigure"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/areas/{area}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Says that an area is no longer as it was assessed; the assessment is asked for again. */
+        post: operations["sayAreaChanged"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/assessments/{assessment}/signature": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["signAssessment"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/assessments/{assessment}/tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Reckons the difference between the chosen plan and the kits that exist, as work. */
+        post: operations["carryOutPlan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/tasks/{task}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["closeTask"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/assessments/{assessment}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The sarcina.assessment/1 document that the plan rests on. */
+        get: operations["readAssessmentFile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/choices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readChoices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/choices/{wanted}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["chooseList"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/asks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAsks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/places": {
         parameters: {
             query?: never;
@@ -12,54 +224,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["readPlaces"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/items": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readItems"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/items/{item}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readItem"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/lists": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readLists"];
         put?: never;
         post?: never;
         delete?: never;
@@ -165,6 +329,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readItems"];
+        put?: never;
+        post: operations["addItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/items/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readItem"];
+        put: operations["changeItem"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readClasses"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/classes/{class}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["nameClass"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/kits/{kit}": {
         parameters: {
             query?: never;
@@ -247,6 +475,218 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLists"];
+        put?: never;
+        post: operations["makeHouseList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readList"];
+        /** @description Changes an edition that nobody has confirmed. */
+        put: operations["changeList"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/editions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeEdition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/confirmations/{line}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["compareLine"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/confirmation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Confirms an edition of which every line was compared. It never changes from then on. */
+        post: operations["confirmList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readEditionChange"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/adoption": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Holds a design and its kits to this edition instead of an older one. */
+        post: operations["adoptEdition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/hold": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["holdAgainst"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/organisation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readOrganisation"];
+        put: operations["changeOrganisation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPeople"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["keepFirstAider"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeFirstAider"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/cover": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCover"];
+        /** @description Sets all that one place asks for. */
+        put: operations["askForCover"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/kits/{kit}/restock": {
         parameters: {
             query?: never;
@@ -316,6 +756,60 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AdoptedEdition: {
+            design: string;
+            pockets?: {
+                line: string;
+                pocket_id: string;
+            }[];
+        };
+        AreaOverrideFigure: {
+            /** @enum {string} */
+            plan: "least" | "full";
+            wanted: string;
+            /** @description null takes the figure back */
+            count?: number | null;
+            reason?: string | null;
+        };
+        AssessedArea: {
+            /** @description the revision that the answers are based on; 0 for a new area */
+            base: number;
+            name: string;
+            places: string[];
+            hangs_at?: string | null;
+            people: number;
+            /** @enum {string} */
+            hazard: "low" | "high";
+            points: number;
+            lone_workers: number;
+            vehicles: number;
+            running_water: boolean;
+            children: number;
+            minutes_to_help: number;
+            risks: string[];
+            note?: string | null;
+        };
+        AssessmentSettings: {
+            title: string;
+            /** @enum {string} */
+            scheme: "headcount" | "class";
+        };
+        ClassTitle: {
+            title: string;
+        };
+        ClosedTask: {
+            /** @enum {string} */
+            state: "done" | "dropped";
+            reason?: string | null;
+            place_id?: string | null;
+        };
+        ComparedLine: {
+            /** @enum {string} */
+            outcome: "matches" | "differs" | "absent";
+            /** @description what your own copy asks for, where it differs */
+            figure?: string | null;
+            note?: string | null;
+        };
         Contents: {
             rows: components["schemas"]["CountedRow"][];
         };
@@ -332,6 +826,15 @@ export interface components {
             condition: "good" | "opened" | "damaged" | "soiled" | "failed";
             /** @description the lot is not on record, and is printed so on the pack */
             new_lot?: boolean;
+        };
+        CoverNeeded: {
+            place_id: string;
+            needs: {
+                shift: string;
+                /** @enum {string} */
+                scope: "anyone" | "first_aider" | "trained" | "clinician";
+                count: number;
+            }[];
         };
         DoneRestock: {
             store: string;
@@ -371,6 +874,33 @@ export interface components {
             seal_reason?: string | null;
             note?: string | null;
         };
+        KeptFirstAider: {
+            name: string;
+            ended_on?: string | null;
+            qualifications: {
+                /** @enum {string} */
+                scope: "anyone" | "first_aider" | "trained" | "clinician";
+                title: string;
+                expires_on?: string | null;
+            }[];
+            postings: {
+                place_id: string;
+                shift: string;
+            }[];
+        };
+        NewAssessment: {
+            /** @description a ULID made by the page: sent twice, one is made */
+            id: string;
+            title: string;
+            /** @enum {string} */
+            scheme: "headcount" | "class";
+        };
+        NewHouseList: {
+            code: string;
+            title: string;
+            /** @description the list that it is copied from; left out for an empty one */
+            from?: string | null;
+        };
         NewKit: {
             /** @description a ULID made by the page: sent twice, one kit is made */
             id: string;
@@ -378,12 +908,187 @@ export interface components {
             name: string;
             design_id: string;
             place_id: string;
+            /** @description the task of a plan that asked for the kit */
+            task?: string | null;
             /** @enum {string} */
             scope: "anyone" | "first_aider" | "trained" | "clinician";
+        };
+        NewListEdition: {
+            edition: string;
+        };
+        OrganisationSettings: {
+            /** @enum {string} */
+            length_unit: "mm" | "cm" | "in";
+            /** @enum {string} */
+            mass_unit: "g" | "oz";
+            /** @enum {string} */
+            volume_unit: "ml" | "floz";
+            currency: string;
+            people_kept_days: number;
+        };
+        ProvisionChoiceMade: {
+            list_id: string;
+            design_id?: string | null;
+        };
+        SeenAreaChange: {
+            what: string;
         };
         SignIn: {
             email: string;
             password: string;
+        };
+        SignedAssessment: {
+            /** @enum {string} */
+            chosen: "least" | "full";
+            signed: string;
+        };
+        WrittenItem: {
+            /** @description the revision that a change was based on; left out for a new item */
+            base?: number | null;
+            code: string;
+            name: string;
+            /** @description with dots, such as dressing.sterile */
+            class: string;
+            /** @enum {string} */
+            count_unit: "each" | "pair" | "roll";
+            dated: boolean;
+            sterile: boolean;
+            /** @description of one piece, with its unit: "22 g", "0.8 oz"; kept in whole grams */
+            mass: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            reserve: boolean;
+            purpose: string;
+            caution?: string | null;
+            superseded_by?: string | null;
+            storage_min_c?: number | null;
+            storage_max_c?: number | null;
+            opened_life?: number | null;
+            /** @enum {string|null} */
+            opened_life_unit?: "days" | "weeks" | "months" | null;
+            allergy?: string | null;
+            measures: {
+                measure: string;
+                quantity: string;
+            }[];
+            packs: {
+                pieces: number;
+                price: number | null;
+            }[];
+            needs: {
+                any_of: string[];
+                /** @enum {string} */
+                per: "kit" | "each";
+                quantity: number;
+                reason: string;
+            }[];
+            /** @description codes of items that may stand in for it, first choice first */
+            stand_ins: string[];
+        };
+        WrittenList: {
+            /** @description the revision that the change was based on */
+            base: number;
+            title: string;
+            size?: string | null;
+            /** @description what the list rests on */
+            basis: string;
+            excludes: string[];
+            lines: {
+                code: string;
+                need: string;
+                /** @enum {string} */
+                rank: "critical" | "required" | "optional";
+                quantity?: number | null;
+                total_measure?: string | null;
+                total_quantity?: string | null;
+                accepts: {
+                    item?: string | null;
+                    class?: string | null;
+                    minima?: {
+                        measure: string;
+                        quantity: string;
+                    }[];
+                }[];
+                reason?: string | null;
+            }[];
+        };
+        /** @description An area as it was answered, what follows from it, and what changed since the last assessment. */
+        AreaResource: {
+            id: string;
+            name: string;
+            places: components["schemas"]["PlaceRef"][];
+            hangs_at: string | null;
+            people: number;
+            /** @enum {string} */
+            hazard: "low" | "high";
+            points: number;
+            lone_workers: number;
+            vehicles: number;
+            running_water: boolean;
+            children: number;
+            minutes_to_help: number;
+            risks: string[];
+            follows_risks: string[];
+            note: string | null;
+            revision: number;
+            least: components["schemas"]["PlanResource"];
+            full: components["schemas"]["PlanResource"];
+            is_new: boolean;
+            changes: string[];
+            seen: components["schemas"]["SeenChange"][];
+            cover: components["schemas"]["ShiftCover"][];
+        };
+        /** @description Something that asks for the planner's attention, and where it is dealt with. */
+        AskResource: {
+            /** @enum {string} */
+            kind: "assessment" | "cover" | "qualification";
+            text: string;
+            href: string;
+        };
+        /** @description An assessment by its title and day. */
+        AssessmentRef: {
+            id: string;
+            title: string;
+            signed_on: string | null;
+        };
+        /** @description An assessment with its areas, both plans, and the work that carries it out. */
+        AssessmentResource: {
+            id: string;
+            title: string;
+            /** @enum {string} */
+            scheme: "headcount" | "class";
+            started_by: string;
+            started_on: string;
+            /** @enum {string|null} */
+            chosen: "least" | "full" | null;
+            signed: string | null;
+            signed_on: string | null;
+            review_on: string | null;
+            asks_again: string[];
+            follows: components["schemas"]["AssessmentRef"] | null;
+            followed_by: components["schemas"]["AssessmentRef"] | null;
+            areas: components["schemas"]["AreaResource"][];
+            gone: string[];
+            totals: components["schemas"]["TotalResource"][];
+            cost_least: number;
+            cost_full: number;
+            unpriced: number;
+            currency: string;
+            tasks: components["schemas"]["TaskResource"][];
+        };
+        /** @description An assessment in the list of all. */
+        AssessmentSummary: {
+            id: string;
+            title: string;
+            started_on: string;
+            signed: string | null;
+            signed_on: string | null;
+            /** @enum {string|null} */
+            chosen: "least" | "full" | null;
+            review_on: string | null;
+            areas: number;
+            open_tasks: number;
+            asks_again: string[];
         };
         /** @description Where pieces of an item lie. */
         CarriedResource: {
@@ -462,6 +1167,37 @@ export interface components {
             recorded: number;
             counted: number;
         };
+        /** @description Which list a kit of a size or a module keeps, of which design a new kit is made, and what one costs by the piece. */
+        ChoiceResource: {
+            wanted: string;
+            /** @enum {string} */
+            what: "kit" | "module";
+            title: string;
+            list: components["schemas"]["ListRef"] | null;
+            design_id: string | null;
+            design: string | null;
+            each: number | null;
+            unpriced: number;
+        };
+        /** @description A class of the tree of items, with how many items are of it or below it, and which lists keep it out or accept it. */
+        ClassResource: {
+            class: string;
+            title: string;
+            items: number;
+            below: number;
+            excluded_by: string[];
+            accepted_by: string[];
+        };
+        /** @description What was found for a line beside somebody's own copy of the standard. */
+        ConfirmationResource: {
+            /** @enum {string} */
+            outcome: "matches" | "differs" | "absent";
+            asked: string;
+            figure: string | null;
+            note: string | null;
+            by: string;
+            on: string;
+        };
         /** @description Pieces of one lot in one condition in one pocket. */
         ContentResource: {
             pocket_id: string;
@@ -479,6 +1215,14 @@ export interface components {
             quantity: number;
             /** @enum {string} */
             condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+        };
+        /** @description A design that keeps the older edition, and the new lines that have no pocket in it yet. */
+        DesignEffect: {
+            id: string;
+            name: string;
+            kits: components["schemas"]["KitEffect"][];
+            homeless: components["schemas"]["HomelessLine"][];
+            pockets: components["schemas"]["PocketName"][];
         };
         /** @description A design that kits can be made of. */
         DesignResource: {
@@ -500,10 +1244,41 @@ export interface components {
             overdue_days: number;
             text: string;
         };
+        /** @description One edition beside another, line by line, and what each kit would lack under it. */
+        EditionChangeResource: {
+            from: components["schemas"]["EditionRef"];
+            to: components["schemas"]["EditionRef"];
+            title: string;
+            lines: components["schemas"]["LineChange"][];
+            excludes: string[];
+            designs: components["schemas"]["DesignEffect"][];
+        };
+        /** @description An edition of a list, by its number. */
+        EditionRef: {
+            id: string;
+            edition: string;
+            confirmed: boolean;
+        };
+        /** @description What a line accepts: an item, or a class with least measures; and the same in words. */
+        EntryResource: {
+            item: string | null;
+            class: string | null;
+            minima: components["schemas"]["MeasureResource"][];
+            text: string;
+        };
         /** @description What the finder found. */
         FindResource: {
             query: string;
             found: components["schemas"]["FoundResource"][];
+        };
+        /** @description Somebody trained. Private: for who plans alone. */
+        FirstAiderResource: {
+            id: string;
+            name: string;
+            ended_on: string | null;
+            goes_on: string | null;
+            qualifications: components["schemas"]["QualificationResource"][];
+            postings: components["schemas"]["PostingResource"][];
         };
         /** @description Something the finder found. */
         FoundResource: {
@@ -512,6 +1287,28 @@ export interface components {
             title: string;
             detail: string;
             href: string;
+        };
+        /** @description A line of a list beside what a kit or design holds. */
+        HeldLine: {
+            code: string;
+            need: string;
+            /** @enum {string} */
+            rank: "critical" | "required" | "optional";
+            required: string;
+            there: string;
+            /** @enum {string} */
+            outcome: "met" | "stand_in" | "short";
+            placed: string[];
+            accepts: string[];
+        };
+        /** @description Something held that no line takes, or that the list keeps out. */
+        HeldRow: {
+            item: string;
+            name: string;
+            quantity: number;
+            /** @enum {string} */
+            because: "extra" | "excluded" | "beyond_scope" | "unusable";
+            pocket: string | null;
         };
         /** @description What happened to a kit at one time: a check, or movements made in one go. */
         HistoryEntry: {
@@ -530,32 +1327,80 @@ export interface components {
             entries: components["schemas"]["HistoryEntry"][];
             before: number | null;
         };
+        /** @description A kit or design held against a list, and what it would take to meet it. */
+        HoldResource: {
+            subject: string;
+            subject_title: string;
+            list: components["schemas"]["ListRef"];
+            /** @enum {string} */
+            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            sentence: string;
+            lines: components["schemas"]["HeldLine"][];
+            rest: components["schemas"]["HeldRow"][];
+            findings: string[];
+            add: components["schemas"]["ToAdd"][];
+            add_mass_g: number;
+            add_cost: number;
+            unpriced: number;
+            mass_g: number;
+            mass_then_g: number;
+            mass_shown: string;
+            currency: string;
+        };
+        /** @description A new line that needs a pocket. */
+        HomelessLine: {
+            code: string;
+            need: string;
+        };
         /** @description The marks of one place over thirteen months. */
         HorizonResource: {
             place: components["schemas"]["PlaceRef"];
             marks: components["schemas"]["MarkResource"][];
         };
+        /** @description An item by code and name. */
+        ItemName: {
+            code: string;
+            name: string;
+        };
         /** @description An item of the catalogue: what it is, what it needs, where it is. */
         ItemResource: {
+            id: string;
             code: string;
             name: string;
             class: string;
+            class_title: string;
             purpose: string;
             caution: string | null;
-            count_unit: string;
+            /** @enum {string} */
+            count_unit: "each" | "pair" | "roll";
             dated: boolean;
             sterile: boolean;
             mass_g: number;
-            scope: string;
+            mass_shown: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
             reserve: boolean;
             superseded_by: string | null;
+            superseded_by_code: string | null;
+            storage_min_c: number | null;
+            storage_max_c: number | null;
+            opened_life: number | null;
+            /** @enum {string|null} */
+            opened_life_unit: "days" | "weeks" | "months" | null;
+            allergy: string | null;
+            revision: number;
+            currency: string;
             measures: components["schemas"]["MeasureResource"][];
-            packs: number[];
+            packs: components["schemas"]["PackResource"][];
             needs: components["schemas"]["NeedResource"][];
+            stand_ins: components["schemas"]["ItemName"][];
+            stands_in_for: components["schemas"]["ItemName"][];
+            accepted_by: string[];
+            excluded_by: string[];
             carried: components["schemas"]["CarriedResource"][];
             missing_in: string[];
         };
-        /** @description An item in the catalogue. */
+        /** @description An item in the catalogue's table. */
         ItemRow: {
             code: string;
             name: string;
@@ -563,8 +1408,22 @@ export interface components {
             purpose: string;
             caution: string | null;
             dated: boolean;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
             in_kits: number;
             in_store: number;
+            price: number | null;
+        };
+        /** @description What a kit would lack under another edition, beside what it is now. */
+        KitEffect: {
+            kit: string;
+            name: string;
+            /** @enum {string} */
+            now: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            /** @enum {string} */
+            then: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            lacks: string[];
+            frees: string[];
         };
         /** @description A kit: what it is, what is in it, and whether it is ready. */
         KitResource: {
@@ -576,6 +1435,8 @@ export interface components {
             list: components["schemas"]["ListRef"];
             place: components["schemas"]["PlaceRef"];
             scope: string;
+            scope_because: string;
+            retired_on: string | null;
             sealed_design: boolean;
             seal: components["schemas"]["SealResource"];
             used_on: string | null;
@@ -609,6 +1470,14 @@ export interface components {
             name: string;
             pockets: components["schemas"]["PocketResource"][];
         };
+        /** @description What moved in one line from one edition to the next. */
+        LineChange: {
+            code: string;
+            /** @enum {string} */
+            kind: "added" | "dropped" | "changed" | "same";
+            need: string;
+            texts: string[];
+        };
         /** @description One line of a kit's list, where it lives and how far it is met. */
         LineResource: {
             code: string;
@@ -637,11 +1506,16 @@ export interface components {
             /** @enum {string} */
             rank: "critical" | "required" | "optional";
             required: string;
-            accepts: string[];
+            quantity: number | null;
+            total_measure: string | null;
+            total_quantity: string | null;
+            accepts: components["schemas"]["EntryResource"][];
             reason: string | null;
+            confirmation: components["schemas"]["ConfirmationResource"] | null;
         };
-        /** @description The list that a design keeps. */
+        /** @description The list that a kit or design is held to. */
         ListRef: {
+            id: string;
             code: string;
             title: string;
             size: string | null;
@@ -651,8 +1525,9 @@ export interface components {
             origin: "starter" | "house";
             confirmed: boolean;
         };
-        /** @description A list that kits are held to. */
+        /** @description One edition of a list that kits are held to, with its lines. */
         ListResource: {
+            id: string;
             code: string;
             title: string;
             size: string | null;
@@ -660,12 +1535,46 @@ export interface components {
             basis: string;
             /** @enum {string} */
             origin: "starter" | "house";
+            /** @enum {string} */
+            kind: "kit" | "module";
             confirmed: boolean;
             confirmed_on: string | null;
             confirmed_by: string | null;
+            revision: number;
             excludes: string[];
             designs: string[];
+            kits: string[];
+            serves: string[];
+            editions: components["schemas"]["EditionRef"][];
+            supersedes: components["schemas"]["EditionRef"] | null;
+            copied_from: string | null;
+            absent: components["schemas"]["ConfirmationResource"][];
             lines: components["schemas"]["ListLineResource"][];
+            price: number | null;
+            unpriced: number;
+            currency: string;
+        };
+        /** @description An edition of a list, without its lines. */
+        ListSummary: {
+            id: string;
+            code: string;
+            title: string;
+            size: string | null;
+            edition: string;
+            basis: string;
+            /** @enum {string} */
+            origin: "starter" | "house";
+            /** @enum {string} */
+            kind: "kit" | "module";
+            confirmed: boolean;
+            confirmed_on: string | null;
+            confirmed_by: string | null;
+            lines: number;
+            compared: number;
+            designs: string[];
+            kits: number;
+            latest: boolean;
+            serves: string[];
         };
         /** @description A day on which things run out or checks fall due. */
         MarkResource: {
@@ -675,10 +1584,11 @@ export interface components {
             kit: string;
             texts: string[];
         };
-        /** @description A measure of an item, as entered. */
+        /** @description A measure: as it was entered, and in the unit that the organisation prefers. */
         MeasureResource: {
             measure: string;
             quantity: string;
+            shown: string;
         };
         /** @description What the store lacks. */
         MissingResource: {
@@ -699,10 +1609,56 @@ export interface components {
         /** @description What an item does not work without. */
         NeedResource: {
             any_of: string[];
+            codes: string[];
             /** @enum {string} */
             per: "kit" | "each";
             quantity: number;
             reason: string;
+        };
+        /** @description Whose kits these are, and how measures and money are shown. */
+        OrganisationResource: {
+            name: string;
+            time_zone: string;
+            /** @enum {string} */
+            length_unit: "mm" | "cm" | "in";
+            /** @enum {string} */
+            mass_unit: "g" | "oz";
+            /** @enum {string} */
+            volume_unit: "ml" | "floz";
+            currency: string;
+            people_kept_days: number;
+        };
+        /** @description A figure put in place of the reckoned one, who did it and why. */
+        OverrideResource: {
+            count: number;
+            reason: string;
+            by: string;
+            on: string;
+        };
+        /** @description A size in which an item is bought; the price is in minor units, null where it is not known. */
+        PackResource: {
+            pieces: number;
+            price: number | null;
+        };
+        /** @description So many kits or modules of one kind in an area: what was reckoned, what is planned, why, which list it keeps, what one costs and where it hangs. */
+        PartResource: {
+            /** @enum {string} */
+            what: "kit" | "module";
+            wanted: string;
+            title: string;
+            reckoned: number;
+            count: number;
+            because: string;
+            override: components["schemas"]["OverrideResource"] | null;
+            list: components["schemas"]["ListRef"] | null;
+            each: number | null;
+            unpriced: number;
+            where: string;
+        };
+        /** @description The first aiders, and after how many days their records go. */
+        PeopleResource: {
+            kept_days: number;
+            people: components["schemas"]["FirstAiderResource"][];
         };
         /** @description A place by itself. */
         PlaceRef: {
@@ -720,6 +1676,19 @@ export interface components {
             path: string;
             kits: components["schemas"]["KitRow"][];
         };
+        /** @description One of the two plans of an area. The cost is at the price per piece of the cheapest packs. */
+        PlanResource: {
+            parts: components["schemas"]["PartResource"][];
+            kits: number;
+            modules: number;
+            cost: number;
+            unpriced: number;
+        };
+        /** @description A pocket of a design by leaf and name. */
+        PocketName: {
+            id: string;
+            name: string;
+        };
         /** @description A pocket and where it lies on its leaf. */
         PocketResource: {
             id: string;
@@ -728,6 +1697,12 @@ export interface components {
             column: number;
             row_span: number;
             column_span: number;
+        };
+        /** @description Where somebody is posted, for which shift. */
+        PostingResource: {
+            place_id: string;
+            place: string;
+            shift: string;
         };
         /** @description What was wrong, where, and what to do (application/problem+json). */
         ProblemResource: {
@@ -751,6 +1726,14 @@ export interface components {
             quantity: number;
             short_dated: boolean;
             stands_in: boolean;
+        };
+        /** @description What somebody is trained to, and until when. */
+        QualificationResource: {
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            title: string;
+            expires_on: string | null;
+            valid: boolean;
         };
         /** @description One reason of a verdict, and what to do about it. */
         ReasonResource: {
@@ -784,6 +1767,12 @@ export interface components {
             broken_on: string | null;
             reason: string | null;
         };
+        /** @description What somebody saw that is no longer as it was assessed. */
+        SeenChange: {
+            what: string;
+            by: string;
+            on: string;
+        };
         /** @description The session: who is signed in, the token that changing requests carry, and what day it is where the kits are. */
         SessionResource: {
             user: components["schemas"]["UserResource"] | null;
@@ -791,6 +1780,15 @@ export interface components {
             organisation: string;
             time_zone: string;
             today: string;
+        };
+        /** @description How many first aiders a place asks for in a shift, trained to what, and how many are posted there with a valid qualification. */
+        ShiftCover: {
+            place: components["schemas"]["PlaceRef"];
+            shift: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            needed: number;
+            there: number;
         };
         /** @description A store and what lies in it. */
         StoreResource: {
@@ -826,6 +1824,41 @@ export interface components {
             /** @enum {string} */
             to: "discard" | "store";
         };
+        /** @description One piece of work that carries a plan out. */
+        TaskResource: {
+            id: string;
+            /** @enum {string} */
+            kind: "make" | "move" | "upgrade" | "retire";
+            text: string;
+            why: string;
+            area: string | null;
+            place_id: string | null;
+            place: string | null;
+            kit: string | null;
+            kit_name: string | null;
+            wanted: string | null;
+            modules: string[];
+            design_id: string | null;
+            design: string | null;
+            /** @enum {string} */
+            state: "open" | "done" | "dropped";
+            reason: string | null;
+            closed_on: string | null;
+            closed_by: string | null;
+            made_kit: string | null;
+        };
+        /** @description What it would take for one line. */
+        ToAdd: {
+            line: string | null;
+            need: string;
+            item: string | null;
+            name: string;
+            quantity: number;
+            mass_g: number;
+            cost: number | null;
+            packs: string | null;
+            caution: string | null;
+        };
         /** @description What to do today, most pressing first, and what comes over thirteen months. */
         TodayResource: {
             as_of: string;
@@ -839,6 +1872,16 @@ export interface components {
             from: string;
             until: string;
             horizon: components["schemas"]["HorizonResource"][];
+        };
+        /** @description What both plans come to, for one kind of kit or module. */
+        TotalResource: {
+            /** @enum {string} */
+            what: "kit" | "module";
+            wanted: string;
+            title: string;
+            least: number;
+            full: number;
+            each: number | null;
         };
         /** @description Who is signed in. */
         UserResource: {
@@ -897,6 +1940,438 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    readAssessments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All assessments, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentSummary"][];
+                };
+            };
+        };
+    };
+    startAssessment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewAssessment"];
+            };
+        };
+        responses: {
+            /** @description A new assessment that goes on from the last */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readAssessment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                assessment: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The assessment, both plans and the work */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+        };
+    };
+    changeAssessment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                assessment: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AssessmentSettings"];
+            };
+        };
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    answerArea: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                assessment: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AssessedArea"];
+            };
+        };
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Somebody else answered in the meantime */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removeArea: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                area: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    overrideFigure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                area: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AreaOverrideFigure"];
+            };
+        };
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    sayAreaChanged: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                area: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeenAreaChange"];
+            };
+        };
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signAssessment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                assessment: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignedAssessment"];
+            };
+        };
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    carryOutPlan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                assessment: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    closeTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                task: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClosedTask"];
+            };
+        };
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readAssessmentFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                assessment: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The document */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    readChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Which list each kit and module of a plan keeps */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceResource"][];
+                };
+            };
+        };
+    };
+    chooseList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                wanted: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProvisionChoiceMade"];
+            };
+        };
+        responses: {
+            /** @description Which list each kit and module of a plan keeps */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoiceResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readAsks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What asks for the planner's attention */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AskResource"][];
+                };
+            };
+        };
+    };
     readPlaces: {
         parameters: {
             query?: never;
@@ -913,68 +2388,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PlaceResource"][];
-                };
-            };
-        };
-    };
-    readItems: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The catalogue */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ItemRow"][];
-                };
-            };
-        };
-    };
-    readItem: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                item: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description One item */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ItemResource"];
-                };
-            };
-        };
-    };
-    readLists: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description All lists with their lines */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ListResource"][];
                 };
             };
         };
@@ -1125,6 +2538,172 @@ export interface operations {
             };
         };
     };
+    readItems: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The catalogue */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemRow"][];
+                };
+            };
+        };
+    };
+    addItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WrittenItem"];
+            };
+        };
+        responses: {
+            /** @description The new item */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One item */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemResource"];
+                };
+            };
+        };
+    };
+    changeItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WrittenItem"];
+            };
+        };
+        responses: {
+            /** @description The item as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemResource"];
+                };
+            };
+            /** @description Somebody else changed it in the meantime */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readClasses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The tree of classes in its order */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassResource"][];
+                };
+            };
+        };
+    };
+    nameClass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClassTitle"];
+            };
+        };
+        responses: {
+            /** @description The tree of classes in its order */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClassResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readKit: {
         parameters: {
             query?: never;
@@ -1256,6 +2835,491 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["HistoryResource"];
                 };
+            };
+        };
+    };
+    readLists: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All lists and editions */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListSummary"][];
+                };
+            };
+        };
+    };
+    makeHouseList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewHouseList"];
+            };
+        };
+        responses: {
+            /** @description A house list, empty or copied */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One edition with its lines */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+        };
+    };
+    changeList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WrittenList"];
+            };
+        };
+        responses: {
+            /** @description The edition as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+            /** @description Somebody else changed it in the meantime */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered, or confirmed */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    makeEdition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewListEdition"];
+            };
+        };
+        responses: {
+            /** @description A new edition, unconfirmed, with the same lines */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    compareLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+                /** @description The code of the line */
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ComparedLine"];
+            };
+        };
+        responses: {
+            /** @description The edition with what was found */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    confirmList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The confirmed edition */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+            /** @description Lines are left that nobody compared */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readEditionChange: {
+        parameters: {
+            query?: {
+                /** @description The edition to compare with; else the one that it supersedes */
+                from?: string;
+            };
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What moved, line by line, and what each kit would lack */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditionChangeResource"];
+                };
+            };
+            /** @description There is no edition to compare with */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    adoptEdition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdoptedEdition"];
+            };
+        };
+        responses: {
+            /** @description The edition, with the designs that keep it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    holdAgainst: {
+        parameters: {
+            query: {
+                /** @description kit:QH-01 or design:vehicle */
+                subject: string;
+            };
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Line by line: met, met by a stand-in, short; extra and excluded; and what it would take */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoldResource"];
+                };
+            };
+            /** @description No such kit or design */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readOrganisation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Units, currency and how long records about people are kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrganisationResource"];
+                };
+            };
+        };
+    };
+    changeOrganisation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrganisationSettings"];
+            };
+        };
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrganisationResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The first aiders with their qualifications and postings */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleResource"];
+                };
+            };
+        };
+    };
+    keepFirstAider: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description a ULID; one that is not known makes a new record */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptFirstAider"];
+            };
+        };
+        responses: {
+            /** @description The first aiders as they are now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removeFirstAider: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The first aiders as they are now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleResource"];
+                };
+            };
+        };
+    };
+    readCover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How many first aiders each place asks for and has, by shift */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShiftCover"][];
+                };
+            };
+        };
+    };
+    askForCover: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CoverNeeded"];
+            };
+        };
+        responses: {
+            /** @description How many first aiders each place asks for and has, by shift */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShiftCover"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

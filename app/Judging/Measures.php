@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging;
+
+use App\Http\Resources\MeasureResource;
+use App\Models\Organisation;
+use Sarcina\Core\Measure\Dimension;
+use Sarcina\Core\Measure\Quantity;
+use Sarcina\Core\Measure\Unit;
+
+/** Measures in the units that the organisation prefers; what is kept is what was entered. */
+final class Measures
+{
+    public function __construct(private readonly Organisation $organisation)
+    {
+    }
+
+    public function resource(string $measure, string $quantity): MeasureResource
+    {
+        return new MeasureResource($measure, $quantity, $this->shown($quantity));
+    }
+
+    /** "4.7244 in" for "12 cm" where inches are preferred; lengths of a metre and more stay in the larger unit they were entered in. */
+    public function shown(string $quantity): string
+    {
+        $read = Quantity::of($quantity);
+        $unit = Unit::from(match ($read->dimension()) {
+            Dimension::Length => $this->organisation->length_unit,
+            Dimension::Volume => $this->organisation->volume_unit,
+            Dimension::Mass => $this->organisation->mass_unit,
+        });
+
+        // What was entered in the same system stays as it was entered: 2.5 m is not 250 cm.
+        return self::isImperial($read->unit) === self::isImperial($unit) ? $quantity : (string) $read->as($unit);
+    }
+
+    public function mass(int $grams): string
+    {
+        return $this->organisation->mass_unit === 'g' ? "{$grams} g" : (string) Quantity::of("{$grams} g")->as(Unit::Ounce);
+    }
+
+    private static function isImperial(Unit $unit): bool
+    {
+        return in_array($unit, [Unit::Inch, Unit::Foot, Unit::Yard, Unit::FluidOunce, Unit::Ounce, Unit::Pound], true);
+    }
+}

@@ -1,0 +1,72 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Planning;
+
+use App\Http\Resources\ChoiceResource;
+use App\Judging\ListPlans;
+use App\Judging\Prices;
+use App\Models\ProvisionChoice;
+use App\Reading\ReadLists;
+
+/** Which list each kit and module of a plan keeps, and what one costs by the piece; read once a request. */
+final class Choices
+{
+    /** @var array<string, ProvisionChoice>|null */
+    private ?array $choices = null;
+
+    /** @var array<string, array{int, int}> by list id: cost, and lines without a price */
+    private array $costs = [];
+
+    public function __construct(private readonly ListPlans $lists, private readonly Prices $prices)
+    {
+    }
+
+    public function of(string $wanted): ?ProvisionChoice
+    {
+        if ($this->choices === null) {
+            $this->choices = [];
+            foreach (ProvisionChoice::query()->with(['list.lines.entries.item', 'list.lines.entries.minima', 'list.exclusions', 'design'])->get() as $choice) {
+                $this->choices[$choice->wanted] = $choice;
+            }
+        }
+
+        return $this->choices[$wanted] ?? null;
+    }
+
+    /** @return array{int, int}|null what one costs, and how many of its items have no price; null where no list is chosen */
+    public function cost(string $wanted): ?array
+    {
+        $choice = $this->of($wanted);
+        if ($choice === null) {
+            return null;
+        }
+        if (! isset($this->costs[$choice->list_id])) {
+            [$pieces, $unserved] = $this->lists->outfit(ListPlans::document($choice->list));
+            [$cost, $unpriced] = $this->prices->byThePiece($pieces);
+            $this->costs[$choice->list_id] = [$cost, $unpriced + $unserved];
+        }
+
+        return $this->costs[$choice->list_id];
+    }
+
+    /** @return list<ChoiceResource> */
+    public function all(): array
+    {
+        return array_map(function (string $wanted): ChoiceResource {
+            $choice = $this->of($wanted);
+            [$each, $unpriced] = $this->cost($wanted) ?? [null, 0];
+
+            return new ChoiceResource(
+                $wanted, Wanted::isModule($wanted) ? 'module' : 'kit', Wanted::title($wanted), $choice === null ? null : ReadLists::ref($choice->list), $choice?->design_id, $choice?->design?->name, $each, $unpriced,
+            );
+        }, Wanted::all());
+    }
+
+    /** Forgets what was read, after a choice changed. */
+    public function forget(): void
+    {
+        $this->choices = null;
+    }
+}

@@ -1,0 +1,224 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use App\Http\Resources\HeldLine;
+use App\Http\Resources\HeldRow;
+use App\Http\Resources\HoldResource;
+use App\Http\Resources\ToAdd;
+use App\Judging\Catalogue;
+use App\Judging\KitJudge;
+use App\Judging\ListPlans;
+use App\Judging\Measures;
+use App\Judging\Plan;
+use App\Judging\Plans;
+use App\Judging\Prices;
+use App\Models\Design;
+use App\Models\Kit;
+use App\Models\KitList;
+use App\Models\Line;
+use App\Models\LineEntry;
+use App\Models\Organisation;
+use Sarcina\Core\Check\FindingKind;
+use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\LineOutcome;
+use Sarcina\Core\Check\Verdict;
+use Sarcina\Core\Format\VerdictDocument;
+
+/** Any kit or design against any list and edition, by the exact placement of the `check` rule; and what it would take to meet it. */
+final class HoldAgainst
+{
+    public function __construct(
+        private readonly KitJudge $judge,
+        private readonly Plans $designs,
+        private readonly ListPlans $lists,
+        private readonly Catalogue $catalogue,
+        private readonly Prices $prices,
+        private readonly Measures $measures,
+        private readonly Organisation $organisation,
+    ) {
+    }
+
+    public function kit(Kit $kit, KitList $list, string $today): HoldResource
+    {
+        $judged = $this->judge->judge($kit, $today);
+        /** @var array{contents: list<array<string, mixed>>, kit: array<string, mixed>, policy: array<string, mixed>} $document */
+        $document = $judged->document;
+
+        return $this->held("kit:{$kit->code}", "{$kit->code} {$kit->name}", $this->lists->judge(self::document($list), $document['contents'], $document['kit'], $document['policy'], $today), $list);
+    }
+
+    /** A design as a kit of it would be packed: every line with its first choice, in date. */
+    public function design(Design $design, KitList $list, string $today): HoldResource
+    {
+        $plan = $this->designs->of($design->id);
+        $kit = ['code' => $design->code, 'scope' => 'clinician', 'empty_mass_g' => $plan->emptyMass, ...($plan->maxMass === null ? [] : ['max_mass_g' => $plan->maxMass])];
+        $policy = ['expiry' => 'strict', 'next_check' => $today];
+
+        return $this->held("design:{$design->code}", "Design: {$design->name}", $this->lists->judge(self::document($list), $this->packed($plan), $kit, $policy, $today), $list);
+    }
+
+    /** @return list<array<string, mixed>> contents as in `sarcina.kit/1` */
+    private function packed(Plan $plan): array
+    {
+        [$pieces] = $this->lists->outfit(['code' => $plan->list['code'], 'excludes' => $plan->excludes, 'lines' => array_map(static fn ($line): array => $line->document(), $plan->lines)]);
+
+        return array_map(static fn (string|int $item, int $count): array => ['item' => (string) $item, 'expires' => '9999-12', 'quantity' => $count], array_keys($pieces), array_values($pieces));
+    }
+
+    /** @return array<string, mixed> */
+    private static function document(KitList $list): array
+    {
+        $list->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+
+        return ListPlans::document($list);
+    }
+
+    private function held(string $subject, string $title, Judgement $judgement, KitList $list): HoldResource
+    {
+        $lines = $list->lines->keyBy('code');
+        $document = VerdictDocument::of($judgement);
+        $held = [];
+        foreach ($judgement->lines as $index => $outcome) {
+            /** @var Line $line */
+            $line = $lines[$outcome->line->id];
+            $held[] = new HeldLine(
+                $line->code, $line->need, $line->rank, (string) $document['lines'][$index]['required'], (string) $document['lines'][$index]['effective'], self::outcome($outcome), $this->placed($judgement, $outcome),
+                array_values($line->entries->map(fn (LineEntry $entry): string => $entry->item->name ?? "any {$entry->class}".($entry->minima->isEmpty() ? '' : ' of at least '.$entry->minima->map(fn ($minimum): string => "{$minimum->measure} {$this->measures->shown($minimum->quantity)}")->implode(', ')))->all()),
+            );
+        }
+        $add = $this->toAdd($judgement, $list->lines->pluck('need', 'code')->all());
+        $mass = array_sum(array_map(static fn (ToAdd $add): int => $add->mass_g, $add));
+        $unpriced = count(array_filter($add, static fn (ToAdd $add): bool => $add->cost === null));
+        $short = count(array_filter($held, static fn (HeldLine $line): bool => $line->outcome === 'short'));
+
+        return new HoldResource(
+            $subject, $title, ReadLists::ref($list), $judgement->verdict->value, self::sentence($judgement->verdict, count($held), $short), $held, $this->rest($judgement), $this->findings($judgement), $add,
+            $mass, (int) array_sum(array_map(static fn (ToAdd $add): int => $add->cost ?? 0, $add)), $unpriced, $judgement->mass, $judgement->mass + $mass, $this->measures->mass($judgement->mass), $this->organisation->currency,
+        );
+    }
+
+    private static function sentence(Verdict $verdict, int $lines, int $short): string
+    {
+        $met = ($lines - $short)." of {$lines} lines are met.";
+
+        return match ($verdict) {
+            Verdict::Ready => "It meets this list: {$met}",
+            Verdict::ReadyWithActions => "It meets this list, with something to put right: {$met}",
+            Verdict::Limited => "It does not meet this list: {$met}",
+            Verdict::NotReady => "It does not meet this list, and a critical line is not met: {$met}",
+        };
+    }
+
+    private static function outcome(LineOutcome $outcome): string
+    {
+        if ($outcome->isShort) {
+            return 'short';
+        }
+        foreach ($outcome->placed as $placed) {
+            if ($placed->preference > 0) {
+                return 'stand_in';
+            }
+        }
+
+        return 'met';
+    }
+
+    /** @return list<string> "3 × Medium dressing (lot K77)" */
+    private function placed(Judgement $judgement, LineOutcome $outcome): array
+    {
+        return array_map(function ($placed) use ($judgement): string {
+            $row = $judgement->assignment->contents[$placed->row];
+
+            return "{$placed->quantity} × {$this->catalogue->name($row->item->code)}".($row->lot === null ? '' : " (lot {$row->lot})").($placed->reserve ? ', as reserve' : '');
+        }, $outcome->placed);
+    }
+
+    /** @return list<HeldRow> what no line takes, and why */
+    private function rest(Judgement $judgement): array
+    {
+        $taken = [];
+        foreach ($judgement->lines as $outcome) {
+            foreach ($outcome->placed as $placed) {
+                $taken[$placed->row] = ($taken[$placed->row] ?? 0) + $placed->quantity;
+            }
+        }
+        $rest = [];
+        foreach ($judgement->assignment->contents as $index => $row) {
+            $left = $row->quantity - ($taken[$index] ?? 0);
+            if ($left > 0) {
+                $because = match (true) {
+                    $judgement->assignment->list->excludes($row->item) => 'excluded',
+                    $row->item->scope->isAbove($judgement->assignment->kit->scope) => 'beyond_scope',
+                    ! $judgement->assignment->isEffective($index) => 'unusable',
+                    default => 'extra',
+                };
+                $rest[] = new HeldRow($row->item->code, $this->catalogue->name($row->item->code), $left, $because, $row->pocket);
+            }
+        }
+
+        return $rest;
+    }
+
+    /** @return list<string> what is to be put right beside what is short */
+    private function findings(Judgement $judgement): array
+    {
+        $texts = [];
+        foreach ($judgement->findings as $finding) {
+            $name = isset($finding->concerns['item']) ? $this->catalogue->name((string) $finding->concerns['item']) : '';
+            $text = match ($finding->kind) {
+                FindingKind::Unpaired => "{$name} lacks what it only works with.",
+                FindingKind::Overweight => "It weighs {$judgement->mass} g, more than it may.",
+                FindingKind::ExpiresEarly => $finding->severity->value === 'fix' ? "{$name} runs out before the next check." : null,
+                FindingKind::Expired => "{$name} is past its date.",
+                FindingKind::DateUnknown => "{$name} has no date.",
+                FindingKind::Superseded => "{$name} is an outdated model.",
+                default => null,
+            };
+            if ($text !== null) {
+                $texts[$text] = $text;
+            }
+        }
+
+        return array_values($texts);
+    }
+
+    /**
+     * @param  array<array-key, string>  $needs  by line code
+     * @return list<ToAdd>
+     */
+    private function toAdd(Judgement $judgement, array $needs): array
+    {
+        $add = [];
+        foreach ($judgement->restock as $restock) {
+            $item = $this->lists->itemFor($judgement, $restock);
+            $add[] = $this->adding($restock->line, $needs[$restock->line] ?? '', $item, $restock->quantity, "anything of class {$restock->class} that fits");
+        }
+        $coming = [];
+        foreach ($add as $row) {
+            $coming[$row->item ?? ''] = ($coming[$row->item ?? ''] ?? 0) + $row->quantity;
+        }
+        foreach ($judgement->missingCompanions as $companion) {
+            $pieces = $companion->pieces - array_sum(array_intersect_key($coming, array_flip($companion->anyOf)));
+            if ($pieces > 0) {
+                $add[] = $this->adding(null, 'Beside '.implode(', ', array_map($this->catalogue->name(...), $companion->for)), $companion->anyOf[0], $pieces, '');
+            }
+        }
+
+        return $add;
+    }
+
+    private function adding(?string $line, string $need, ?string $item, int $pieces, string $otherwise): ToAdd
+    {
+        if ($item === null) {
+            return new ToAdd($line, $need, null, $otherwise, $pieces, 0, null, null, null);
+        }
+        $document = $this->catalogue->documents([$item])[$item] ?? [];
+        $mass = is_int($document['mass_g'] ?? null) ? $document['mass_g'] * $pieces : 0;
+        $cost = $this->prices->wholePacks($item, $pieces);
+
+        return new ToAdd($line, $need, $item, $this->catalogue->name($item), $pieces, $mass, $cost, $cost === null ? 'no price on record' : null, $this->catalogue->item($item)?->caution);
+    }
+}

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Reading;
+
+use App\Http\Resources\DesignEffect;
+use App\Http\Resources\EditionChangeResource;
+use App\Http\Resources\HomelessLine;
+use App\Http\Resources\KitEffect;
+use App\Http\Resources\LineChange;
+use App\Http\Resources\PocketName;
+use App\Judging\Catalogue;
+use App\Judging\KitJudge;
+use App\Judging\ListPlans;
+use App\Models\Design;
+use App\Models\Kit;
+use App\Models\KitList;
+use App\Models\Line;
+use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\LineOutcome;
+
+/** What moved from one edition of a list to another, line by line, and what each kit would lack under it. */
+final class ReadEditionChange
+{
+    public function __construct(
+        private readonly KitJudge $judge,
+        private readonly ListPlans $plans,
+        private readonly Catalogue $catalogue,
+    ) {
+    }
+
+    public function __invoke(KitList $from, KitList $to, string $today): EditionChangeResource
+    {
+        $from->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+        $to->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+        $designs = Design::query()->where('list_id', $from->id)->with(['leaves.pockets'])->orderBy('name')->get();
+
+        return new EditionChangeResource(
+            ReadLists::edition($from), ReadLists::edition($to), $to->title.($to->size === null ? '' : ", {$to->size}"), $this->lines($from, $to), self::exclusions($from, $to),
+            array_values($designs->map(fn (Design $design): DesignEffect => $this->effect($design, $from, $to, $today))->all()),
+        );
+    }
+
+    /** @return list<LineChange> */
+    private function lines(KitList $from, KitList $to): array
+    {
+        $before = $from->lines->keyBy('code');
+        $changes = [];
+        foreach ($to->lines as $line) {
+            $was = $before->pull($line->code);
+            $texts = $was === null ? [ReadLists::asked($line).", {$line->rank}: ".implode('; ', $this->accepted($line))] : $this->differences($was, $line);
+            $changes[] = new LineChange($line->code, $was === null ? 'added' : ($texts === [] ? 'same' : 'changed'), $line->need, $texts);
+        }
+        foreach ($before as $line) {
+            $changes[] = new LineChange($line->code, 'dropped', $line->need, ['Asked for '.ReadLists::asked($line).'.']);
+        }
+
+        return $changes;
+    }
+
+    /** @return list<string> */
+    private function differences(Line $was, Line $is): array
+    {
+        $texts = [];
+        if ($was->need !== $is->need) {
+            $texts[] = "Called \"{$was->need}\" before.";
+        }
+        if (ReadLists::asked($was) !== ReadLists::asked($is)) {
+            $texts[] = ReadLists::asked($was).' before, now '.ReadLists::asked($is).'.';
+        }
+        if ($was->rank !== $is->rank) {
+            $texts[] = ucfirst($was->rank)." before, now {$is->rank}.";
+        }
+        [$before, $now] = [$this->accepted($was), $this->accepted($is)];
+        foreach (array_diff($now, $before) as $entry) {
+            $texts[] = "Accepts {$entry} besides.";
+        }
+        foreach (array_diff($before, $now) as $entry) {
+            $texts[] = "No longer accepts {$entry}.";
+        }
+        if ($before !== $now && array_diff($now, $before) === [] && array_diff($before, $now) === []) {
+            $texts[] = 'Accepts the same in another order: '.implode('; ', $now).'.';
+        }
+
+        return $texts;
+    }
+
+    /** @return list<string> */
+    private function accepted(Line $line): array
+    {
+        return array_values($line->entries->map(fn ($entry): string => $entry->item->name ?? "any {$entry->class}".($entry->minima->isEmpty() ? '' : ' of at least '.$entry->minima->map(fn ($minimum): string => "{$minimum->measure} {$minimum->quantity}")->implode(', ')))->all());
+    }
+
+    /** @return list<string> */
+    private static function exclusions(KitList $from, KitList $to): array
+    {
+        [$before, $now] = [$from->exclusions->pluck('class')->all(), $to->exclusions->pluck('class')->all()];
+
+        return [
+            ...array_values(array_map(static fn (string $class): string => "Now keeps out {$class}.", array_diff($now, $before))),
+            ...array_values(array_map(static fn (string $class): string => "No longer keeps out {$class}.", array_diff($before, $now))),
+        ];
+    }
+
+    private function effect(Design $design, KitList $from, KitList $to, string $today): DesignEffect
+    {
+        $known = $from->lines->pluck('code')->all();
+        $homeless = $to->lines->reject(fn (Line $line): bool => in_array($line->code, $known, true));
+        $pockets = [];
+        foreach ($design->leaves as $leaf) {
+            foreach ($leaf->pockets as $pocket) {
+                if ($pocket->module_list_id === null) {
+                    $pockets[] = new PocketName($pocket->id, "{$leaf->name}, {$pocket->name}");
+                }
+            }
+        }
+        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->orderBy('code')->get();
+
+        return new DesignEffect(
+            $design->id, $design->name, array_values($kits->map(fn (Kit $kit): KitEffect => $this->kit($kit, $to, $today))->all()),
+            array_values($homeless->map(fn (Line $line): HomelessLine => new HomelessLine($line->code, $line->need))->all()), $pockets,
+        );
+    }
+
+    private function kit(Kit $kit, KitList $to, string $today): KitEffect
+    {
+        $judged = $this->judge->judge($kit, $today);
+        $document = $judged->document;
+        /** @var array{code: string, excludes: list<string>, lines: list<array{id: string}>} $list */
+        $list = ListPlans::document($to);
+        $needs = $to->lines->pluck('need', 'code')->all();
+        foreach ($judged->plan->lines as $line) {
+            // What the design and its modules add stays as it is.
+            if (! $line->isOfList) {
+                $list['lines'][] = $line->document();
+                $needs[$line->code] = $line->need;
+            }
+        }
+        /** @var array{contents: list<array<string, mixed>>, kit: array<string, mixed>, policy: array<string, mixed>} $document */
+        $then = $this->plans->judge($list, $document['contents'], $document['kit'], $document['policy'], $today);
+        $now = [];
+        foreach ($judged->judgement->lines as $outcome) {
+            $now[$outcome->line->id] = $outcome;
+        }
+        $lacks = [];
+        foreach ($then->lines as $outcome) {
+            $before = $now[$outcome->line->id] ?? null;
+            if ($outcome->isShort && ($before === null || (string) $before->short !== (string) $outcome->short)) {
+                $lacks[] = "{$needs[$outcome->line->id]}: {$outcome->effective} of {$outcome->required}".$this->toAdd($then, $outcome);
+            }
+        }
+        $frees = array_values(array_diff(self::surplus($then), self::surplus($judged->judgement)));
+
+        return new KitEffect($kit->code, $kit->name, $judged->judgement->verdict->value, $then->verdict->value, $lacks, array_map($this->catalogue->name(...), $frees));
+    }
+
+    private function toAdd(Judgement $then, LineOutcome $outcome): string
+    {
+        foreach ($then->restock as $restock) {
+            if ($restock->line === $outcome->line->id) {
+                $item = $this->plans->itemFor($then, $restock);
+
+                return $item === null ? '' : ", to add {$restock->quantity} × {$this->catalogue->name($item)}";
+            }
+        }
+
+        return '';
+    }
+
+    /** @return list<string> items of which more is there than any line takes */
+    private static function surplus(Judgement $judgement): array
+    {
+        $items = [];
+        foreach ($judgement->findings as $finding) {
+            if ($finding->kind->value === 'surplus') {
+                $items[] = (string) $finding->concerns['item'];
+            }
+        }
+
+        return $items;
+    }
+}

@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Actions\AnswerArea;
+use App\Actions\ConfirmList;
+use App\Actions\NewEdition;
+use App\Actions\SignAssessment;
+use App\Actions\StartAssessment;
+use App\Actions\WriteList;
+use App\Models\AreaChange;
+use App\Models\AssessmentArea;
+use App\Models\CoverNeed;
+use App\Models\FirstAider;
+use App\Models\KitList;
+use App\Models\Place;
+use App\Models\User;
+use Illuminate\Support\Str;
+
+/** First aiders, a confirmed edition and the one after it, and two years' assessments, through the actions that the application uses. */
+final class DemoPlanning
+{
+    public function __construct(
+        private readonly ConfirmList $confirm,
+        private readonly NewEdition $editions,
+        private readonly WriteList $lists,
+        private readonly StartAssessment $start,
+        private readonly AnswerArea $answer,
+        private readonly SignAssessment $sign,
+    ) {
+    }
+
+    /**
+     * @param  array<string, User>  $people
+     * @param  array<string, Place>  $places
+     */
+    public function load(DemoFiles $files, array $people, array $places): void
+    {
+        $this->firstAiders($files, $places);
+        $this->editions($files, $people['lead']);
+        $this->assessments($files, $people['lead'], $places);
+    }
+
+    /** @param  array<string, Place>  $places */
+    private function firstAiders(DemoFiles $files, array $places): void
+    {
+        foreach ($files->rows('first-aiders') as $row) {
+            $person = FirstAider::query()->create(['name' => $row['name'], 'ended_on' => $row['ended_days_ago'] === '' ? null : $files->today->subDays((int) $row['ended_days_ago'])->toDateString()]);
+            $person->qualifications()->create(['scope' => $row['scope'], 'title' => $row['training'], 'expires_on' => $files->today->addDays((int) $row['expires_in_days'])->toDateString()]);
+            foreach (array_filter(explode(';', $row['places'])) as $key) {
+                $person->postings()->create(['place_id' => $places[$key]->id, 'shift' => $row['shift']]);
+            }
+        }
+        foreach ($files->rows('cover') as $row) {
+            CoverNeed::query()->create(['place_id' => $places[$row['place']]->id, 'shift' => $row['shift'], 'scope' => $row['scope'], 'count' => (int) $row['count']]);
+        }
+    }
+
+    /** The climbers' set was compared line by line and confirmed; its next edition asks for more. */
+    private function editions(DemoFiles $files, User $lead): void
+    {
+        $first = KitList::query()->where('code', 'bleeding-set')->firstOrFail();
+        $at = $files->today->subDays(200)->setTime(14, 0);
+        foreach ($first->lines()->get() as $line) {
+            $this->confirm->line($first, $line->code, ['outcome' => 'matches', 'figure' => null, 'note' => null], $lead, $at = $at->addMinutes(2));
+        }
+        $this->confirm->finish($first, $lead, $at);
+        $second = $this->editions->of($first->refresh(), '2');
+        $content = WriteList::content($second);
+        $content['basis'] = 'Risk assessment of the tree crew after the rescue drill: two limbs may be hurt, and it is cold aloft';
+        foreach ($content['lines'] as $index => $line) {
+            if ($line['need'] === 'Tourniquet') {
+                $content['lines'][$index] = [...$line, 'quantity' => 2, 'reason' => 'Two limbs may be hurt, as the rescue drill showed.'];
+            }
+        }
+        $content['lines'][] = [
+            'code' => 'L'.(count($content['lines']) + 1), 'need' => 'Foil blanket', 'rank' => 'required', 'quantity' => 1, 'total' => null,
+            'accepts' => [['item' => 'foil-blanket'], ['item' => 'rescue-blanket-wool']], 'reason' => 'Who has bled gets cold, aloft most of all.',
+        ];
+        $this->lists->edit($second, $second->revision, $content);
+    }
+
+    /** @param  array<string, Place>  $places */
+    private function assessments(DemoFiles $files, User $lead, array $places): void
+    {
+        foreach (DemoFiles::json('demo/assessments.json')['assessments'] as $about) {
+            $started = $files->today->subDays($about['started_days_ago']);
+            $made = ($this->start)(['id' => Str::lower((string) Str::ulid($started)), 'title' => $about['title'], 'scheme' => $about['scheme']], $lead, $started->toDateString());
+            foreach ($about['areas'] as $area) {
+                $known = AssessmentArea::query()->where('assessment_id', $made->id)->where('name', $area['name'])->first();
+                $answered = ($this->answer)($made, $known->id ?? Str::lower((string) Str::ulid($started)), [
+                    ...array_diff_key($area, ['overrides' => 0]), 'places' => array_map(static fn (string $key): string => $places[$key]->id, $area['places']),
+                ], $known->revision ?? 0);
+                foreach ($area['overrides'] as $figure) {
+                    $this->answer->override($answered, $figure['plan'], $figure['wanted'], $figure['count'], $figure['reason'], $lead, $files->today->subDays($about['signed_days_ago'])->setTime(11, 30));
+                }
+            }
+            ($this->sign)($made, $about['chosen'], $lead->name, $lead, $files->today->subDays($about['signed_days_ago'])->toDateString());
+            foreach ($about['seen'] ?? [] as $seen) {
+                $area = AssessmentArea::query()->where('assessment_id', $made->id)->where('name', $seen['area'])->firstOrFail();
+                AreaChange::query()->create(['assessment_area_id' => $area->id, 'what' => $seen['what'], 'user_id' => $lead->id, 'seen_on' => $files->today->subDays($seen['days_ago'])->toDateString()]);
+            }
+        }
+    }
+}

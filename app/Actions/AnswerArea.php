@@ -54,14 +54,15 @@ final class AnswerArea
         });
     }
 
-    /** Puts a figure in place of the reckoned one, with the reason; null takes it back. */
+    /** Puts a figure in place of the reckoned one, with the reason; null takes it back. `$plan` is least, full or both. */
     public function override(AssessmentArea $area, string $plan, string $wanted, ?int $count, string $reason, User $by, CarbonInterface $at): void
     {
         DB::transaction(function () use ($area, $plan, $wanted, $count, $reason, $by, $at): void {
             $this->refuseSigned($area->assessment);
-            $area->overrides()->where('plan', $plan)->where('wanted', $wanted)->delete();
-            if ($count !== null) {
-                $area->overrides()->create(['plan' => $plan, 'wanted' => $wanted, 'count' => $count, 'reason' => $reason, 'user_id' => $by->id, 'decided_at' => $at->copy()->utc()->format('Y-m-d H:i:s')]);
+            $plans = $plan === 'both' ? ['least', 'full'] : [$plan];
+            $area->overrides()->whereIn('plan', $plans)->where('wanted', $wanted)->delete();
+            foreach ($count === null ? [] : $plans as $one) {
+                $area->overrides()->create(['plan' => $one, 'wanted' => $wanted, 'count' => $count, 'reason' => $reason, 'user_id' => $by->id, 'decided_at' => $at->copy()->utc()->format('Y-m-d H:i:s')]);
             }
         });
     }

@@ -10,7 +10,7 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['plan', 'wanted'], properties: [
-    new OA\Property(property: 'plan', type: 'string', enum: ['least', 'full']),
+    new OA\Property(property: 'plan', type: 'string', enum: ['least', 'full', 'both']),
     new OA\Property(property: 'wanted', type: 'string'),
     new OA\Property(property: 'count', type: 'integer', nullable: true, description: 'null takes the figure back'),
     new OA\Property(property: 'reason', type: 'string', nullable: true),
@@ -23,7 +23,7 @@ final class AreaOverrideFigure extends FormRequest
     public function rules(): array
     {
         return [
-            'plan' => ['required', 'in:least,full'],
+            'plan' => ['required', 'in:least,full,both'],
             'wanted' => ['required', Rule::in(Wanted::all())],
             'count' => ['nullable', 'integer', 'between:0,500'],
             'reason' => ['nullable', 'string', 'max:500', 'required_unless:count,null'],

@@ -765,7 +765,7 @@ export interface components {
         };
         AreaOverrideFigure: {
             /** @enum {string} */
-            plan: "least" | "full";
+            plan: "least" | "full" | "both";
             wanted: string;
             /** @description null takes the figure back */
             count?: number | null;

@@ -180,7 +180,7 @@ final class WriteList
      *
      * @throws ValidationException
      */
-    private function refuseUnsound(array $content, string $field): void
+    public function refuseUnsound(array $content, string $field): void
     {
         $errors = [];
         $codes = [];

@@ -32,6 +32,10 @@ final class Wanted
             };
         }
 
-        return $wanted === Risk::NO_RUNNING_WATER ? 'Rinsing module' : ucfirst(str_replace('_', ' ', $wanted)).' module';
+        return match ($wanted) {
+            Risk::NO_RUNNING_WATER => 'Rinsing module',
+            Risk::BiteSting->value => 'Bite and sting module',
+            default => ucfirst(str_replace('_', ' ', $wanted)).' module',
+        };
     }
 }

@@ -29,6 +29,12 @@ final class KitPolicy
         return $user->role->exports();
     }
 
+    /** Assess, keep the catalogue and lists, bring in files. */
+    public function plan(User $user): bool
+    {
+        return $user->role->plans();
+    }
+
     public function equip(User $user): bool
     {
         return $user->role->plans();

@@ -157,7 +157,7 @@ php_admin_value[opcache.validate_timestamps] = 1
 php_admin_value[opcache.revalidate_freq] = 1
 php_admin_value[expose_php] = 0
 php_admin_value[memory_limit] = 256M
-php_admin_value[post_max_size] = 4M
+php_admin_value[post_max_size] = 16M
 CONF
     local owner=
     [ "$(id -u)" -ne 0 ] || owner="user root;"
@@ -174,7 +174,7 @@ http {
     access_log off;
     server_tokens off;
     sendfile on;
-    client_max_body_size 4m;
+    client_max_body_size 16m;
     client_body_temp_path $var/run/body;
     fastcgi_temp_path $var/run/fastcgi;
     proxy_temp_path $var/run/proxy;

@@ -16,6 +16,21 @@ const KitPage = lazy(() => import('./pack/KitPage'));
 const EquipPage = lazy(() => import('./pack/EquipPage'));
 const HistoryPage = lazy(() => import('./pack/HistoryPage'));
 const ListsPage = lazy(() => import('./lists/ListsPage'));
+const ListPage = lazy(() => import('./lists/ListPage'));
+const EditListPage = lazy(() => import('./lists/EditListPage'));
+const ConfirmPage = lazy(() => import('./lists/ConfirmPage'));
+const ChangePage = lazy(() => import('./lists/ChangePage'));
+const HoldPage = lazy(() => import('./lists/HoldPage'));
+const ItemFormPage = lazy(() => import('./lists/ItemFormPage'));
+const ClassesPage = lazy(() => import('./lists/ClassesPage'));
+const AssessListPage = lazy(() => import('./assess/AssessListPage'));
+const AssessmentPage = lazy(() => import('./assess/AssessmentPage'));
+const PrintPage = lazy(() => import('./assess/PrintPage'));
+const WorkPage = lazy(() => import('./assess/WorkPage'));
+const ChoicesPage = lazy(() => import('./assess/ChoicesPage'));
+const PeoplePage = lazy(() => import('./assess/PeoplePage'));
+const SettingsPage = lazy(() => import('./session/SettingsPage'));
+const ExchangePage = lazy(() => import('./exchange/ExchangePage'));
 const ItemsPage = lazy(() => import('./lists/ItemsPage'));
 const ItemPage = lazy(() => import('./lists/ItemPage'));
 const MorePage = lazy(() => import('./session/MorePage'));
@@ -28,6 +43,22 @@ export const router = createBrowserRouter([
         children: [
             { path: '/', element: <TodayPage /> },
             { path: '/lists', element: part(<ListsPage />) },
+            { path: '/lists/:id', element: part(<ListPage />) },
+            { path: '/lists/:id/edit', element: part(<EditListPage />) },
+            { path: '/lists/:id/confirm', element: part(<ConfirmPage />) },
+            { path: '/lists/:id/change', element: part(<ChangePage />) },
+            { path: '/hold', element: part(<HoldPage />) },
+            { path: '/items/new', element: part(<ItemFormPage />) },
+            { path: '/items/:code/edit', element: part(<ItemFormPage />) },
+            { path: '/classes', element: part(<ClassesPage />) },
+            { path: '/assess', element: part(<AssessListPage />) },
+            { path: '/assess/choices', element: part(<ChoicesPage />) },
+            { path: '/assess/people', element: part(<PeoplePage />) },
+            { path: '/assess/:id', element: part(<AssessmentPage />) },
+            { path: '/assess/:id/print', element: part(<PrintPage />) },
+            { path: '/assess/:id/work', element: part(<WorkPage />) },
+            { path: '/settings', element: part(<SettingsPage />) },
+            { path: '/exchange', element: part(<ExchangePage />) },
             { path: '/items', element: part(<ItemsPage />) },
             { path: '/items/:code', element: part(<ItemPage />) },
             { path: '/kits', element: part(<PlacesPage />) },

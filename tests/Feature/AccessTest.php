@@ -29,6 +29,7 @@ final class AccessTest extends TestCase
         'areas.override' => ['lead'], 'choices.choose' => ['lead'], 'tasks.close' => ['lead', 'keeper'],
         // Names of people are for who plans alone.
         'people' => ['lead'], 'people.keep' => ['lead'], 'people.remove' => ['lead'], 'cover.need' => ['lead'],
+        'exports' => ['lead', 'keeper', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.step' => ['lead'], 'imports.take' => ['lead'],
         'kits.file' => ['lead', 'keeper', 'auditor'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
         'kits.store' => ['lead'],
@@ -93,7 +94,11 @@ final class AccessTest extends TestCase
         $assessment = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
         (new \App\Models\PlanTask(['assessment_id' => $assessment->id, 'position' => 999, 'kind' => 'retire', 'state' => 'dropped']))->save();
 
+        $import = new \App\Models\Import(['kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'x', 'source' => "code\n", 'state' => 'ready', 'user_id' => $this->person('lead')->id, 'made_at' => now()]);
+        $import->save();
+
         return '/'.strtr($route->uri(), [
+            '{kind}' => 'catalogue', '{import}' => $import->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\Models\FirstAider::query()->firstOrFail()->id,
             '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{id}' => $this->ulid(),

@@ -52,7 +52,7 @@ final class DescriptionTest extends TestCase
         foreach ([
             '/session' => '/session', '/today' => '/today', '/find?q=glo' => '/find', '/places' => '/places', '/items' => '/items', '/items/head-torch' => '/items/{item}', '/lists' => '/lists',
             '/designs' => '/designs', '/stores' => '/stores', '/kits/QH-07' => '/kits/{kit}', '/kits/QH-13' => '/kits/{kit}', '/kits/QH-03/history' => '/kits/{kit}/history',
-            '/classes' => '/classes', '/organisation' => '/organisation', '/assessments' => '/assessments', '/assessments/latest' => '/assessments/{assessment}', '/assessments/latest/file' => '/assessments/{assessment}/file',
+            '/classes' => '/classes', '/exports/catalogue' => '/exports/{kind}', '/organisation' => '/organisation', '/assessments' => '/assessments', '/assessments/latest' => '/assessments/{assessment}', '/assessments/latest/file' => '/assessments/{assessment}/file',
             '/choices' => '/choices', '/asks' => '/asks', '/people' => '/people', '/cover' => '/cover', '/lists/new' => '/lists/{list}', '/lists/new/change' => '/lists/{list}/change', '/lists/new/hold?subject=kit:QH-08' => '/lists/{list}/hold',
             '/kits/QH-07/restock' => '/kits/{kit}/restock', '/checks/first' => '/checks/{check}', '/floor' => '/floor', '/kits/QH-11/file' => '/kits/{kit}/file',
         ] as $address => $path) {

@@ -54,6 +54,34 @@ export const questions = {
             queryKey: ['item', item],
             queryFn: () => ask(api.GET('/items/{item}', { params: { path: { item } } })),
         }),
+    classes: () => queryOptions({ queryKey: ['classes'], queryFn: () => ask(api.GET('/classes')) }),
+    organisation: () => queryOptions({ queryKey: ['organisation'], queryFn: () => ask(api.GET('/organisation')) }),
+    list: (list: string) =>
+        queryOptions({
+            queryKey: ['list', list],
+            queryFn: () => ask(api.GET('/lists/{list}', { params: { path: { list } } })),
+        }),
+    editionChange: (list: string, from?: string) =>
+        queryOptions({
+            queryKey: ['edition-change', list, from ?? null],
+            queryFn: () => ask(api.GET('/lists/{list}/change', { params: { path: { list }, query: { from } } })),
+        }),
+    hold: (list: string, subject: string) =>
+        queryOptions({
+            queryKey: ['hold', list, subject],
+            queryFn: () => ask(api.GET('/lists/{list}/hold', { params: { path: { list }, query: { subject } } })),
+            enabled: list !== '' && subject !== '',
+        }),
+    assessments: () => queryOptions({ queryKey: ['assessments'], queryFn: () => ask(api.GET('/assessments')) }),
+    assessment: (assessment: string) =>
+        queryOptions({
+            queryKey: ['assessment', assessment],
+            queryFn: () => ask(api.GET('/assessments/{assessment}', { params: { path: { assessment } } })),
+        }),
+    choices: () => queryOptions({ queryKey: ['choices'], queryFn: () => ask(api.GET('/choices')) }),
+    asks: () => queryOptions({ queryKey: ['asks'], queryFn: () => ask(api.GET('/asks')) }),
+    people: () => queryOptions({ queryKey: ['people'], queryFn: () => ask(api.GET('/people')) }),
+    cover: () => queryOptions({ queryKey: ['cover'], queryFn: () => ask(api.GET('/cover')) }),
     lists: () => queryOptions({ queryKey: ['lists'], queryFn: () => ask(api.GET('/lists')) }),
     designs: () => queryOptions({ queryKey: ['designs'], queryFn: () => ask(api.GET('/designs')) }),
     stores: () => queryOptions({ queryKey: ['stores'], queryFn: () => ask(api.GET('/stores')) }),

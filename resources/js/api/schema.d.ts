@@ -297,6 +297,88 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/exports/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["takeOut"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["bringIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{import}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readImport"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{import}/steps": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Reads on for under a second; called until it is no longer reading. */
+        post: operations["readOn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/imports/{import}/taking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Takes all of it, or nothing. */
+        put: operations["takeIn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/find": {
         parameters: {
             query?: never;
@@ -793,6 +875,17 @@ export interface components {
             title: string;
             /** @enum {string} */
             scheme: "headcount" | "class";
+        };
+        BroughtFile: {
+            /** @description a ULID made by the page */
+            id: string;
+            /** @enum {string} */
+            kind: "catalogue" | "lists" | "designs" | "kits";
+            /** @enum {string} */
+            format: "json" | "csv";
+            file_name: string;
+            /** @description the text of the file */
+            source: string;
         };
         ClassTitle: {
             title: string;
@@ -1356,6 +1449,36 @@ export interface components {
         HorizonResource: {
             place: components["schemas"]["PlaceRef"];
             marks: components["schemas"]["MarkResource"][];
+        };
+        /** @description A file that is brought in: read step by step, previewed as a difference, then taken whole or not at all. */
+        ImportResource: {
+            id: string;
+            /** @enum {string} */
+            kind: "catalogue" | "lists" | "designs" | "kits";
+            /** @enum {string} */
+            format: "json" | "csv";
+            file_name: string;
+            /** @enum {string} */
+            state: "reading" | "ready" | "refused" | "done";
+            rows: number;
+            read: number;
+            taken: number;
+            new: number;
+            changed: number;
+            same: number;
+            errors: number;
+            by: string;
+            made_at: string;
+            done_at: string | null;
+            shown: components["schemas"]["ImportRowResource"][];
+        };
+        /** @description One record of a file that is brought in: what would change, or what is wrong and where. */
+        ImportRowResource: {
+            number: number;
+            code: string;
+            /** @enum {string} */
+            outcome: "new" | "changed" | "same" | "error";
+            texts: string[];
         };
         /** @description An item by code and name. */
         ItemName: {
@@ -2491,6 +2614,138 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CheckResource"];
                 };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: {
+                format?: "json" | "csv";
+            };
+            header?: never;
+            path: {
+                kind: "catalogue" | "lists" | "designs" | "kits";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file; as JSON it follows the published schema */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    bringIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BroughtFile"];
+            };
+        };
+        responses: {
+            /** @description Kept, to be read step by step */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+            /** @description It cannot be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readImport: {
+        parameters: {
+            query?: {
+                outcome?: "new" | "changed" | "same" | "error";
+                /** @description Only rows after this one */
+                after?: number;
+            };
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is, and what would change */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+        };
+    };
+    readOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is, and what would change */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+        };
+    };
+    takeIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is, and what would change */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+            /** @description Something is wrong with it: nothing was taken */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,18 +1,21 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { sayGoodUntil, sayScope } from '../ui/words';
+import { count, sayGoodUntil, sayMoney, sayScope } from '../ui/words';
 
 /** One item: what it is for, what it needs beside it, where it is and where it is missing. */
 export default function ItemPage() {
     const { code = '' } = useParams();
     const [search] = useSearchParams();
     const { data: item, error } = useQuery(questions.item(code));
+    const { may } = useSession();
     if (!item) {
         return <Waiting error={error} />;
     }
@@ -20,7 +23,17 @@ export default function ItemPage() {
     const inKits = item.carried.filter((row) => row.kit !== null).reduce((sum, row) => sum + row.quantity, 0);
     const inStore = item.carried.filter((row) => row.kit === null).reduce((sum, row) => sum + row.quantity, 0);
     return (
-        <Page title={item.name} above={<Typography sx={{ color: 'text.secondary' }}>{item.class}</Typography>}>
+        <Page
+            title={item.name}
+            above={<Typography sx={{ color: 'text.secondary' }}>{item.class}</Typography>}
+            beside={
+                may('plan') && (
+                    <Button component={Link} to={`/items/${item.code}/edit`}>
+                        Change
+                    </Button>
+                )
+            }
+        >
             <Box
                 sx={{
                     display: 'grid',
@@ -59,20 +72,49 @@ export default function ItemPage() {
     );
 }
 
+/** A row where there is something to say. */
+function facts(term: string, fact: string | null): [string, string][] {
+    return fact === null ? [] : [[term, fact]];
+}
+
 function About({ item }: { item: Schemas['ItemResource'] }) {
-    const facts: [string, string][] = [
+    const rows: [string, string][] = [
         ['For', sayScope(item.scope)],
         ['Counted by', item.count_unit],
-        ['Mass', `${item.mass_g} g a piece`],
+        ['Class', `${item.class_title} (${item.class})`],
+        ['Mass', `${item.mass_shown} a piece`],
         ...item.measures.map((measure): [string, string] => [
             measure.measure.charAt(0).toUpperCase() + measure.measure.slice(1),
-            measure.quantity,
+            measure.shown === measure.quantity ? measure.quantity : `${measure.shown} (entered as ${measure.quantity})`,
         ]),
-        ['Packs of', item.packs.length > 0 ? item.packs.join(', ') : 'not known'],
+        [
+            'Packs',
+            item.packs
+                .map(
+                    (pack) =>
+                        `${pack.pieces} for ${pack.price === null ? 'a price not known' : sayMoney(pack.price, item.currency)}`,
+                )
+                .join('; ') || 'not known',
+        ],
+        ...facts(
+            'Keep it',
+            item.storage_min_c === null && item.storage_max_c === null
+                ? null
+                : `${item.storage_min_c === null ? '' : `not below ${item.storage_min_c} °C `}${item.storage_max_c === null ? '' : `not above ${item.storage_max_c} °C`}`,
+        ),
+        ...facts(
+            'After opening',
+            item.opened_life === null ? null : `lasts ${item.opened_life} ${item.opened_life_unit ?? ''}`,
+        ),
+        ...facts('Allergy', item.allergy),
         ['Carries a date', item.dated ? 'yes; without one it never counts' : 'no'],
         ['Sterile', item.sterile ? 'yes' : 'no'],
         ['Past its date', item.reserve ? 'may be kept as reserve where the policy allows it' : 'never kept as reserve'],
         ...(item.superseded_by ? ([['Superseded by', item.superseded_by]] as [string, string][]) : []),
+        ...facts('May stand in for it', item.stand_ins.map((one) => one.name).join('; ') || null),
+        ...facts('May stand in for', item.stands_in_for.map((one) => one.name).join('; ') || null),
+        ...facts('Named by', item.accepted_by.join('; ') || null),
+        ...facts('Kept out by', item.excluded_by.length > 0 ? count(item.excluded_by.length, 'list') : null),
         ...item.needs.map((need): [string, string] => [
             'Needs beside it',
             `${need.quantity} ${need.any_of.join(' or ')} for each ${need.per === 'kit' ? 'kit' : 'piece'}. ${need.reason}`,
@@ -91,7 +133,7 @@ function About({ item }: { item: Schemas['ItemResource'] }) {
                 '& dd': { m: 0 },
             }}
         >
-            {facts.map(([term, fact]) => (
+            {rows.map(([term, fact]) => (
                 <Box key={`${term} ${fact}`} sx={{ display: 'contents' }}>
                     <dt>{term}</dt>
                     <dd>{fact}</dd>

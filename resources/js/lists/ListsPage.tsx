@@ -1,34 +1,58 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
-import { Link, useLocation } from 'react-router';
+import { useState } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
-import { Page, Sheet, Waiting } from '../ui/Page';
+import { useSession } from '../session/useSession';
+import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { count, sayDay } from '../ui/words';
+import { sayDay, sayList } from '../ui/words';
+import { NewList } from './NewList';
 
-/** The lists that kits are held to: starter lists, unconfirmed, with their basis, and house lists. */
+type Summary = Schemas['ListSummary'];
+
+const groups: { title: string; is: (list: Summary) => boolean }[] = [
+    { title: 'Starter lists, written down from published standards', is: (list) => list.origin === 'starter' },
+    { title: 'House lists', is: (list) => list.origin === 'house' && list.kind === 'kit' },
+    { title: 'Modules, one for each risk', is: (list) => list.origin === 'house' && list.kind === 'module' },
+];
+
+/** The lists that kits are held to: starter lists, unconfirmed until somebody confirms them, house lists and modules. */
 export default function ListsPage() {
     const { data: lists, error } = useQuery(questions.lists());
-    const { hash } = useLocation();
-    useEffect(() => {
-        const named = lists && hash ? document.getElementById(decodeURIComponent(hash.slice(1))) : null;
-        named?.querySelector('details')?.setAttribute('open', '');
-        named?.scrollIntoView({ block: 'start' });
-    }, [lists, hash]);
+    const { may } = useSession();
+    const [text, setText] = useState('');
+    const [isNew, setIsNew] = useState(false);
     if (!lists) {
         return <Waiting error={error} />;
     }
+    const shown = lists.filter((list) =>
+        `${sayList(list)} ${list.code} ${list.basis}`.toLowerCase().includes(text.toLowerCase()),
+    );
     return (
         <Page
             title="Lists"
             beside={
-                <Button component={Link} to="/items">
-                    Items
-                </Button>
+                <>
+                    <Button component={Link} to="/items">
+                        Items
+                    </Button>
+                    <Button component={Link} to="/hold">
+                        Hold against a list
+                    </Button>
+                    <Button component={Link} to="/exchange">
+                        Files
+                    </Button>
+                    {may('plan') && (
+                        <Button variant="contained" onClick={() => setIsNew(true)}>
+                            New house list
+                        </Button>
+                    )}
+                </>
             }
         >
             <Typography sx={{ mb: 4, maxWidth: 760 }}>
@@ -36,62 +60,76 @@ export default function ListsPage() {
                 until a responsible person has compared each line with their own copy. Your regulator and your risk
                 assessment decide what a kit must hold.
             </Typography>
-            {lists.map((list) => (
-                <ListSheet key={list.code} list={list} />
-            ))}
+            {isNew && <NewList lists={lists} onClose={() => setIsNew(false)} />}
+            <TextField
+                label="Show only"
+                value={text}
+                onChange={(event) => setText(event.target.value)}
+                sx={{ maxWidth: 320, mb: 4 }}
+            />
+            {shown.length === 0 && <Empty>No list matches. Show only part of a title, a code or a basis.</Empty>}
+            {groups.map(({ title, is }) => {
+                const group = shown.filter(is);
+                return (
+                    group.length > 0 && (
+                        <Sheet key={title} title={title} beside={<span>{group.length}</span>}>
+                            <ListTable lists={group} />
+                        </Sheet>
+                    )
+                );
+            })}
         </Page>
     );
 }
 
-function ListSheet({ list }: { list: Schemas['ListResource'] }) {
+function ListTable({ lists }: { lists: Summary[] }) {
     return (
-        <Sheet
-            id={list.code}
-            title={`${list.title}${list.size ? `, ${list.size}` : ''}`}
-            beside={
-                <Typography component="span" sx={{ fontWeight: 600 }}>
-                    {list.origin === 'house' ? 'House list' : 'Starter list'},{' '}
-                    {list.confirmed
-                        ? `confirmed${list.confirmed_on ? ` on ${sayDay(list.confirmed_on)}` : ''}`
-                        : 'unconfirmed'}
-                </Typography>
-            }
-        >
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {list.origin === 'house' ? 'Made for' : 'Rests on'}: {list.basis}. Edition {list.edition}.
-                {list.excludes.length > 0 && ` Keeps out: ${list.excludes.join(', ')}.`}
-                {list.designs.length > 0 && ` Kept by: ${list.designs.join(', ')}.`}
-            </Typography>
-            <Box component="details" sx={{ mt: 2 }}>
-                <Box
-                    component="summary"
-                    sx={{ cursor: 'pointer', minHeight: 32, fontWeight: 600, color: 'primary.main' }}
-                >
-                    {count(list.lines.length, 'line')}
-                </Box>
-                <Table>
-                    <thead>
-                        <tr>
-                            <th scope="col">Need</th>
-                            <th scope="col">Asked for</th>
-                            <th scope="col">Accepts, first choice first</th>
-                        </tr>
-                    </thead>
-                    <tbody>
-                        {list.lines.map((line) => (
-                            <tr key={line.code}>
-                                <td>
-                                    {line.need}
-                                    {line.rank !== 'required' && <strong>, {line.rank}</strong>}
-                                    {line.reason && <Box sx={{ color: 'text.secondary' }}>{line.reason}</Box>}
-                                </td>
-                                <td>{line.required}</td>
-                                <td>{line.accepts.join('; ')}</td>
-                            </tr>
-                        ))}
-                    </tbody>
-                </Table>
-            </Box>
-        </Sheet>
+        <Table>
+            <thead>
+                <tr>
+                    <th scope="col">List</th>
+                    <th scope="col">Edition</th>
+                    <th scope="col">Confirmed</th>
+                    <th scope="col" className="n">
+                        Lines
+                    </th>
+                    <th scope="col" className="n">
+                        Kits
+                    </th>
+                </tr>
+            </thead>
+            <tbody>
+                {lists.map((list) => (
+                    <tr key={list.id}>
+                        <td>
+                            <Box
+                                component={Link}
+                                to={`/lists/${list.id}`}
+                                sx={{ color: 'primary.main', fontWeight: 600 }}
+                            >
+                                {sayList(list)}
+                            </Box>
+                            <Box sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
+                                {list.basis}
+                            </Box>
+                        </td>
+                        <td>
+                            {list.edition}
+                            {!list.latest && <Box sx={{ color: 'text.secondary' }}>superseded</Box>}
+                        </td>
+                        <td>{sayConfirmed(list)}</td>
+                        <td className="n">{list.lines}</td>
+                        <td className="n">{list.kits}</td>
+                    </tr>
+                ))}
+            </tbody>
+        </Table>
     );
+}
+
+function sayConfirmed(list: Summary): string {
+    if (list.confirmed) {
+        return `✓ ${list.confirmed_on ? sayDay(list.confirmed_on) : 'yes'}${list.confirmed_by ? `, ${list.confirmed_by}` : ''}`;
+    }
+    return list.compared > 0 ? `unconfirmed, ${list.compared} of ${list.lines} compared` : 'unconfirmed';
 }

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type SyntheticEvent } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
@@ -21,6 +21,7 @@ const scopes: Schemas['NewKit']['scope'][] = ['anyone', 'first_aider', 'trained'
 /** A new kit: a design, a place and a code. It starts as an empty bag and is filled by restocking it. */
 export default function EquipPage() {
     const navigate = useNavigate();
+    const [search] = useSearchParams();
     const client = useQueryClient();
     const { data: designs, error } = useQuery(questions.designs());
     const { data: places } = useQuery(questions.places());
@@ -28,8 +29,9 @@ export default function EquipPage() {
         id: ulid(),
         code: '',
         name: '',
-        design_id: '',
-        place_id: '',
+        design_id: search.get('design') ?? '',
+        place_id: search.get('place') ?? '',
+        task: search.get('task'),
         scope: 'first_aider',
     }));
     const equip = useMutation({

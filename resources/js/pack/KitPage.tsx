@@ -12,6 +12,7 @@ import { Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark } from '../ui/VerdictMark';
 import { sayDay, sayInstant, sayScope } from '../ui/words';
 import { ListWarning } from '../lists/ListWarning';
+import { Notice } from '../ui/Notice';
 import { PocketContents } from './PocketContents';
 import { VerdictSheet } from './VerdictSheet';
 
@@ -30,12 +31,12 @@ export default function KitPage() {
             title={`${kit.code} ${kit.name}`}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    {kit.place.path} · {kit.design_name} · for {sayScope(kit.scope)}
+                    {kit.place.path} · {kit.design_name} · for {sayScope(kit.scope)}, {kit.scope_because}
                 </Typography>
             }
             beside={
                 <>
-                    {may('check') && (
+                    {may('check') && !kit.retired_on && (
                         <Button
                             component={Link}
                             to={`/kits/${kit.code}/check`}
@@ -45,11 +46,14 @@ export default function KitPage() {
                             {kit.due.kind === 'quick' && kit.seal.state === 'intact' ? 'Quick check' : 'Check'}
                         </Button>
                     )}
-                    {may('restock') && (
+                    {may('restock') && !kit.retired_on && (
                         <Button component={Link} to={`/kits/${kit.code}/restock`} aria-label={`Restock ${kit.code}`}>
                             Restock
                         </Button>
                     )}
+                    <Button component={Link} to={`/hold?subject=kit:${kit.code}`}>
+                        Hold against a list
+                    </Button>
                     <Button component={Link} to={`/kits/${kit.code}/history`}>
                         History
                     </Button>
@@ -61,6 +65,12 @@ export default function KitPage() {
                 </>
             }
         >
+            {kit.retired_on && (
+                <Notice>
+                    <strong>Taken out of use on {sayDay(kit.retired_on)}.</strong> It is kept for its history; nothing
+                    more is recorded for it.
+                </Notice>
+            )}
             <Box
                 sx={{
                     display: 'grid',
@@ -147,7 +157,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                 </dd>
                 <dt>List</dt>
                 <dd>
-                    <Link to={`/lists#${kit.list.code}`} style={{ color: 'inherit' }}>
+                    <Link to={`/lists/${kit.list.id}`} style={{ color: 'inherit' }}>
                         {kit.list.title}
                         {kit.list.size && `, ${kit.list.size}`}
                     </Link>

@@ -18,7 +18,8 @@ interface Stage {
 
 const stages: Stage[] = [
     { to: '/', word: 'Today', icon: 'today', here: /^\/$/ },
-    { to: '/lists', word: 'Lists', icon: 'lists', here: /^\/(lists|items)/ },
+    { to: '/assess', word: 'Assess', icon: 'assess', here: /^\/assess/ },
+    { to: '/lists', word: 'Lists', icon: 'lists', here: /^\/(lists|items|classes|hold|exchange)/ },
     { to: '/kits', word: 'Pack', icon: 'pack', here: /^\/kits(\/[^/]+(\/history)?)?$/ },
     { to: '/check', word: 'Check', icon: 'check', here: /^\/(check$|checks\/|kits\/[^/]+\/check)/ },
     { to: '/restock', word: 'Restock', icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
@@ -145,7 +146,7 @@ function BottomBar() {
         to: '/more',
         word: 'More',
         icon: 'more',
-        here: /^\/(more|lists|items|kits(\/[^/]+(\/history)?)?$)/,
+        here: /^\/(more|settings|assess|lists|items|classes|hold|exchange|kits(\/[^/]+(\/history)?)?$)/,
     };
     return (
         <Box

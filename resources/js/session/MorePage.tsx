@@ -13,6 +13,9 @@ export default function MorePage() {
         <Page title="More">
             <Sheet title="Stages of the work">
                 <Box sx={{ display: 'grid', gap: 2 }}>
+                    <Button component={Link} to="/assess">
+                        Assess: what the site needs
+                    </Button>
                     <Button component={Link} to="/kits">
                         Pack: kits by place
                     </Button>
@@ -21,6 +24,12 @@ export default function MorePage() {
                     </Button>
                     <Button component={Link} to="/items">
                         Items
+                    </Button>
+                    <Button component={Link} to="/exchange">
+                        Files: bring in and take out
+                    </Button>
+                    <Button component={Link} to="/settings">
+                        Units, money and records
                     </Button>
                 </Box>
             </Sheet>

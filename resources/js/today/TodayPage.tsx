@@ -9,6 +9,7 @@ import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayWeekday, verdictWords } from '../ui/words';
+import { Asks } from '../assess/Asks';
 import { Horizon } from './Horizon';
 
 const bands = [
@@ -41,6 +42,7 @@ export function TodayPage() {
                 }}
             >
                 <div>
+                    <Asks />
                     {today.work.length === 0 && (
                         <Sheet title="Nothing to do">
                             <Empty>

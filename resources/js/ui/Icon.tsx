@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 
 const shapes = {
     today: 'M5 5h14v14H5zM5 10h14M9 3v4M15 3v4M9 14h6',
+    assess: 'M4 18l5-2 6 2 5-2V6l-5 2-6-2-5 2zM9 6v10M15 8v10',
     lists: 'M5 6h2M10 6h9M5 12h2M10 12h9M5 18h2M10 18h9',
     pack: 'M4 9h16v10H4zM9 9V6h6v3M4 13h5M15 13h5',
     check: 'M4 6h8M4 12h6M4 18h8M13 13l3 3 5-7',

@@ -54,6 +54,21 @@ export function sayScope(scope: string): string {
     return scopes[scope] ?? scope;
 }
 
+/** "£12.50", of whole minor units. */
+export function sayMoney(minor: number, currency: string): string {
+    return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);
+}
+
+/** "severe bleeding", of a name in the formats. */
+export function sayName(name: string): string {
+    return name.replaceAll('_', ' ').replaceAll('-', ' ');
+}
+
+/** "Table 1, medium", of a list and its size. */
+export function sayList(list: { title: string; size: string | null }): string {
+    return list.size ? `${list.title}, ${list.size}` : list.title;
+}
+
 let today = '';
 
 /** What day it is where the kits are, as the server said. */

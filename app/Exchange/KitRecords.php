@@ -1,0 +1,207 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Actions\ChangeKit;
+use App\Actions\EquipKit;
+use App\Actions\Lots;
+use App\Judging\KitStates;
+use App\Ledger\Entry;
+use App\Ledger\Ledger;
+use App\Ledger\Spot;
+use App\Models\Kit;
+use App\Models\Organisation;
+use App\Models\Place;
+use App\Models\User;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Sarcina\Core\Calendar\NotADay;
+use Sarcina\Core\Calendar\PrintedDate;
+
+/** Kits with their contents. A new kit is packed by its file; the contents of a known one are changed by a check, never by a file. */
+final class KitRecords implements Records
+{
+    /** @var array<string, array<string, mixed>>|null */
+    private ?array $there = null;
+
+    /** @var array<string, Place> by path */
+    private array $places = [];
+
+    /** @var array<string, array{id: string, pockets: array<string, string>}> designs by code, pockets by "Leaf, Pocket" */
+    private array $designs = [];
+
+    /** @var array<string, string> item ids by code */
+    private array $items = [];
+
+    public function __construct(
+        private readonly EquipKit $equip,
+        private readonly ChangeKit $change,
+        private readonly Ledger $ledger,
+        private readonly Lots $lots,
+        private readonly KitStates $states,
+        private readonly Organisation $organisation,
+    ) {
+    }
+
+    public function all(): array
+    {
+        return array_values($this->there());
+    }
+
+    public function headings(): array
+    {
+        return ['kit', 'name', 'design', 'place', 'scope', 'pocket', 'item', 'lot', 'expires', 'quantity', 'condition'];
+    }
+
+    public function key(): string
+    {
+        return 'kit';
+    }
+
+    public function rows(array $record): array
+    {
+        /** @var array{code: string, name: string, design: string, place: string, scope: string, contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>} $record */
+        $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope']];
+        $rows = array_map(static fn (array $row): array => [...$about, $row['pocket'], $row['item'], (string) $row['lot'], (string) $row['expires'], (string) $row['quantity'], $row['condition']], $record['contents']);
+
+        return $rows === [] ? [[...$about, '', '', '', '', '', '']] : $rows;
+    }
+
+    public function fromRows(array $rows): array
+    {
+        $first = $rows[0];
+
+        return [
+            'code' => $first['kit'], 'name' => $first['name'], 'design' => $first['design'], 'place' => $first['place'], 'scope' => $first['scope'] === '' ? 'first_aider' : $first['scope'],
+            'contents' => array_values(array_map(static fn (array $row): array => [
+                'pocket' => $row['pocket'], 'item' => $row['item'], 'lot' => $row['lot'] === '' ? null : $row['lot'], 'expires' => $row['expires'] === '' ? null : $row['expires'], 'quantity' => Cells::number($row['quantity']), 'condition' => $row['condition'] === '' ? 'good' : $row['condition'],
+            ], array_filter($rows, static fn (array $row): bool => $row['item'].$row['pocket'] !== ''))),
+        ];
+    }
+
+    public function code(array $record): string
+    {
+        return is_string($record['code'] ?? null) ? $record['code'] : '';
+    }
+
+    public function begin(array $records): void
+    {
+        $this->places = Place::query()->get()->keyBy('path')->all();
+        $this->items = DB::table('items')->pluck('id', 'code')->all();
+        foreach (DB::table('designs')->get(['id', 'code']) as $design) {
+            $this->designs[$design->code] = ['id' => $design->id, 'pockets' => []];
+        }
+        foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->join('designs', 'designs.id', '=', 'leaves.design_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'designs.code']) as $pocket) {
+            $this->designs[$pocket->code]['pockets']["{$pocket->leaf}, {$pocket->name}"] = $pocket->id;
+        }
+    }
+
+    public function known(array $record): ?array
+    {
+        return $this->there()[$this->code($record)] ?? null;
+    }
+
+    public function whole(array $record): array
+    {
+        $record += ['scope' => 'first_aider'];
+        $contents = is_array($record['contents'] ?? null) ? array_map(static fn (mixed $row): array => (array) $row + ['lot' => null, 'expires' => null, 'condition' => 'good'], $record['contents']) : [];
+        usort($contents, static fn (array $one, array $other): int => [$one['pocket'] ?? '', $one['item'] ?? '', $one['lot'], $one['expires'], $one['condition']] <=> [$other['pocket'] ?? '', $other['item'] ?? '', $other['lot'], $other['expires'], $other['condition']]);
+
+        return [...$record, 'contents' => $contents];
+    }
+
+    public function problems(array $record, ?array $known): array
+    {
+        /** @var array{code: string, design: string, place: string, contents: list<array{pocket: string, item: string, expires: string|null, quantity: int}>} $record */
+        $problems = [];
+        if (! isset($this->places[$record['place']])) {
+            $problems[] = "There is no place \"{$record['place']}\".";
+        }
+        $design = $this->designs[$record['design']] ?? null;
+        if ($design === null) {
+            return [...$problems, "There is no design \"{$record['design']}\". Bring the design in first."];
+        }
+        if ($known !== null) {
+            if ($known['design'] !== $record['design']) {
+                $problems[] = "This kit is of the design {$known['design']}; a kit keeps its design.";
+            }
+            if ($known['contents'] != $record['contents']) {
+                $problems[] = 'This kit is known: its contents are changed by a check or a restock, not by a file. Leave them as they were taken out.';
+            }
+
+            return $problems;
+        }
+        foreach ($record['contents'] as $index => $row) {
+            $at = 'contents '.($index + 1);
+            if (! isset($this->items[$row['item']])) {
+                $problems[] = "{$at}: there is no item \"{$row['item']}\" in the catalogue.";
+            }
+            if (! isset($design['pockets'][$row['pocket']])) {
+                $problems[] = "{$at}: the design has no pocket \"{$row['pocket']}\".";
+            }
+            if ($row['expires'] !== null) {
+                try {
+                    PrintedDate::of($row['expires']);
+                } catch (NotADay $refused) {
+                    $problems[] = "{$at}: {$refused->getMessage()}";
+                }
+            }
+        }
+
+        return $problems;
+    }
+
+    public function take(array $changes, User $by, callable $progress): void
+    {
+        $day = $this->organisation->today();
+        foreach ($changes as $done => $change) {
+            /** @var array{code: string, name: string, design: string, place: string, scope: string, contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>} $record */
+            $record = $change['record'];
+            $place = $this->places[$record['place']];
+            $kit = Kit::query()->where('code', $record['code'])->first();
+            if ($kit === null) {
+                $this->pack($record, $place, $by, $day);
+            } else {
+                $kit->update(['name' => $record['name'], 'scope' => $record['scope']]);
+                $kit->place_id === $place->id ? $this->states->renew($kit, $day) : $this->change->move($kit, $place, $by, now(), $day);
+            }
+            $progress($done + 1);
+        }
+        $this->there = null;
+    }
+
+    /** @param  array{code: string, name: string, design: string, place: string, scope: string, contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>}  $record */
+    private function pack(array $record, Place $place, User $by, string $day): void
+    {
+        $design = $this->designs[$record['design']];
+        $kit = ($this->equip)(['id' => Str::lower((string) Str::ulid()), 'code' => $record['code'], 'name' => $record['name'], 'design_id' => $design['id'], 'place_id' => $place->id, 'scope' => $record['scope']], $by, now(), $day);
+        $entries = array_map(fn (array $row): Entry => new Entry($this->lot($this->items[$row['item']], $row['lot'], $row['expires']), $row['quantity'], null, Spot::pocket($kit->id, $design['pockets'][$row['pocket']], $row['condition']), 'received'), $record['contents']);
+        $this->ledger->record($entries, $by, now(), null, Str::lower((string) Str::ulid()));
+        $this->states->renew($kit->refresh(), $day);
+    }
+
+    private function lot(string $item, ?string $number, ?string $expires): string
+    {
+        return (string) (DB::table('lots')->where(['item_id' => $item, 'number' => $number, 'expires' => $expires])->value('id') ?? $this->lots->make($item, $number, $expires));
+    }
+
+    /** @return array<string, array<string, mixed>> */
+    private function there(): array
+    {
+        if ($this->there === null) {
+            $contents = [];
+            $rows = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')->join('pockets', 'pockets.id', '=', 'holdings.pocket_id')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+                ->get(['holdings.kit_id', 'holdings.quantity', 'holdings.condition', 'lots.number', 'lots.expires', 'items.code', 'pockets.name', 'leaves.name as leaf']);
+            foreach ($rows as $row) {
+                $contents[$row->kit_id][] = ['pocket' => "{$row->leaf}, {$row->name}", 'item' => $row->code, 'lot' => $row->number, 'expires' => $row->expires, 'quantity' => (int) $row->quantity, 'condition' => $row->condition];
+            }
+            $this->there = Kit::query()->where('retired_on', null)->with(['design', 'place'])->orderBy('code')->get()->mapWithKeys(fn (Kit $kit): array => [$kit->code => $this->whole([
+                'code' => $kit->code, 'name' => $kit->name, 'design' => $kit->design->code, 'place' => $kit->place->path, 'scope' => $kit->scope, 'contents' => $contents[$kit->id] ?? [],
+            ])])->all();
+        }
+
+        return $this->there;
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+use App\Models\User;
+
+/** Records of one kind: how they are written, laid into rows of a sheet, compared with what is there, and taken in. */
+interface Records
+{
+    /** @return list<array<string, mixed>> all there are, as the JSON format writes them */
+    public function all(): array;
+
+    /** @return list<string> of the sheet */
+    public function headings(): array;
+
+    /**
+     * @param  array<string, mixed>  $record
+     * @return list<list<string>> one row or more, in the order of the headings
+     */
+    public function rows(array $record): array;
+
+    /** The heading whose value says to which record a row belongs. */
+    public function key(): string;
+
+    /**
+     * @param  non-empty-list<array<string, string>>  $rows  of one record, by heading
+     * @return array<string, mixed> as the JSON format has it
+     */
+    public function fromRows(array $rows): array;
+
+    /** @param  array<string, mixed>  $record */
+    public function code(array $record): string;
+
+    /**
+     * Told before the first record of a file is checked, so that records may name each other.
+     *
+     * @param  list<array<string, mixed>>  $records  of the whole file
+     */
+    public function begin(array $records): void;
+
+    /**
+     * What is there under the same code, as the JSON format writes it; null where nothing is.
+     *
+     * @param  array<string, mixed>  $record
+     * @return array<string, mixed>|null
+     */
+    public function known(array $record): ?array;
+
+    /**
+     * What is wrong with a record beside its shape.
+     *
+     * @param  array<string, mixed>  $record
+     * @param  array<string, mixed>|null  $known
+     * @return list<string>
+     */
+    public function problems(array $record, ?array $known): array;
+
+    /**
+     * Takes records in, within a transaction of the caller's.
+     *
+     * @param  list<array{record: array<string, mixed>, known: array<string, mixed>|null}>  $changes
+     * @param  callable(int): void  $progress  told how many are taken
+     */
+    public function take(array $changes, User $by, callable $progress): void;
+
+    /**
+     * With what is left out filled in, so that two records compare.
+     *
+     * @param  array<string, mixed>  $record
+     * @return array<string, mixed>
+     */
+    public function whole(array $record): array;
+}

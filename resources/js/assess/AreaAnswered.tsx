@@ -1,0 +1,109 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { Write } from '../ui/Fields';
+import { Sheet, Trouble } from '../ui/Page';
+import { sayDay, sayName } from '../ui/words';
+
+/** An area as it was answered, for reading; anyone may say that it has changed since. */
+export function AreaAnswered({ area, isSigned }: { area: Schemas['AreaResource']; isSigned: boolean }) {
+    const facts: [string, string][] = [
+        ['Where', area.places.map((place) => place.path).join('; ') || 'no place named'],
+        ['Kits hang', area.hangs_at ?? 'not said'],
+        ['Hazard', area.hazard],
+        ['People at the busiest time', String(area.people)],
+        ['Points', String(area.points)],
+        ['Lone workers', String(area.lone_workers)],
+        ['Vehicles', String(area.vehicles)],
+        ['Children', String(area.children)],
+        ['Until an ambulance is there', `${area.minutes_to_help} minutes`],
+        ['Running water', area.running_water ? 'yes' : 'no'],
+        ['Risks', [...area.risks, ...area.follows_risks].map(sayName).join(', ') || 'none named'],
+        ...(area.note ? ([['Note', area.note]] as [string, string][]) : []),
+    ];
+    return (
+        <Sheet title={area.name}>
+            <Box
+                component="dl"
+                sx={{
+                    display: 'grid',
+                    gridTemplateColumns: 'minmax(110px, auto) minmax(0, 1fr)',
+                    gap: '6px 16px',
+                    m: 0,
+                    '& dt': { color: 'text.secondary' },
+                    '& dd': { m: 0 },
+                }}
+            >
+                {facts.map(([term, fact]) => (
+                    <Box key={term} sx={{ display: 'contents' }}>
+                        <dt>{term}</dt>
+                        <dd>{fact}</dd>
+                    </Box>
+                ))}
+            </Box>
+            {(area.is_new || area.changes.length > 0) && (
+                <>
+                    <Typography variant="h3" sx={{ mt: 4 }}>
+                        Since the last assessment
+                    </Typography>
+                    <Box component="ul" sx={{ m: 0, pl: 5 }}>
+                        {area.is_new && <li>This area is new.</li>}
+                        {area.changes.map((change) => (
+                            <li key={change}>{change}</li>
+                        ))}
+                    </Box>
+                </>
+            )}
+            {isSigned && <SayChanged area={area} />}
+        </Sheet>
+    );
+}
+
+function SayChanged({ area }: { area: Schemas['AreaResource'] }) {
+    const client = useQueryClient();
+    const [what, setWhat] = useState('');
+    const say = useMutation({
+        mutationFn: () =>
+            ask(api.POST('/areas/{area}/changes', { params: { path: { area: area.id } }, body: { what } })),
+        onSuccess: (now) => {
+            setWhat('');
+            client.setQueryData(['assessment', now.id], now);
+            void client.invalidateQueries({ queryKey: ['asks'] });
+        },
+    });
+    const problem = isProblem(say.error) ? say.error : null;
+    return (
+        <Box
+            component="form"
+            noValidate
+            sx={{ mt: 4 }}
+            onSubmit={(event) => {
+                event.preventDefault();
+                say.mutate();
+            }}
+        >
+            <Typography variant="h3">Has it changed?</Typography>
+            {area.seen.map((seen) => (
+                <Typography key={seen.what} variant="body2" sx={{ my: 1 }}>
+                    ▲ {seen.what} ({seen.by}, {sayDay(seen.on)})
+                </Typography>
+            ))}
+            <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
+                <Write
+                    label="What is no longer as it was"
+                    value={what}
+                    onWrite={setWhat}
+                    problem={problem?.at('what')}
+                    help="The assessment is asked for again."
+                />
+                <Button type="submit" disabled={say.isPending} sx={{ flex: 'none' }}>
+                    Say so
+                </Button>
+            </Box>
+            {problem && problem.status !== 422 && <Trouble error={problem} />}
+        </Box>
+    );
+}

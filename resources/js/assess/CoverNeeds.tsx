@@ -1,0 +1,98 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { Choose, Row, Write } from '../ui/Fields';
+import { Sheet, Trouble } from '../ui/Page';
+import { sayScope } from '../ui/words';
+
+type Need = Schemas['CoverNeeded']['needs'][number];
+
+const scopes = (['first_aider', 'trained', 'clinician', 'anyone'] as const).map(
+    (scope) => [scope, sayScope(scope)] as const,
+);
+
+/** How many first aiders a place asks for, by shift and training: the responsible person says. */
+export function CoverNeeds() {
+    const client = useQueryClient();
+    const { data: places = [] } = useQuery(questions.places());
+    const { data: cover = [] } = useQuery(questions.cover());
+    const [place, setPlace] = useState('');
+    const [needs, setNeeds] = useState<Need[]>([]);
+    const keep = useMutation({
+        mutationFn: () => ask(api.PUT('/cover', { body: { place_id: place, needs } })),
+        onSuccess: () => client.invalidateQueries(),
+    });
+    const problem = isProblem(keep.error) ? keep.error : null;
+    const choose = (chosen: string) => {
+        setPlace(chosen);
+        keep.reset();
+        setNeeds(
+            cover
+                .filter((row) => row.place.id === chosen)
+                .map((row) => ({ shift: row.shift, scope: row.scope, count: row.needed })),
+        );
+    };
+    const set = (at: number, to: Partial<Need>) =>
+        setNeeds(needs.map((need, index) => (index === at ? { ...need, ...to } : need)));
+    return (
+        <Sheet title="How many a place asks for">
+            <Choose
+                label="Place"
+                value={place}
+                empty="Choose one"
+                onChoose={choose}
+                options={places.map((one) => [one.id, one.path] as const)}
+                helperText="Your regulator’s guidance gives figures for your headcount and hazard; enter yours."
+                sx={{ maxWidth: 480 }}
+            />
+            {place !== '' && (
+                <>
+                    {needs.map((need, at) => (
+                        <Row key={at} columns="minmax(0, 1fr) minmax(0, 2fr) minmax(0, 1fr) auto">
+                            <Write
+                                label="Shift"
+                                value={need.shift}
+                                onWrite={(shift) => set(at, { shift })}
+                                problem={problem?.at(`needs.${at}.shift`)}
+                            />
+                            <Choose
+                                label="Trained"
+                                value={need.scope}
+                                onChoose={(scope) =>
+                                    set(at, { scope: scopes.find(([one]) => one === scope)?.[0] ?? 'first_aider' })
+                                }
+                                options={scopes}
+                            />
+                            <Write
+                                label="How many"
+                                value={String(need.count)}
+                                onWrite={(typed) => set(at, { count: Number(typed) || 0 })}
+                                problem={problem?.at(`needs.${at}.count`)}
+                                slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+                            />
+                            <Button
+                                aria-label={`Take out need ${at + 1}`}
+                                onClick={() => setNeeds(needs.filter((_, index) => index !== at))}
+                            >
+                                Take out
+                            </Button>
+                        </Row>
+                    ))}
+                    <Box sx={{ display: 'flex', gap: 2, mt: 3 }}>
+                        <Button onClick={() => setNeeds([...needs, { shift: 'day', scope: 'first_aider', count: 1 }])}>
+                            Add a shift
+                        </Button>
+                        <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
+                            Keep what this place asks for
+                        </Button>
+                    </Box>
+                    {keep.isSuccess && <Box role="status">Kept.</Box>}
+                    {problem && problem.status !== 422 && <Trouble error={problem} />}
+                </>
+            )}
+        </Sheet>
+    );
+}

@@ -1,0 +1,52 @@
+import { useQuery } from '@tanstack/react-query';
+import { questions } from '../api/queries';
+import type { Schemas } from '../api/client';
+import { Empty, Sheet } from '../ui/Page';
+import { Table } from '../ui/Table';
+import { sayScope } from '../ui/words';
+
+/** How many first aiders each place asks for and has, by shift. No name is said here. */
+export function CoverTable() {
+    const { data: cover } = useQuery(questions.cover());
+    return (
+        <Sheet title="First aiders by place and shift">
+            {cover?.length === 0 && (
+                <Empty>
+                    No place asks for anybody yet. The responsible person says under First aiders how many are needed,
+                    trained to what.
+                </Empty>
+            )}
+            {cover && cover.length > 0 && <ShiftRows rows={cover} />}
+        </Sheet>
+    );
+}
+
+export function ShiftRows({ rows }: { rows: Schemas['ShiftCover'][] }) {
+    return (
+        <Table>
+            <thead>
+                <tr>
+                    <th scope="col">Place</th>
+                    <th scope="col">Shift</th>
+                    <th scope="col">Trained</th>
+                    <th scope="col" className="n">
+                        Posted
+                    </th>
+                </tr>
+            </thead>
+            <tbody>
+                {rows.map((row) => (
+                    <tr key={`${row.place.id} ${row.shift} ${row.scope}`}>
+                        <td>{row.place.path}</td>
+                        <td>{row.shift}</td>
+                        <td>{sayScope(row.scope)}</td>
+                        <td className="n">
+                            {row.there} of {row.needed}
+                            {row.there < row.needed && <strong> ▲ {row.needed - row.there} too few</strong>}
+                        </td>
+                    </tr>
+                ))}
+            </tbody>
+        </Table>
+    );
+}

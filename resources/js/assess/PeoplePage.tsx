@@ -1,0 +1,130 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { ulid } from 'ulid';
+import { api, ask, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { Notice } from '../ui/Notice';
+import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
+import { sayDay, sayScope } from '../ui/words';
+import { CoverNeeds } from './CoverNeeds';
+import { CoverTable } from './CoverTable';
+import { PersonForm } from './PersonForm';
+
+const nobody = (): Schemas['FirstAiderResource'] => ({
+    id: ulid(),
+    name: '',
+    ended_on: null,
+    goes_on: null,
+    qualifications: [],
+    postings: [],
+});
+
+/** First aiders with their qualifications and postings, for who plans alone; and how many each place asks for. */
+export default function PeoplePage() {
+    const client = useQueryClient();
+    const { data: people, error } = useQuery(questions.people());
+    const [edited, setEdited] = useState<Schemas['FirstAiderResource'] | null>(null);
+    const remove = useMutation({
+        mutationFn: (person: string) => ask(api.DELETE('/people/{person}', { params: { path: { person } } })),
+        onSuccess: () => client.invalidateQueries(),
+    });
+    if (!people) {
+        return <Waiting error={error} />;
+    }
+    return (
+        <Page
+            title="First aiders"
+            beside={
+                <Button variant="contained" onClick={() => setEdited(nobody())}>
+                    Add somebody
+                </Button>
+            }
+        >
+            <Notice>
+                <strong>Private.</strong> Names are shown here alone, to who plans. A record goes {people.kept_days}{' '}
+                days after somebody ended or their last qualification ran out. A kit’s scope is what somebody posted to
+                its place may use in every shift.
+            </Notice>
+            {edited && <PersonForm key={edited.id} person={edited} onDone={() => setEdited(null)} />}
+            <Sheet title={`${people.people.length} people`}>
+                {people.people.length === 0 && <Empty>Add who is trained, to what, and where they are posted.</Empty>}
+                {remove.error && <Trouble error={remove.error} />}
+                {people.people.length > 0 && (
+                    <Table>
+                        <thead>
+                            <tr>
+                                <th scope="col">Name</th>
+                                <th scope="col">Trained</th>
+                                <th scope="col" className="wide">
+                                    Posted to
+                                </th>
+                                <th scope="col">
+                                    <Box component="span" sx={{ position: 'absolute', left: -9999 }}>
+                                        Change
+                                    </Box>
+                                </th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {people.people.map((person) => (
+                                <tr key={person.id}>
+                                    <td>
+                                        <strong>{person.name}</strong>
+                                        {person.ended_on && <Box>ended {sayDay(person.ended_on)}</Box>}
+                                        {person.goes_on && (
+                                            <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+                                                goes {sayDay(person.goes_on)}
+                                            </Typography>
+                                        )}
+                                    </td>
+                                    <td>
+                                        {person.qualifications.map((held) => (
+                                            <Box key={held.title}>
+                                                {held.title}, {sayScope(held.scope)}:{' '}
+                                                {held.expires_on === null
+                                                    ? 'does not run out'
+                                                    : held.valid
+                                                      ? `good until ${sayDay(held.expires_on)}`
+                                                      : `▲ ran out ${sayDay(held.expires_on)}`}
+                                            </Box>
+                                        ))}
+                                    </td>
+                                    <td className="wide">
+                                        {person.postings.map((post) => (
+                                            <Box key={`${post.place_id} ${post.shift}`}>
+                                                {post.place}, {post.shift}
+                                            </Box>
+                                        ))}
+                                    </td>
+                                    <td className="n">
+                                        <Button
+                                            size="small"
+                                            onClick={() => setEdited(person)}
+                                            aria-label={`Change ${person.name}`}
+                                        >
+                                            Change
+                                        </Button>{' '}
+                                        <Button
+                                            size="small"
+                                            variant="text"
+                                            onClick={() => remove.mutate(person.id)}
+                                            aria-label={`Delete the record of ${person.name}`}
+                                        >
+                                            Delete
+                                        </Button>
+                                    </td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </Table>
+                )}
+            </Sheet>
+            <CoverTable />
+            <CoverNeeds />
+        </Page>
+    );
+}

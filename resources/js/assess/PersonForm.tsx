@@ -1,0 +1,169 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { Choose, Row, Write } from '../ui/Fields';
+import { Sheet, Trouble } from '../ui/Page';
+import { sayScope } from '../ui/words';
+
+type Person = Schemas['KeptFirstAider'];
+
+const scopes = (['first_aider', 'trained', 'clinician', 'anyone'] as const).map(
+    (scope) => [scope, sayScope(scope)] as const,
+);
+
+/** One first aider: what they are trained to and until when, and where they are posted. */
+export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderResource']; onDone: () => void }) {
+    const client = useQueryClient();
+    const { data: places = [] } = useQuery(questions.places());
+    const [kept, setKept] = useState<Person>(() => ({
+        name: person.name,
+        ended_on: person.ended_on,
+        qualifications:
+            person.qualifications.length > 0
+                ? person.qualifications.map(({ scope, title, expires_on }) => ({ scope, title, expires_on }))
+                : [{ scope: 'first_aider', title: 'First aid at work', expires_on: null }],
+        postings: person.postings.map(({ place_id, shift }) => ({ place_id, shift })),
+    }));
+    const keep = useMutation({
+        mutationFn: () => ask(api.PUT('/people/{id}', { params: { path: { id: person.id } }, body: kept })),
+        onSuccess: async () => {
+            await client.invalidateQueries();
+            onDone();
+        },
+    });
+    const problem = isProblem(keep.error) ? keep.error : null;
+    const qualify = (at: number, to: Partial<Person['qualifications'][number]>) =>
+        setKept({
+            ...kept,
+            qualifications: kept.qualifications.map((held, index) => (index === at ? { ...held, ...to } : held)),
+        });
+    const post = (at: number, to: Partial<Person['postings'][number]>) =>
+        setKept({
+            ...kept,
+            postings: kept.postings.map((posting, index) => (index === at ? { ...posting, ...to } : posting)),
+        });
+    return (
+        <Sheet title={person.name || 'Somebody new'}>
+            <Box
+                component="form"
+                noValidate
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    keep.mutate();
+                }}
+            >
+                <Row columns="minmax(0, 2fr) minmax(0, 1fr)">
+                    <Write
+                        label="Name"
+                        value={kept.name}
+                        onWrite={(name) => setKept({ ...kept, name })}
+                        problem={problem?.at('name')}
+                    />
+                    <Write
+                        label="Ended on"
+                        type="date"
+                        slotProps={{ inputLabel: { shrink: true } }}
+                        value={kept.ended_on ?? ''}
+                        onWrite={(day) => setKept({ ...kept, ended_on: day || null })}
+                        problem={problem?.at('ended_on')}
+                        help="Leave it empty while they serve."
+                    />
+                </Row>
+                {kept.qualifications.map((held, at) => (
+                    <Row key={at} columns="minmax(0, 2fr) minmax(0, 2fr) minmax(0, 1fr) auto">
+                        <Write
+                            label="Training"
+                            value={held.title}
+                            onWrite={(title) => qualify(at, { title })}
+                            problem={problem?.at(`qualifications.${at}.title`)}
+                        />
+                        <Choose
+                            label="May use what is for"
+                            value={held.scope}
+                            onChoose={(scope) =>
+                                qualify(at, { scope: scopes.find(([one]) => one === scope)?.[0] ?? 'first_aider' })
+                            }
+                            options={scopes}
+                        />
+                        <Write
+                            label="Good until"
+                            type="date"
+                            slotProps={{ inputLabel: { shrink: true } }}
+                            value={held.expires_on ?? ''}
+                            onWrite={(day) => qualify(at, { expires_on: day || null })}
+                            problem={problem?.at(`qualifications.${at}.expires_on`)}
+                        />
+                        <Button
+                            aria-label={`Take out training ${at + 1}`}
+                            onClick={() =>
+                                setKept({
+                                    ...kept,
+                                    qualifications: kept.qualifications.filter((_, index) => index !== at),
+                                })
+                            }
+                        >
+                            Take out
+                        </Button>
+                    </Row>
+                ))}
+                {kept.postings.map((posting, at) => (
+                    <Row key={at} columns="minmax(0, 2fr) minmax(0, 1fr) auto">
+                        <Choose
+                            label="Posted to"
+                            value={posting.place_id}
+                            empty="Choose one"
+                            onChoose={(place_id) => post(at, { place_id })}
+                            options={places.map((place) => [place.id, place.path] as const)}
+                            error={problem?.at(`postings.${at}.place_id`) !== undefined}
+                            helperText={problem?.at(`postings.${at}.place_id`) ?? ' '}
+                        />
+                        <Write
+                            label="Shift"
+                            value={posting.shift}
+                            onWrite={(shift) => post(at, { shift })}
+                            problem={problem?.at(`postings.${at}.shift`)}
+                        />
+                        <Button
+                            aria-label={`Take out posting ${at + 1}`}
+                            onClick={() =>
+                                setKept({ ...kept, postings: kept.postings.filter((_, index) => index !== at) })
+                            }
+                        >
+                            Take out
+                        </Button>
+                    </Row>
+                ))}
+                <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
+                    <Button
+                        onClick={() =>
+                            setKept({
+                                ...kept,
+                                qualifications: [
+                                    ...kept.qualifications,
+                                    { scope: 'first_aider', title: '', expires_on: null },
+                                ],
+                            })
+                        }
+                    >
+                        Add a training
+                    </Button>
+                    <Button
+                        onClick={() =>
+                            setKept({ ...kept, postings: [...kept.postings, { place_id: '', shift: 'day' }] })
+                        }
+                    >
+                        Add a posting
+                    </Button>
+                    <Button type="submit" variant="contained" disabled={keep.isPending}>
+                        Keep
+                    </Button>
+                    <Button onClick={onDone}>Leave it</Button>
+                </Box>
+                {problem && problem.status !== 422 && <Trouble error={problem} />}
+            </Box>
+        </Sheet>
+    );
+}

@@ -1,0 +1,187 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
+import { Write } from '../ui/Fields';
+import { Deference } from '../ui/Notice';
+import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { count, sayDay } from '../ui/words';
+
+const kinds = [
+    { kind: 'make', title: 'Kits to make' },
+    { kind: 'move', title: 'Kits to move' },
+    { kind: 'upgrade', title: 'Kits to upgrade with a module' },
+    { kind: 'retire', title: 'Kits to retire' },
+] as const;
+
+/** The difference between the signed plan and the kits that exist, as work. */
+export default function WorkPage() {
+    const { id = '' } = useParams();
+    const client = useQueryClient();
+    const { data: site, error } = useQuery(questions.assessment(id));
+    const { may } = useSession();
+    const carry = useMutation({
+        mutationFn: () => ask(api.POST('/assessments/{assessment}/tasks', { params: { path: { assessment: id } } })),
+        onSuccess: (now) => {
+            client.setQueryData(['assessment', id], now);
+            void client.invalidateQueries({ queryKey: ['designs'] });
+        },
+    });
+    if (!site) {
+        return <Waiting error={error} />;
+    }
+    const open = site.tasks.filter((task) => task.state === 'open');
+    const closed = site.tasks.filter((task) => task.state !== 'open');
+    return (
+        <Page
+            title={`Carry out: ${site.title}`}
+            above={
+                <Typography sx={{ color: 'text.secondary' }}>
+                    {site.chosen === 'full' ? 'Full' : 'Least'} plan, {count(open.length, 'task')} open, {closed.length}{' '}
+                    closed
+                </Typography>
+            }
+            beside={
+                <>
+                    <Button component={Link} to={`/assess/${site.id}`}>
+                        The assessment
+                    </Button>
+                    {may('plan') && (
+                        <Button variant="contained" onClick={() => carry.mutate()} disabled={carry.isPending}>
+                            {site.tasks.length === 0 ? 'Compare with the kits there are' : 'Compare again'}
+                        </Button>
+                    )}
+                </>
+            }
+        >
+            {carry.error && <Trouble error={carry.error} />}
+            {site.tasks.length === 0 && !carry.isSuccess && (
+                <Sheet title="Not compared yet">
+                    <Empty>
+                        Compare the plan with the kits there are: what is missing becomes kits to make, to move or to
+                        upgrade; what nothing asks for, kits to retire.
+                    </Empty>
+                </Sheet>
+            )}
+            {open.length === 0 && (site.tasks.length > 0 || carry.isSuccess) && (
+                <Sheet title="Nothing left to do">
+                    <Empty>The kits that exist are what the plan asks for.</Empty>
+                </Sheet>
+            )}
+            {kinds.map(({ kind, title }) => {
+                const tasks = open.filter((task) => task.kind === kind);
+                return (
+                    tasks.length > 0 && (
+                        <Sheet key={kind} title={title} beside={<span>{count(tasks.length, 'task')}</span>}>
+                            {tasks.map((task) => (
+                                <OpenTask key={task.id} task={task} mayDo={may('check')} mayMake={may('plan')} />
+                            ))}
+                        </Sheet>
+                    )
+                );
+            })}
+            {closed.length > 0 && (
+                <Sheet title="Closed">
+                    {closed.map((task) => (
+                        <Box key={task.id} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
+                            <strong>{task.state === 'done' ? '✓ Done' : '– Dropped'}:</strong> {task.text}
+                            {task.made_kit && (
+                                <>
+                                    {' '}
+                                    (
+                                    <Link to={`/kits/${task.made_kit}`} style={{ color: 'inherit' }}>
+                                        {task.made_kit}
+                                    </Link>
+                                    )
+                                </>
+                            )}
+                            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                                {task.closed_by}, {task.closed_on && sayDay(task.closed_on)}
+                                {task.reason && `: ${task.reason}`}
+                            </Typography>
+                        </Box>
+                    ))}
+                </Sheet>
+            )}
+            <Deference />
+        </Page>
+    );
+}
+
+const verbs = { make: 'Equip this kit', move: 'It was moved', upgrade: 'Put it in', retire: 'Take it out of use' };
+
+function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; mayDo: boolean; mayMake: boolean }) {
+    const client = useQueryClient();
+    const [isDropping, setIsDropping] = useState(false);
+    const [reason, setReason] = useState('');
+    const close = useMutation({
+        mutationFn: (state: 'done' | 'dropped') =>
+            ask(
+                api.PUT('/tasks/{task}', {
+                    params: { path: { task: task.id } },
+                    body: { state, reason: reason.trim() || null },
+                }),
+            ),
+        onSuccess: async (now) => {
+            client.setQueryData(['assessment', now.id], now);
+            await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'assessment' });
+        },
+    });
+    const problem = isProblem(close.error) ? close.error : null;
+    const equip = new URLSearchParams({
+        task: task.id,
+        ...(task.design_id ? { design: task.design_id } : {}),
+        ...(task.place_id ? { place: task.place_id } : {}),
+    });
+    return (
+        <Box sx={{ borderTop: 1, borderColor: 'divider', py: 3 }}>
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, justifyContent: 'space-between' }}>
+                <Box sx={{ minWidth: 0, flex: '1 1 320px' }}>
+                    <Typography sx={{ fontWeight: 600 }}>{task.text}</Typography>
+                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                        {task.why}
+                        {task.place && ` It goes to ${task.place}.`}
+                    </Typography>
+                </Box>
+                <Box sx={{ display: 'flex', gap: 2, alignItems: 'start' }}>
+                    {task.kind === 'make' && mayMake && (
+                        <Button variant="contained" component={Link} to={`/kits/new?${equip.toString()}`}>
+                            {verbs.make}
+                        </Button>
+                    )}
+                    {task.kind !== 'make' && mayDo && (
+                        <Button
+                            variant="contained"
+                            onClick={() => close.mutate('done')}
+                            disabled={close.isPending}
+                            aria-label={`${verbs[task.kind]}: ${task.text}`}
+                        >
+                            {verbs[task.kind]}
+                        </Button>
+                    )}
+                    {mayDo && !isDropping && <Button onClick={() => setIsDropping(true)}>Don’t do it</Button>}
+                </Box>
+            </Box>
+            {isDropping && (
+                <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
+                    <Write
+                        label="Why it is not done"
+                        value={reason}
+                        onWrite={setReason}
+                        problem={problem?.at('reason')}
+                        help="It stays with the plan."
+                    />
+                    <Button onClick={() => close.mutate('dropped')} disabled={close.isPending}>
+                        Drop
+                    </Button>
+                </Box>
+            )}
+            {problem && !problem.at('reason') && <Trouble error={problem} />}
+        </Box>
+    );
+}

@@ -1,0 +1,146 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { ulid } from 'ulid';
+import { api, ask, type Schemas } from '../api/client';
+import { useSession } from '../session/useSession';
+import { Choose, Row } from '../ui/Fields';
+import { Page, Sheet, Trouble } from '../ui/Page';
+import { Table } from '../ui/Table';
+import { ImportPreview } from './ImportPreview';
+
+type Kind = Schemas['BroughtFile']['kind'];
+
+const kinds: { kind: Kind; title: string; holds: string }[] = [
+    { kind: 'catalogue', title: 'Catalogue', holds: 'items with measures, packs, prices, companions and stand-ins' },
+    { kind: 'lists', title: 'Lists', holds: 'every edition with its lines' },
+    { kind: 'designs', title: 'Designs', holds: 'packing plans: policy, leaves, pockets, where each line lives' },
+    { kind: 'kits', title: 'Kits', holds: 'kits with their contents, lot by lot' },
+];
+
+/** Files taken out and brought in: an import is previewed as a difference, then taken whole or not at all. */
+export default function ExchangePage() {
+    const { may } = useSession();
+    const [search, setSearch] = useSearchParams();
+    const shown = search.get('import');
+    return (
+        <Page title="Files">
+            {shown ? (
+                <ImportPreview id={shown} onClose={() => setSearch({})} />
+            ) : (
+                <>
+                    {may('plan') && <BringIn onBegun={(id) => setSearch({ import: id })} />}
+                    {may('export') && <TakeOut />}
+                </>
+            )}
+        </Page>
+    );
+}
+
+function TakeOut() {
+    return (
+        <Sheet title="Take out">
+            <Typography sx={{ mb: 3, maxWidth: 760 }}>
+                The JSON files follow a published schema, so that other programs can read and write them. In sheets,
+                cells that a spreadsheet would run as a formula are made harmless by an apostrophe; bringing the sheet
+                in takes it off again.
+            </Typography>
+            <Table>
+                <tbody>
+                    {kinds.map(({ kind, title, holds }) => (
+                        <tr key={kind}>
+                            <td>
+                                <strong>{title}</strong>
+                                <Box sx={{ color: 'text.secondary' }}>{holds}</Box>
+                            </td>
+                            <td>
+                                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+                                    <Button
+                                        size="small"
+                                        component="a"
+                                        href={`/api/exports/${kind}?format=csv`}
+                                        download={`sarcina-${kind}.csv`}
+                                        aria-label={`${title} as a sheet, CSV`}
+                                    >
+                                        Sheet (CSV)
+                                    </Button>
+                                    <Button
+                                        size="small"
+                                        component="a"
+                                        href={`/api/exports/${kind}?format=json`}
+                                        download={`sarcina-${kind}.json`}
+                                        aria-label={`${title} as JSON`}
+                                    >
+                                        JSON
+                                    </Button>
+                                    <Button
+                                        size="small"
+                                        variant="text"
+                                        component="a"
+                                        href={`/schemas/sarcina.${kind}-1.json`}
+                                        aria-label={`Schema of the ${title.toLowerCase()} file`}
+                                    >
+                                        Schema
+                                    </Button>
+                                </Box>
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </Table>
+        </Sheet>
+    );
+}
+
+function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
+    const [kind, setKind] = useState<Kind>('catalogue');
+    const [file, setFile] = useState<File | null>(null);
+    const begin = useMutation({
+        mutationFn: async (brought: File) => {
+            const source = await brought.text();
+            const format = /\.json$/i.test(brought.name) || source.trimStart().startsWith('{') ? 'json' : 'csv';
+            return ask(api.POST('/imports', { body: { id: ulid(), kind, format, file_name: brought.name, source } }));
+        },
+        onSuccess: (made) => onBegun(made.id),
+    });
+    return (
+        <Sheet title="Bring in">
+            <Typography sx={{ mb: 3, maxWidth: 760 }}>
+                A JSON file, or a sheet with the same headings as one that is taken out. First you see what would
+                change, row by row; then all of it is taken, or nothing.
+            </Typography>
+            <Row columns="minmax(0, 1fr) minmax(0, 2fr) auto">
+                <Choose
+                    label="It holds"
+                    value={kind}
+                    onChoose={(value) => setKind(kinds.find((one) => one.kind === value)?.kind ?? 'catalogue')}
+                    options={kinds.map((one) => [one.kind, one.title] as const)}
+                />
+                <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', minHeight: 44, flexWrap: 'wrap' }}>
+                    <Button component="label">
+                        Choose a file
+                        <input
+                            type="file"
+                            accept=".csv,.json,text/csv,application/json"
+                            aria-label="File to bring in"
+                            onChange={(event) => setFile(event.target.files?.[0] ?? null)}
+                            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
+                        />
+                    </Button>
+                    <span>{file ? file.name : 'No file chosen'}</span>
+                </Box>
+                <Button
+                    variant="contained"
+                    disabled={file === null || begin.isPending}
+                    onClick={() => file && begin.mutate(file)}
+                >
+                    See what would change
+                </Button>
+            </Row>
+            {begin.error && <Trouble error={begin.error} />}
+        </Sheet>
+    );
+}

@@ -1,0 +1,150 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import LinearProgress from '@mui/material/LinearProgress';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { api, ask, type Schemas } from '../api/client';
+import { Empty, Sheet, Trouble, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
+import { count } from '../ui/words';
+
+const words = { new: '+ new', changed: '≠ changed', same: '= same', error: '▲ error' };
+
+const ASK_AGAIN_MS = 700;
+
+/** A file on its way in: how far it is read, what would change row by row, and the one button that takes it. */
+export function ImportPreview({ id, onClose }: { id: string; onClose: () => void }) {
+    const client = useQueryClient();
+    const key = ['import', id];
+    const take = useMutation({
+        mutationFn: () => ask(api.PUT('/imports/{import}/taking', { params: { path: { import: id } } })),
+        onSuccess: async (now) => {
+            client.setQueryData(key, now);
+            await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'import' });
+        },
+    });
+    const { data, error } = useQuery({
+        queryKey: key,
+        queryFn: () => ask(api.GET('/imports/{import}', { params: { path: { import: id } } })),
+        refetchInterval: take.isPending ? ASK_AGAIN_MS : false,
+        staleTime: 0,
+    });
+    const step = useMutation({
+        mutationFn: () => ask(api.POST('/imports/{import}/steps', { params: { path: { import: id } } })),
+        onSuccess: (now) => client.setQueryData(key, now),
+    });
+    const { mutate, isPending, isError } = step;
+    const isReading = data?.state === 'reading';
+    const read = data?.read;
+    useEffect(() => {
+        if (isReading && !isPending && !isError) {
+            mutate();
+        }
+    }, [isReading, read, isPending, isError, mutate]);
+    if (!data) {
+        return <Waiting error={error} />;
+    }
+    return (
+        <>
+            <Sheet
+                title={`${data.file_name}: ${count(data.rows, 'record')} of ${data.kind}`}
+                beside={<Button onClick={onClose}>Another file</Button>}
+            >
+                <Progress data={data} isTaking={take.isPending} />
+                {isError && (
+                    <>
+                        <Trouble error={step.error} />
+                        <Button onClick={() => mutate()}>Read on</Button>
+                    </>
+                )}
+                {data.state === 'refused' && (
+                    <Typography role="alert" sx={{ my: 3 }}>
+                        <strong>▲ {count(data.errors, 'record')} with errors: nothing is taken.</strong> Mend them in
+                        the file, and bring it in again.
+                    </Typography>
+                )}
+                {data.state === 'ready' && (
+                    <Box sx={{ my: 3 }}>
+                        {data.new + data.changed === 0 ? (
+                            <Typography>The file says what is there already: there is nothing to take.</Typography>
+                        ) : (
+                            <Button variant="contained" onClick={() => take.mutate()} disabled={take.isPending}>
+                                Take all of it: {data.new} new, {data.changed} changed
+                            </Button>
+                        )}
+                    </Box>
+                )}
+                {data.state === 'done' && (
+                    <Typography role="status" sx={{ my: 3 }}>
+                        <strong>✓ Taken:</strong> {data.new} new, {data.changed} changed, {data.same} as they were.
+                    </Typography>
+                )}
+                {take.error && <Trouble error={take.error} />}
+            </Sheet>
+            {data.state !== 'reading' && <Rows data={data} />}
+        </>
+    );
+}
+
+function Progress({ data, isTaking }: { data: Schemas['ImportResource']; isTaking: boolean }) {
+    const done = isTaking ? data.taken : data.read;
+    const what = isTaking ? 'taken' : 'read';
+    return (
+        <Box sx={{ maxWidth: 560 }}>
+            {(data.state === 'reading' || isTaking) && (
+                <LinearProgress
+                    variant="determinate"
+                    value={data.rows === 0 ? 100 : (done / data.rows) * 100}
+                    aria-label={`${what}: ${done} of ${data.rows}`}
+                    sx={{ height: 8, borderRadius: '4px' }}
+                />
+            )}
+            <Typography role="status" sx={{ mt: 1 }}>
+                {done} of {data.rows} {what}: {data.new} new, {data.changed} changed, {data.same} same, {data.errors}{' '}
+                with errors
+                {data.state === 'reading' && '. You may leave this page and come back.'}
+            </Typography>
+        </Box>
+    );
+}
+
+function Rows({ data }: { data: Schemas['ImportResource'] }) {
+    return (
+        <Sheet
+            title="What would change"
+            beside={
+                <span>
+                    {data.shown.length} of {data.rows} shown, errors first
+                </span>
+            }
+        >
+            {data.shown.length === 0 && <Empty>There is no record in the file.</Empty>}
+            <Table>
+                <thead>
+                    <tr>
+                        <th scope="col" className="n">
+                            Row
+                        </th>
+                        <th scope="col">Code</th>
+                        <th scope="col">What</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {data.shown.map((row) => (
+                        <tr key={row.number}>
+                            <td className="n">{row.number}</td>
+                            <td style={{ overflowWrap: 'anywhere' }}>{row.code}</td>
+                            <td style={{ overflowWrap: 'anywhere' }}>
+                                <strong>{words[row.outcome]}</strong>
+                                {row.texts.map((text) => (
+                                    <div key={text}>{text}</div>
+                                ))}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </Table>
+        </Sheet>
+    );
+}

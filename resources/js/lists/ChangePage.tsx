@@ -1,0 +1,148 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
+import { Choose } from '../ui/Fields';
+import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
+import { VerdictMark } from '../ui/VerdictMark';
+
+const kinds = { added: '+ new', dropped: '– dropped', changed: '≠ changed', same: '= same' };
+
+/** One edition beside the one before it, line by line, and what each kit would lack under it. */
+export default function ChangePage() {
+    const { id = '' } = useParams();
+    const [search] = useSearchParams();
+    const { data: change, error } = useQuery(questions.editionChange(id, search.get('from') ?? undefined));
+    const { may } = useSession();
+    if (!change) {
+        return <Waiting error={error} />;
+    }
+    const moved = change.lines.filter((line) => line.kind !== 'same');
+    return (
+        <Page
+            title={`${change.title}: from edition ${change.from.edition} to ${change.to.edition}`}
+            beside={
+                <Button component={Link} to={`/lists/${change.to.id}`}>
+                    Edition {change.to.edition}
+                </Button>
+            }
+        >
+            <Sheet
+                title="What moved"
+                beside={
+                    <span>
+                        {moved.length} of {change.lines.length} lines
+                    </span>
+                }
+            >
+                {moved.length === 0 && change.excludes.length === 0 && <Empty>Both editions say the same.</Empty>}
+                <Table>
+                    <tbody>
+                        {moved.map((line) => (
+                            <tr key={line.code}>
+                                <td>
+                                    <strong>{kinds[line.kind]}</strong>
+                                </td>
+                                <td>{line.need}</td>
+                                <td>{line.texts.join(' ')}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </Table>
+                {change.excludes.map((text) => (
+                    <Typography key={text}>{text}</Typography>
+                ))}
+            </Sheet>
+            {change.designs.length === 0 && (
+                <Sheet title="Kits">
+                    <Empty>No design keeps edition {change.from.edition} any more.</Empty>
+                </Sheet>
+            )}
+            {change.designs.map((design) => (
+                <DesignEffect key={design.id} change={change} design={design} mayAdopt={may('plan')} />
+            ))}
+        </Page>
+    );
+}
+
+interface DesignEffectProps {
+    change: Schemas['EditionChangeResource'];
+    design: Schemas['DesignEffect'];
+    mayAdopt: boolean;
+}
+
+function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
+    const client = useQueryClient();
+    const [pockets, setPockets] = useState<Record<string, string>>({});
+    const adopt = useMutation({
+        mutationFn: () =>
+            ask(
+                api.POST('/lists/{list}/adoption', {
+                    params: { path: { list: change.to.id } },
+                    body: {
+                        design: design.id,
+                        pockets: Object.entries(pockets).map(([line, pocket_id]) => ({ line, pocket_id })),
+                    },
+                }),
+            ),
+        onSuccess: () => client.invalidateQueries(),
+    });
+    const problem = isProblem(adopt.error) ? adopt.error : null;
+    return (
+        <Sheet title={`${design.name}: what its kits would lack`}>
+            {design.kits.length === 0 && <Empty>There is no kit of this design.</Empty>}
+            {design.kits.map((kit) => (
+                <Box key={kit.kit} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
+                    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'center' }}>
+                        <Link to={`/kits/${kit.kit}`} style={{ color: 'inherit', fontWeight: 600 }}>
+                            {kit.kit} {kit.name}
+                        </Link>
+                        <Box component="span" sx={{ display: 'inline-flex', gap: 2, alignItems: 'center' }}>
+                            now <VerdictMark verdict={kit.now} />
+                        </Box>
+                        <Box component="span" sx={{ display: 'inline-flex', gap: 2, alignItems: 'center' }}>
+                            then <VerdictMark verdict={kit.then} />
+                        </Box>
+                    </Box>
+                    <Box component="ul" sx={{ m: 0, pl: 5 }}>
+                        {kit.lacks.map((text) => (
+                            <li key={text}>{text}</li>
+                        ))}
+                        {kit.frees.map((text) => (
+                            <li key={text}>{text}: no longer asked for</li>
+                        ))}
+                        {kit.lacks.length === 0 && kit.frees.length === 0 && <li>Nothing changes for it.</li>}
+                    </Box>
+                </Box>
+            ))}
+            {mayAdopt && (
+                <>
+                    <Box sx={{ display: 'grid', gap: 3, my: 3, maxWidth: 560 }}>
+                        {design.homeless.map((line) => (
+                            <Choose
+                                key={line.code}
+                                label={`Pocket for ${line.need}`}
+                                value={pockets[line.code] ?? ''}
+                                empty="Choose one"
+                                onChoose={(pocket) => setPockets({ ...pockets, [line.code]: pocket })}
+                                options={design.pockets.map((pocket) => [pocket.id, pocket.name] as const)}
+                                error={problem?.at(`pockets.${line.code}`) !== undefined}
+                                helperText={problem?.at(`pockets.${line.code}`) ?? 'A new line needs a place to live.'}
+                            />
+                        ))}
+                    </Box>
+                    <Button variant="contained" onClick={() => adopt.mutate()} disabled={adopt.isPending}>
+                        Hold {design.name} to edition {change.to.edition}
+                    </Button>
+                    {problem && <Trouble error={problem} />}
+                </>
+            )}
+        </Sheet>
+    );
+}

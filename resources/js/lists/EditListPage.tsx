@@ -1,0 +1,172 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { Row, Write } from '../ui/Fields';
+import { Notice } from '../ui/Notice';
+import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { useKept } from '../ui/useKept';
+import { count, sayList } from '../ui/words';
+import { LineEditor } from './LineEditor';
+import { freshLine, linesOf, listToSend, type EditedList } from './editing';
+
+/** Changes an edition that nobody has confirmed, line by line. */
+export default function EditListPage() {
+    const { id = '' } = useParams();
+    const { data: list, error } = useQuery(questions.list(id));
+    if (!list) {
+        return <Waiting error={error} />;
+    }
+    if (list.confirmed) {
+        return (
+            <Page title={`${sayList(list)}, edition ${list.edition}`}>
+                <Notice>
+                    This edition is confirmed and never changes.{' '}
+                    <Link to={`/lists/${list.id}`} style={{ color: 'inherit' }}>
+                        Make a new edition
+                    </Link>
+                    , and change that.
+                </Notice>
+            </Page>
+        );
+    }
+    return <Editor key={`${list.id} ${list.revision}`} list={list} />;
+}
+
+function Editor({ list }: { list: Schemas['ListResource'] }) {
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const { data: items = [] } = useQuery(questions.items());
+    const { data: classes = [] } = useQuery(questions.classes());
+    const { typed, type, forget, isOld } = useKept<EditedList>(`list.${list.id}.${list.revision}`, {
+        title: list.title,
+        basis: list.basis,
+        excludes: list.excludes.join(', '),
+        lines: linesOf(list),
+    });
+    const keep = useMutation({
+        mutationFn: () =>
+            ask(
+                api.PUT('/lists/{list}', {
+                    params: { path: { list: list.id } },
+                    body: listToSend(typed, list),
+                }),
+            ),
+        onSuccess: async () => {
+            forget();
+            await client.invalidateQueries();
+            void navigate(`/lists/${list.id}`);
+        },
+    });
+    const problem = isProblem(keep.error) ? keep.error : null;
+    const wrong = problem
+        ? typed.lines.filter((_, at) => Object.keys(problem.errors).some((field) => field.startsWith(`lines.${at}.`)))
+        : [];
+    return (
+        <Page
+            title={`Change ${sayList(list)}, edition ${list.edition}`}
+            beside={
+                <Button component={Link} to={`/lists/${list.id}`}>
+                    The list
+                </Button>
+            }
+        >
+            {isOld && <Notice>What you typed before is still here, not yet sent.</Notice>}
+            <Sheet title="About it">
+                <Row columns="minmax(0, 1fr) minmax(0, 2fr)">
+                    <Write
+                        label="Title"
+                        value={typed.title}
+                        onWrite={(title) => type({ ...typed, title })}
+                        problem={problem?.at('title')}
+                    />
+                    <Write
+                        label="Rests on"
+                        value={typed.basis}
+                        onWrite={(basis) => type({ ...typed, basis })}
+                        problem={problem?.at('basis')}
+                        help="A standard and its edition, a risk assessment, a written authority."
+                    />
+                </Row>
+                <Write
+                    label="Keeps out"
+                    value={typed.excludes}
+                    onWrite={(excludes) => type({ ...typed, excludes })}
+                    problem={
+                        Object.entries(problem?.errors ?? {}).find(([field]) => field.startsWith('excludes'))?.[1][0]
+                    }
+                    help="Classes, with commas between, such as medicine. What is below them is kept out too."
+                />
+            </Sheet>
+            <datalist id="known-classes">
+                {classes.map((one) => (
+                    <option key={one.class} value={one.class}>
+                        {one.title}
+                    </option>
+                ))}
+            </datalist>
+            <Sheet title={count(typed.lines.length, 'line')}>
+                {typed.lines.map((line, at) => (
+                    <LineEditor
+                        key={line.code}
+                        line={line}
+                        at={at}
+                        items={items}
+                        problem={problem}
+                        isFirst={at === 0}
+                        isLast={at === typed.lines.length - 1}
+                        onChange={(to) =>
+                            type({ ...typed, lines: typed.lines.map((one, index) => (index === at ? to : one)) })
+                        }
+                        onRemove={() => type({ ...typed, lines: typed.lines.filter((_, index) => index !== at) })}
+                        onMove={(by) => {
+                            const lines = [...typed.lines];
+                            lines.splice(at + by, 0, ...lines.splice(at, 1));
+                            type({ ...typed, lines });
+                        }}
+                    />
+                ))}
+                <Button
+                    onClick={() => type({ ...typed, lines: [...typed.lines, freshLine(typed.lines)] })}
+                    sx={{ mt: 3 }}
+                >
+                    Add a line
+                </Button>
+            </Sheet>
+            <Box
+                sx={{
+                    position: 'sticky',
+                    bottom: { xs: 76, md: 12 },
+                    bgcolor: 'background.paper',
+                    border: 1,
+                    borderColor: 'divider',
+                    borderRadius: '6px',
+                    p: 3,
+                }}
+            >
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+                    <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
+                        Keep the list
+                    </Button>
+                    <Button
+                        onClick={() => {
+                            forget();
+                            void navigate(`/lists/${list.id}`);
+                        }}
+                    >
+                        Throw my changes away
+                    </Button>
+                    {wrong.length > 0 && (
+                        <span role="alert">
+                            ▲ Look at {wrong.map((line) => line.need || 'the line without a need').join(', ')}.
+                        </span>
+                    )}
+                </Box>
+                {problem && problem.status !== 422 && <Trouble error={problem} />}
+                {problem?.at('lines') && <Trouble error={problem} />}
+            </Box>
+        </Page>
+    );
+}

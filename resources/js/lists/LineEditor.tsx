@@ -1,0 +1,169 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import type { Problem, Schemas } from '../api/client';
+import { Choose, Row, Write } from '../ui/Fields';
+import { freshEntry, type EditedEntry, type EditedLine } from './editing';
+
+interface LineEditorProps {
+    line: EditedLine;
+    at: number;
+    items: Schemas['ItemRow'][];
+    problem: Problem | null;
+    isFirst: boolean;
+    isLast: boolean;
+    onChange: (to: EditedLine) => void;
+    onRemove: () => void;
+    onMove: (by: -1 | 1) => void;
+}
+
+const ranks = [
+    ['critical', 'critical'],
+    ['required', 'required'],
+    ['optional', 'optional'],
+] as const;
+
+/** One line: its need, rank, how much of it, and what serves it in order of preference. */
+export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange, onRemove, onMove }: LineEditorProps) {
+    const wrong = (field: string) =>
+        Object.entries(problem?.errors ?? {}).find(([key]) => key === `lines.${at}.${field}`)?.[1][0];
+    const accepts = (entries: EditedEntry[]) => onChange({ ...line, accepts: entries });
+    const name = line.need || `line ${at + 1}`;
+    return (
+        <Box component="section" aria-label={name} sx={{ borderTop: 1, borderColor: 'divider', pt: 3, pb: 3 }}>
+            <Row columns="minmax(0, 3fr) minmax(0, 1.2fr) minmax(0, 1.2fr) minmax(0, 1.6fr)">
+                <Write
+                    label={`Need ${at + 1}`}
+                    value={line.need}
+                    onWrite={(need) => onChange({ ...line, need })}
+                    problem={wrong('need')}
+                />
+                <Choose
+                    label="Rank"
+                    value={line.rank}
+                    onChoose={(rank) =>
+                        onChange({ ...line, rank: ranks.find(([one]) => one === rank)?.[0] ?? 'required' })
+                    }
+                    options={ranks}
+                />
+                <Choose
+                    label="Asks for"
+                    value={line.asks}
+                    onChoose={(asks) => onChange({ ...line, asks: asks === 'total' ? 'total' : 'pieces' })}
+                    options={[
+                        ['pieces', 'pieces'],
+                        ['total', 'a measure in all'],
+                    ]}
+                />
+                {line.asks === 'pieces' ? (
+                    <Write
+                        label="How many"
+                        value={line.quantity}
+                        onWrite={(quantity) => onChange({ ...line, quantity })}
+                        problem={wrong('quantity')}
+                        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+                    />
+                ) : (
+                    <Box sx={{ display: 'flex', gap: 2 }}>
+                        <Write
+                            label="Measure"
+                            value={line.measure}
+                            onWrite={(measure) => onChange({ ...line, measure })}
+                            problem={wrong('total_measure')}
+                        />
+                        <Write
+                            label="In all"
+                            value={line.total}
+                            onWrite={(total) => onChange({ ...line, total })}
+                            problem={wrong(`total.${line.measure}`) ?? wrong('total_quantity') ?? wrong('total')}
+                            help="Such as 2.5 yd."
+                        />
+                    </Box>
+                )}
+            </Row>
+            {line.accepts.map((entry, place) => (
+                <Row key={place} columns="minmax(0, 1fr) minmax(0, 2.4fr) minmax(0, 2fr) auto">
+                    <Choose
+                        label={place === 0 ? 'First choice' : `Choice ${place + 1}`}
+                        value={entry.kind}
+                        onChoose={(kind) =>
+                            accepts(replace(line.accepts, place, { kind: kind === 'class' ? 'class' : 'item' }))
+                        }
+                        options={[
+                            ['item', 'item'],
+                            ['class', 'class'],
+                        ]}
+                    />
+                    {entry.kind === 'item' ? (
+                        <Choose
+                            label={`Item for ${name}`}
+                            value={entry.item}
+                            empty="Choose one"
+                            onChoose={(item) => accepts(replace(line.accepts, place, { item }))}
+                            options={items.map((item) => [item.code, item.name] as const)}
+                            error={wrong(`accepts.${place}.item`) !== undefined || wrong('accepts') !== undefined}
+                            helperText={wrong(`accepts.${place}.item`) ?? (place === 0 ? wrong('accepts') : undefined)}
+                        />
+                    ) : (
+                        <Write
+                            label={`Class for ${name}`}
+                            value={entry.class}
+                            onWrite={(named) => accepts(replace(line.accepts, place, { class: named }))}
+                            problem={wrong(`accepts.${place}.class`)}
+                            slotProps={{ htmlInput: { list: 'known-classes' } }}
+                        />
+                    )}
+                    {entry.kind === 'class' ? (
+                        <Write
+                            label="Of at least"
+                            value={entry.least}
+                            onWrite={(least) => accepts(replace(line.accepts, place, { least }))}
+                            problem={leastProblem(problem, at, place)}
+                            help="width 10 cm, height 4 in"
+                        />
+                    ) : (
+                        <span />
+                    )}
+                    <Button
+                        disabled={line.accepts.length === 1}
+                        aria-label={`Take choice ${place + 1} out of ${name}`}
+                        onClick={() => accepts(line.accepts.filter((_, index) => index !== place))}
+                    >
+                        Take out
+                    </Button>
+                </Row>
+            ))}
+            <Write
+                label={`Reason for ${name}`}
+                value={line.reason}
+                onWrite={(reason) => onChange({ ...line, reason })}
+                problem={wrong('reason')}
+                help="Why the kit carries it."
+            />
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 2 }}>
+                <Button size="small" onClick={() => accepts([...line.accepts, freshEntry])}>
+                    Accept something else too
+                </Button>
+                <Button size="small" disabled={isFirst} onClick={() => onMove(-1)} aria-label={`Move ${name} up`}>
+                    Up
+                </Button>
+                <Button size="small" disabled={isLast} onClick={() => onMove(1)} aria-label={`Move ${name} down`}>
+                    Down
+                </Button>
+                <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove ${name}`}>
+                    Remove this line
+                </Button>
+            </Box>
+        </Box>
+    );
+}
+
+function replace(entries: EditedEntry[], at: number, to: Partial<EditedEntry>): EditedEntry[] {
+    return entries.map((entry, index) => (index === at ? { ...entry, ...to } : entry));
+}
+
+function leastProblem(problem: Problem | null, at: number, place: number): string | undefined {
+    const begins = [`lines.${at}.accepts.${place}.min.`, `lines.${at}.accepts.${place}.minima.`];
+    return Object.entries(problem?.errors ?? {}).find(([field]) =>
+        begins.some((begin) => field.startsWith(begin)),
+    )?.[1][0];
+}

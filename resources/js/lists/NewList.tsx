@@ -1,0 +1,70 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { Choose, Row, Write } from '../ui/Fields';
+import { Sheet, Trouble } from '../ui/Page';
+import { sayList } from '../ui/words';
+
+/** A house list, empty or copied from another, to be changed line by line. */
+export function NewList({ lists, onClose }: { lists: Schemas['ListSummary'][]; onClose: () => void }) {
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const [code, setCode] = useState('');
+    const [title, setTitle] = useState('');
+    const [from, setFrom] = useState('');
+    const make = useMutation({
+        mutationFn: () => ask(api.POST('/lists', { body: { code, title, from: from || null } })),
+        onSuccess: async (made) => {
+            client.setQueryData(['list', made.id], made);
+            await client.invalidateQueries({ queryKey: ['lists'] });
+            void navigate(`/lists/${made.id}/edit`);
+        },
+    });
+    const problem = isProblem(make.error) ? make.error : null;
+    return (
+        <Sheet title="New house list">
+            <Box
+                component="form"
+                noValidate
+                onSubmit={(event) => {
+                    event.preventDefault();
+                    make.mutate();
+                }}
+            >
+                <Row columns="repeat(3, minmax(0, 1fr))">
+                    <Write
+                        label="Title"
+                        value={title}
+                        onWrite={setTitle}
+                        problem={problem?.at('title')}
+                        help="Such as River walk pouch."
+                    />
+                    <Write
+                        label="Code"
+                        value={code}
+                        onWrite={(typed) => setCode(typed.toLowerCase())}
+                        problem={problem?.at('code')}
+                        help="Such as river-walk; files name it."
+                    />
+                    <Choose
+                        label="Copied from"
+                        value={from}
+                        empty="none: begin with an empty list"
+                        onChoose={setFrom}
+                        options={lists.map((list) => [list.id, `${sayList(list)}, edition ${list.edition}`] as const)}
+                    />
+                </Row>
+                <Box sx={{ display: 'flex', gap: 2 }}>
+                    <Button type="submit" variant="contained" disabled={make.isPending}>
+                        Make the list
+                    </Button>
+                    <Button onClick={onClose}>Leave it</Button>
+                </Box>
+                {problem && problem.status !== 422 && <Trouble error={problem} />}
+            </Box>
+        </Sheet>
+    );
+}

@@ -1,0 +1,119 @@
+import type { Schemas } from '../api/client';
+
+/** An item as it is typed. Lists of measures, packs and companions have one row each. */
+export interface EditedItem {
+    code: string;
+    name: string;
+    class: string;
+    count_unit: 'each' | 'pair' | 'roll';
+    dated: boolean;
+    sterile: boolean;
+    mass: string;
+    scope: Schemas['WrittenItem']['scope'];
+    reserve: boolean;
+    purpose: string;
+    caution: string;
+    allergy: string;
+    superseded_by: string;
+    storage_min_c: string;
+    storage_max_c: string;
+    opened_life: string;
+    opened_life_unit: 'days' | 'weeks' | 'months';
+    measures: { measure: string; quantity: string }[];
+    packs: { pieces: string; price: string }[];
+    needs: { any_of: string[]; per: 'kit' | 'each'; quantity: string; reason: string }[];
+    stand_ins: string[];
+}
+
+export const freshItem: EditedItem = {
+    code: '',
+    name: '',
+    class: '',
+    count_unit: 'each',
+    dated: true,
+    sterile: false,
+    mass: '',
+    scope: 'anyone',
+    reserve: true,
+    purpose: '',
+    caution: '',
+    allergy: '',
+    superseded_by: '',
+    storage_min_c: '',
+    storage_max_c: '',
+    opened_life: '',
+    opened_life_unit: 'months',
+    measures: [],
+    packs: [{ pieces: '1', price: '' }],
+    needs: [],
+    stand_ins: [],
+};
+
+export function itemOf(item: Schemas['ItemResource']): EditedItem {
+    const figure = (value: number | null) => (value === null ? '' : String(value));
+    return {
+        code: item.code,
+        name: item.name,
+        class: item.class,
+        count_unit: item.count_unit,
+        dated: item.dated,
+        sterile: item.sterile,
+        mass: `${item.mass_g} g`,
+        scope: item.scope,
+        reserve: item.reserve,
+        purpose: item.purpose,
+        caution: item.caution ?? '',
+        allergy: item.allergy ?? '',
+        superseded_by: item.superseded_by_code ?? '',
+        storage_min_c: figure(item.storage_min_c),
+        storage_max_c: figure(item.storage_max_c),
+        opened_life: figure(item.opened_life),
+        opened_life_unit: item.opened_life_unit ?? 'months',
+        measures: item.measures.map(({ measure, quantity }) => ({ measure, quantity })),
+        packs: item.packs.map(({ pieces, price }) => ({
+            pieces: String(pieces),
+            price: price === null ? '' : (price / 100).toFixed(2),
+        })),
+        needs: item.needs.map((need) => ({
+            any_of: need.codes,
+            per: need.per,
+            quantity: String(need.quantity),
+            reason: need.reason,
+        })),
+        stand_ins: item.stand_ins.map((one) => one.code),
+    };
+}
+
+const whole = (typed: string) => (/^-?\d+$/.test(typed.trim()) ? Number(typed) : null);
+
+/** "4.50" as 450; what is no price is sent as one that the server refuses. */
+function minor(typed: string): number | null {
+    const text = typed.trim().replace(',', '.');
+    if (text === '') {
+        return null;
+    }
+    const parts = /^(\d+)(?:\.(\d{1,2}))?$/.exec(text);
+    return parts ? Number(parts[1]) * 100 + Number((parts[2] ?? '').padEnd(2, '0')) : -1;
+}
+
+export function itemToSend(typed: EditedItem, base: number | null): Schemas['WrittenItem'] {
+    return {
+        ...typed,
+        ...(base === null ? {} : { base }),
+        code: typed.code.trim(),
+        class: typed.class.trim(),
+        caution: typed.caution.trim() || null,
+        allergy: typed.allergy.trim() || null,
+        superseded_by: typed.superseded_by || null,
+        storage_min_c: whole(typed.storage_min_c),
+        storage_max_c: whole(typed.storage_max_c),
+        opened_life: whole(typed.opened_life),
+        opened_life_unit: typed.opened_life.trim() === '' ? null : typed.opened_life_unit,
+        measures: typed.measures.map(({ measure, quantity }) => ({
+            measure: measure.trim().toLowerCase(),
+            quantity: quantity.trim(),
+        })),
+        packs: typed.packs.map(({ pieces, price }) => ({ pieces: whole(pieces) ?? 0, price: minor(price) })),
+        needs: typed.needs.map((need) => ({ ...need, quantity: whole(need.quantity) ?? 0 })),
+    };
+}

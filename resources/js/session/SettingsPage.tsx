@@ -1,0 +1,108 @@
+import Button from '@mui/material/Button';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { Choose, Row, Write } from '../ui/Fields';
+import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { useSession } from './useSession';
+
+/** Units, money, and how long records about people are kept. */
+export default function SettingsPage() {
+    const { data: organisation, error } = useQuery(questions.organisation());
+    return organisation ? <Settings organisation={organisation} /> : <Waiting error={error} />;
+}
+
+function Settings({ organisation }: { organisation: Schemas['OrganisationResource'] }) {
+    const client = useQueryClient();
+    const { may } = useSession();
+    const [length, setLength] = useState(organisation.length_unit);
+    const [mass, setMass] = useState(organisation.mass_unit);
+    const [volume, setVolume] = useState(organisation.volume_unit);
+    const [currency, setCurrency] = useState(organisation.currency);
+    const [days, setDays] = useState(String(organisation.people_kept_days));
+    const keep = useMutation({
+        mutationFn: () =>
+            ask(
+                api.PUT('/organisation', {
+                    body: {
+                        length_unit: length,
+                        mass_unit: mass,
+                        volume_unit: volume,
+                        currency,
+                        people_kept_days: /^\d+$/.test(days) ? Number(days) : -1,
+                    },
+                }),
+            ),
+        onSuccess: () => client.invalidateQueries(),
+    });
+    const problem = isProblem(keep.error) ? keep.error : null;
+    return (
+        <Page title="Units, money and records">
+            <Sheet title={organisation.name}>
+                <p>
+                    Measures are kept as they were entered and shown in these units, exact. Nothing is lost by changing
+                    them.
+                </p>
+                <Row columns="repeat(3, minmax(0, 1fr))">
+                    <Choose
+                        label="Lengths"
+                        value={length}
+                        disabled={!may('plan')}
+                        onChoose={(unit) => setLength(unit === 'mm' || unit === 'in' ? unit : 'cm')}
+                        options={[
+                            ['cm', 'centimetres'],
+                            ['mm', 'millimetres'],
+                            ['in', 'inches'],
+                        ]}
+                    />
+                    <Choose
+                        label="Masses"
+                        value={mass}
+                        disabled={!may('plan')}
+                        onChoose={(unit) => setMass(unit === 'oz' ? 'oz' : 'g')}
+                        options={[
+                            ['g', 'grams'],
+                            ['oz', 'ounces'],
+                        ]}
+                    />
+                    <Choose
+                        label="Volumes"
+                        value={volume}
+                        disabled={!may('plan')}
+                        onChoose={(unit) => setVolume(unit === 'floz' ? 'floz' : 'ml')}
+                        options={[
+                            ['ml', 'millilitres'],
+                            ['floz', 'fluid ounces'],
+                        ]}
+                    />
+                </Row>
+                <Row columns="repeat(2, minmax(0, 1fr))">
+                    <Write
+                        label="Currency"
+                        value={currency}
+                        disabled={!may('plan')}
+                        onWrite={(typed) => setCurrency(typed.toUpperCase())}
+                        problem={problem?.at('currency')}
+                        help="Three letters, such as GBP."
+                    />
+                    <Write
+                        label="Days that records about people are kept"
+                        value={days}
+                        disabled={!may('plan')}
+                        onWrite={setDays}
+                        problem={problem?.at('people_kept_days')}
+                        help="After somebody ended or their last qualification ran out."
+                    />
+                </Row>
+                {may('plan') && (
+                    <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
+                        Keep
+                    </Button>
+                )}
+                {keep.isSuccess && <span role="status"> Kept.</span>}
+                {problem && problem.status !== 422 && <Trouble error={problem} />}
+            </Sheet>
+        </Page>
+    );
+}

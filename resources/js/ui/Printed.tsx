@@ -1,0 +1,63 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import { useState, type ReactNode } from 'react';
+import { Choose } from './Fields';
+
+const sheets = { A4: 'A4', Letter: 'letter' } as const;
+
+/** A document to print: black on white, on A4 or Letter, with nothing of the screen around it. */
+export function Printed({ children }: { children: ReactNode }) {
+    const [sheet, setSheet] = useState<keyof typeof sheets>('A4');
+    return (
+        <>
+            <style>{`@page { size: ${sheets[sheet]}; margin: 16mm; }
+@media print {
+    nav, header, .not-printed { display: none !important; }
+    body, main, .printed { background: #fff !important; color: #000 !important; }
+    main { padding: 0 !important; }
+    .printed { border: 0 !important; padding: 0 !important; max-width: none !important; }
+    .printed tr, .printed h3 { break-inside: avoid; break-after: auto; }
+    .printed h2, .printed h3 { break-after: avoid; }
+    .printed a { color: #000; text-decoration: none; }
+}`}</style>
+            <Box className="not-printed" sx={{ display: 'flex', gap: 2, mb: 4, alignItems: 'start' }}>
+                <Choose
+                    label="Paper"
+                    value={sheet}
+                    onChoose={(value) => setSheet(value === 'Letter' ? 'Letter' : 'A4')}
+                    options={[
+                        ['A4', 'A4'],
+                        ['Letter', 'Letter'],
+                    ]}
+                    sx={{ width: 140 }}
+                />
+                <Button variant="contained" onClick={() => window.print()}>
+                    Print
+                </Button>
+            </Box>
+            <Box
+                className="printed"
+                sx={{
+                    bgcolor: '#fff',
+                    color: '#000',
+                    border: 1,
+                    borderColor: 'divider',
+                    p: { xs: 3, md: 8 },
+                    maxWidth: 900,
+                    '& h2': { fontSize: 20, mt: 6, mb: 2 },
+                    '& h3': { fontSize: 16, mt: 4, mb: 1 },
+                    '& table': { width: '100%', borderCollapse: 'collapse', fontSize: 13 },
+                    '& td, & th': {
+                        textAlign: 'left',
+                        verticalAlign: 'top',
+                        borderTop: '1px solid #777',
+                        p: '4px 10px 4px 0',
+                    },
+                    '& .n': { textAlign: 'right', whiteSpace: 'nowrap' },
+                }}
+            >
+                {children}
+            </Box>
+        </>
+    );
+}

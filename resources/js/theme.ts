@@ -68,7 +68,7 @@ export const theme = createTheme({
                 },
             },
         },
-        MuiButtonBase: { defaultProps: { disableRipple: true } },
+        MuiButtonBase: { defaultProps: { disableRipple: true }, styleOverrides: { root: { fontFamily: body } } },
         MuiButton: {
             defaultProps: { disableElevation: true, variant: 'outlined' },
             styleOverrides: {

@@ -21,6 +21,8 @@ final readonly class EntryResource
         #[OA\Property(items: new OA\Items(ref: MeasureResource::class))]
         public array $minima,
         #[OA\Property]
+        public ?string $caution,
+        #[OA\Property]
         public string $text,
     ) {
     }

@@ -1357,6 +1357,7 @@ export interface components {
             item: string | null;
             class: string | null;
             minima: components["schemas"]["MeasureResource"][];
+            caution: string | null;
             text: string;
         };
         /** @description What the finder found. */

@@ -133,7 +133,7 @@ function PartRow({ part, currency, onOverride }: PartRowProps) {
                     size="small"
                     variant="text"
                     onClick={onOverride}
-                    aria-label={`Override ${part.title}`}
+                    aria-label={`${part.override ? 'Change the figure' : 'Override'}: ${part.title}`}
                     sx={{ ml: -2 }}
                 >
                     {part.override ? 'Change the figure' : 'Override'}

@@ -141,7 +141,7 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
                     <Button
                         size="small"
                         variant="text"
-                        aria-label={`Take ${place.path} out of this area`}
+                        aria-label={`Take out ${place.path}`}
                         onClick={() => change({ places: answers.places.filter((one) => one !== place.id) })}
                     >
                         Take out

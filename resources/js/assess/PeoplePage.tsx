@@ -28,6 +28,7 @@ export default function PeoplePage() {
     const client = useQueryClient();
     const { data: people, error } = useQuery(questions.people());
     const [edited, setEdited] = useState<Schemas['FirstAiderResource'] | null>(null);
+    const [going, setGoing] = useState('');
     const remove = useMutation({
         mutationFn: (person: string) => ask(api.DELETE('/people/{person}', { params: { path: { person } } })),
         onSuccess: () => client.invalidateQueries(),
@@ -76,8 +77,12 @@ export default function PeoplePage() {
                                         <strong>{person.name}</strong>
                                         {person.ended_on && <Box>ended {sayDay(person.ended_on)}</Box>}
                                         {person.goes_on && (
-                                            <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                                                goes {sayDay(person.goes_on)}
+                                            <Typography
+                                                variant="caption"
+                                                component="div"
+                                                sx={{ color: 'text.secondary' }}
+                                            >
+                                                record goes {sayDay(person.goes_on)}
                                             </Typography>
                                         )}
                                     </td>
@@ -100,22 +105,27 @@ export default function PeoplePage() {
                                             </Box>
                                         ))}
                                     </td>
-                                    <td className="n">
-                                        <Button
-                                            size="small"
-                                            onClick={() => setEdited(person)}
-                                            aria-label={`Change ${person.name}`}
-                                        >
-                                            Change
-                                        </Button>{' '}
-                                        <Button
-                                            size="small"
-                                            variant="text"
-                                            onClick={() => remove.mutate(person.id)}
-                                            aria-label={`Delete the record of ${person.name}`}
-                                        >
-                                            Delete
-                                        </Button>
+                                    <td>
+                                        <Box sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'end' }}>
+                                            <Button
+                                                size="small"
+                                                onClick={() => setEdited(person)}
+                                                aria-label={`Change ${person.name}`}
+                                            >
+                                                Change
+                                            </Button>
+                                            <Button
+                                                size="small"
+                                                variant="text"
+                                                color={going === person.id ? 'error' : 'primary'}
+                                                onClick={() =>
+                                                    going === person.id ? remove.mutate(person.id) : setGoing(person.id)
+                                                }
+                                                aria-label={`${going === person.id ? 'For good?' : 'Delete'} ${person.name}`}
+                                            >
+                                                {going === person.id ? 'For good?' : 'Delete'}
+                                            </Button>
+                                        </Box>
                                     </td>
                                 </tr>
                             ))}

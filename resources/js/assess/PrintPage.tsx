@@ -5,7 +5,7 @@ import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Page, Waiting } from '../ui/Page';
 import { Printed } from '../ui/Printed';
-import { sayDay, sayList, sayMoney, sayName } from '../ui/words';
+import { count, sayDay, sayList, sayMoney, sayName } from '../ui/words';
 
 /** The plan with its reasons, to hand to whoever asks about the money. */
 export default function PrintPage() {
@@ -87,15 +87,21 @@ export default function PrintPage() {
 
 function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Schemas['AssessmentResource'] }) {
     const risks = [...area.risks, ...area.follows_risks].map(sayName);
+    const said = [
+        `${area.people} ${area.people === 1 ? 'person' : 'people'} at the busiest time`,
+        `${area.hazard} hazard`,
+        count(area.points, 'point'),
+        ...(area.lone_workers > 0 ? [count(area.lone_workers, 'lone worker')] : []),
+        ...(area.vehicles > 0 ? [count(area.vehicles, 'vehicle')] : []),
+        ...(area.children > 0 ? [area.children === 1 ? '1 child' : `${area.children} children`] : []),
+        `${area.minutes_to_help} minutes until an ambulance is there`,
+        area.running_water ? 'running water' : 'no running water',
+    ];
     return (
         <section>
             <h2>{area.name}</h2>
             <p>
-                {area.people} people at the busiest time, {area.hazard} hazard, {area.points} points,{' '}
-                {area.lone_workers} lone workers, {area.vehicles} vehicles, {area.children} children,{' '}
-                {area.minutes_to_help} minutes until an ambulance is there,{' '}
-                {area.running_water ? 'running water' : 'no running water'}. Risks: {risks.join(', ') || 'none named'}.{' '}
-                {area.note}
+                {said.join(', ')}. Risks: {risks.join(', ') || 'none named'}. {area.note}
             </p>
             {(['least', 'full'] as const).map((plan) => (
                 <div key={plan}>

@@ -145,7 +145,7 @@ function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; may
                     <Typography sx={{ fontWeight: 600 }}>{task.text}</Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {task.why}
-                        {task.place && ` It goes to ${task.place}.`}
+                        {task.place && (task.kind === 'make' || task.kind === 'move') && ` It goes to ${task.place}.`}
                     </Typography>
                 </Box>
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'start' }}>

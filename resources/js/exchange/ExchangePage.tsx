@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useState, type ChangeEvent } from 'react';
 import { useSearchParams } from 'react-router';
 import { ulid } from 'ulid';
 import { api, ask, type Schemas } from '../api/client';
@@ -63,7 +63,7 @@ function TakeOut() {
                                         component="a"
                                         href={`/api/exports/${kind}?format=csv`}
                                         download={`sarcina-${kind}.csv`}
-                                        aria-label={`${title} as a sheet, CSV`}
+                                        aria-label={`Sheet (CSV): ${title}`}
                                     >
                                         Sheet (CSV)
                                     </Button>
@@ -72,7 +72,7 @@ function TakeOut() {
                                         component="a"
                                         href={`/api/exports/${kind}?format=json`}
                                         download={`sarcina-${kind}.json`}
-                                        aria-label={`${title} as JSON`}
+                                        aria-label={`JSON: ${title}`}
                                     >
                                         JSON
                                     </Button>
@@ -81,7 +81,7 @@ function TakeOut() {
                                         variant="text"
                                         component="a"
                                         href={`/schemas/sarcina.${kind}-1.json`}
-                                        aria-label={`Schema of the ${title.toLowerCase()} file`}
+                                        aria-label={`Schema: ${title}`}
                                     >
                                         Schema
                                     </Button>
@@ -119,19 +119,30 @@ function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
                     onChoose={(value) => setKind(kinds.find((one) => one.kind === value)?.kind ?? 'catalogue')}
                     options={kinds.map((one) => [one.kind, one.title] as const)}
                 />
-                <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', minHeight: 44, flexWrap: 'wrap' }}>
-                    <Button component="label">
-                        Choose a file
-                        <input
-                            type="file"
-                            accept=".csv,.json,text/csv,application/json"
-                            aria-label="File to bring in"
-                            onChange={(event) => setFile(event.target.files?.[0] ?? null)}
-                            style={{ position: 'absolute', width: 1, height: 1, opacity: 0 }}
-                        />
-                    </Button>
-                    <span>{file ? file.name : 'No file chosen'}</span>
-                </Box>
+                <Box
+                    component="input"
+                    type="file"
+                    accept=".csv,.json,text/csv,application/json"
+                    aria-label="File to bring in"
+                    onChange={(event: ChangeEvent<HTMLInputElement>) => setFile(event.target.files?.[0] ?? null)}
+                    sx={{
+                        minHeight: 44,
+                        maxWidth: '100%',
+                        font: 'inherit',
+                        '&::file-selector-button': {
+                            font: 'inherit',
+                            fontWeight: 600,
+                            minHeight: 44,
+                            px: 4,
+                            mr: 3,
+                            border: 1,
+                            borderColor: 'primary.main',
+                            borderRadius: '6px',
+                            color: 'primary.main',
+                            bgcolor: 'transparent',
+                        },
+                    }}
+                />
                 <Button
                     variant="contained"
                     disabled={file === null || begin.isPending}

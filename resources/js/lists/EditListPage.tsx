@@ -138,6 +138,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
             <Box
                 sx={{
                     position: 'sticky',
+                    zIndex: 5,
                     bottom: { xs: 76, md: 12 },
                     bgcolor: 'background.paper',
                     border: 1,

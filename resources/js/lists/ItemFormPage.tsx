@@ -86,7 +86,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                         <Write {...field('name', 'Name', 'Its generic name, such as Medium dressing.')} />
                         <Write
                             {...field('code', 'Code', 'Such as dressing-medium. It stays as it is.')}
-                            disabled={base !== null}
+                            slotProps={{ htmlInput: { readOnly: base !== null } }}
                         />
                         <Write
                             {...field('class', 'Class', 'With dots, such as dressing.sterile; a new one is made.')}
@@ -120,17 +120,23 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                             helperText="What nobody at a place may use counts as not there."
                         />
                     </Row>
-                    <Tick
-                        label="Carries a date; without one it never counts"
-                        checked={typed.dated}
-                        onTick={(dated) => type({ ...typed, dated })}
-                    />
-                    <Tick label="Sterile" checked={typed.sterile} onTick={(sterile) => type({ ...typed, sterile })} />
-                    <Tick
-                        label="Past its date it may be kept as reserve, where the policy allows it"
-                        checked={typed.reserve}
-                        onTick={(reserve) => type({ ...typed, reserve })}
-                    />
+                    <Box sx={{ display: 'grid', justifyItems: 'start' }}>
+                        <Tick
+                            label="Carries a date; without one it never counts"
+                            checked={typed.dated}
+                            onTick={(dated) => type({ ...typed, dated })}
+                        />
+                        <Tick
+                            label="Sterile"
+                            checked={typed.sterile}
+                            onTick={(sterile) => type({ ...typed, sterile })}
+                        />
+                        <Tick
+                            label="Past its date it may be kept as reserve, where the policy allows it"
+                            checked={typed.reserve}
+                            onTick={(reserve) => type({ ...typed, reserve })}
+                        />
+                    </Box>
                 </Sheet>
                 <ItemRows typed={typed} type={type} problem={problem} others={others} />
                 <Sheet title="Keeping it">

@@ -204,8 +204,8 @@ function Chips({ codes, name, onTakeOut }: ChipsProps) {
     return (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
             {codes.map((code, at) => (
-                <Button key={code} size="small" onClick={() => onTakeOut(code)} aria-label={`Take out ${name(code)}`}>
-                    {at + 1}. {name(code)} ×
+                <Button key={code} size="small" onClick={() => onTakeOut(code)}>
+                    {at + 1}. {name(code)}, take out
                 </Button>
             ))}
         </Box>

@@ -125,7 +125,7 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     )}
                     <Button
                         disabled={line.accepts.length === 1}
-                        aria-label={`Take choice ${place + 1} out of ${name}`}
+                        aria-label={`Take out choice ${place + 1} of ${name}`}
                         onClick={() => accepts(line.accepts.filter((_, index) => index !== place))}
                     >
                         Take out
@@ -143,13 +143,13 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                 <Button size="small" onClick={() => accepts([...line.accepts, freshEntry])}>
                     Accept something else too
                 </Button>
-                <Button size="small" disabled={isFirst} onClick={() => onMove(-1)} aria-label={`Move ${name} up`}>
+                <Button size="small" disabled={isFirst} onClick={() => onMove(-1)} aria-label={`Up: ${name}`}>
                     Up
                 </Button>
-                <Button size="small" disabled={isLast} onClick={() => onMove(1)} aria-label={`Move ${name} down`}>
+                <Button size="small" disabled={isLast} onClick={() => onMove(1)} aria-label={`Down: ${name}`}>
                     Down
                 </Button>
-                <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove ${name}`}>
+                <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove this line: ${name}`}>
                     Remove this line
                 </Button>
             </Box>

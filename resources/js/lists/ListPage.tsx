@@ -8,7 +8,7 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Row, Write } from '../ui/Fields';
-import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { Caution, Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count, sayDay, sayList, sayMoney } from '../ui/words';
 import { ListWarning } from './ListWarning';
@@ -145,12 +145,24 @@ function Lines({ list }: { list: Schemas['ListResource'] }) {
                                 </Box>
                             )}
                         </td>
-                        <td>{line.accepts.map((entry) => entry.text).join('; ')}</td>
+                        <td>
+                            {line.accepts.map((entry) => entry.text).join('; ')}
+                            <Cautions entries={line.accepts} />
+                        </td>
                     </tr>
                 ))}
             </tbody>
         </Table>
     );
+}
+
+/** What can hurt says so wherever it is named. */
+function Cautions({ entries }: { entries: Schemas['EntryResource'][] }) {
+    return [...new Set(entries.map((entry) => entry.caution))].map((text) => (
+        <Box key={text}>
+            <Caution text={text} />
+        </Box>
+    ));
 }
 
 function NewEdition({ list, onClose }: { list: Schemas['ListResource']; onClose: () => void }) {

@@ -90,7 +90,7 @@ function ListTable({ lists }: { lists: Summary[] }) {
                     <th scope="col">List</th>
                     <th scope="col">Edition</th>
                     <th scope="col">Confirmed</th>
-                    <th scope="col" className="n">
+                    <th scope="col" className="n wide">
                         Lines
                     </th>
                     <th scope="col" className="n">
@@ -117,8 +117,8 @@ function ListTable({ lists }: { lists: Summary[] }) {
                             {list.edition}
                             {!list.latest && <Box sx={{ color: 'text.secondary' }}>superseded</Box>}
                         </td>
-                        <td>{sayConfirmed(list)}</td>
-                        <td className="n">{list.lines}</td>
+                        <td style={{ overflowWrap: 'anywhere' }}>{sayConfirmed(list)}</td>
+                        <td className="n wide">{list.lines}</td>
                         <td className="n">{list.kits}</td>
                     </tr>
                 ))}

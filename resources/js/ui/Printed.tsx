@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import GlobalStyles from '@mui/material/GlobalStyles';
 import { useState, type ReactNode } from 'react';
 import { Choose } from './Fields';
 
@@ -10,16 +11,19 @@ export function Printed({ children }: { children: ReactNode }) {
     const [sheet, setSheet] = useState<keyof typeof sheets>('A4');
     return (
         <>
-            <style>{`@page { size: ${sheets[sheet]}; margin: 16mm; }
-@media print {
-    nav, header, .not-printed { display: none !important; }
-    body, main, .printed { background: #fff !important; color: #000 !important; }
-    main { padding: 0 !important; }
-    .printed { border: 0 !important; padding: 0 !important; max-width: none !important; }
-    .printed tr, .printed h3 { break-inside: avoid; break-after: auto; }
-    .printed h2, .printed h3 { break-after: avoid; }
-    .printed a { color: #000; text-decoration: none; }
-}`}</style>
+            <GlobalStyles
+                styles={{
+                    '@page': { size: sheets[sheet], margin: '16mm' },
+                    '@media print': {
+                        'nav, header, .not-printed, h1': { display: 'none !important' },
+                        'html, body, main, .printed': { background: '#fff !important', color: '#000 !important' },
+                        main: { padding: '0 !important' },
+                        '.printed': { border: '0 !important', padding: '0 !important', maxWidth: 'none !important' },
+                        '.printed tr': { breakInside: 'avoid' },
+                        '.printed h2, .printed h3': { breakAfter: 'avoid' },
+                    },
+                }}
+            />
             <Box className="not-printed" sx={{ display: 'flex', gap: 2, mb: 4, alignItems: 'start' }}>
                 <Choose
                     label="Paper"
@@ -53,7 +57,7 @@ export function Printed({ children }: { children: ReactNode }) {
                         borderTop: '1px solid #777',
                         p: '4px 10px 4px 0',
                     },
-                    '& .n': { textAlign: 'right', whiteSpace: 'nowrap' },
+                    '& .n': { textAlign: 'right', whiteSpace: 'nowrap', width: 72 },
                 }}
             >
                 {children}

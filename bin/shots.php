@@ -16,10 +16,30 @@ $views = [
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Packed'], ['item', '/items/haemostatic-gauze', 'in store'], ['lists', '/lists', 'unconfirmed'],
     ]],
     ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'put right']]],
-    ['desk', 'light', 'lead', [['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed']]],
+    ['desk', 'light', 'lead', [
+        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'The whole site'], ['work', '/assess/SITE/work', 'Kits to make'],
+        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'What moved'], ['hold', '/hold?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What would it take'],
+    ]],
     ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Must not go out'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
-    ['desk', 'light', null, [['sign-in', '/', 'Sign in']]],
 ];
+/** An address with the ids of the newest assessment, and of lists by their code and edition. */
+function named(Visit $visit, string $path): string
+{
+    $ask = static fn (string $of): array => (array) $visit->chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.json()).then(done)', ["/api/{$of}"]);
+    if (str_contains($path, 'SITE')) {
+        $path = str_replace('SITE', $ask('assessments')[0]['id'], $path);
+    }
+
+    return (string) preg_replace_callback('/LIST\(([^ ]+) ([^)]+)\)/', static function (array $found) use ($ask): string {
+        foreach ($ask('lists') as $list) {
+            if ($list['code'] === $found[1] && $list['edition'] === $found[2]) {
+                return $list['id'];
+            }
+        }
+        throw new RuntimeException("There is no list {$found[1]}, edition {$found[2]}.");
+    }, $path);
+}
+
 $folder = __DIR__.'/../docs/screenshots';
 foreach ($views as [$posture, $scheme, $who, $shots]) {
     $chrome = $posture === 'desk' ? new Chrome(1280, 800) : new Chrome(390, 844, touch: true);
@@ -35,7 +55,10 @@ foreach ($views as [$posture, $scheme, $who, $shots]) {
                 $visit->open("/kits/{$kit}/history")->see('Full check');
                 $visit->click(static fn (): RemoteWebElement => $visit->find("//a[normalize-space()='Full check']"));
             } else {
-                $visit->open($path);
+                $visit->open(named($visit, $path));
+            }
+            if ($name === 'work') {
+                $visit->press('Compare with the kits there are');
             }
             $visit->see($shows);
             if ($name === 'equip') {

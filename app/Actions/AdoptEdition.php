@@ -8,7 +8,6 @@ use App\Judging\KitStates;
 use App\Judging\Plans;
 use App\Models\Design;
 use App\Models\Kit;
-use App\Models\KitChange;
 use App\Models\KitList;
 use App\Models\Line;
 use App\Models\User;
@@ -32,6 +31,9 @@ final class AdoptEdition
     {
         return DB::transaction(function () use ($design, $edition, $pockets, $by, $at): Design {
             $design = Design::query()->where('id', $design->id)->with('list')->lockForUpdate()->firstOrFail();
+            if ($design->list->code !== $edition->code && $this->adoptModule($design, $edition, $by, $at)) {
+                return $design;
+            }
             if ($design->list->code !== $edition->code || $design->list_id === $edition->id) {
                 throw ValidationException::withMessages(['design' => "{$design->name} does not keep another edition of this list."]);
             }
@@ -60,13 +62,36 @@ final class AdoptEdition
             $this->plans->forget();
             $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->get();
             foreach ($kits as $kit) {
-                KitChange::query()->create([
-                    'kit_id' => $kit->id, 'kind' => 'edition', 'text' => "Held to {$edition->title}, edition {$edition->edition}, instead of edition {$before}", 'user_id' => $by->id, 'changed_at' => $at->copy()->utc()->format('Y-m-d H:i:s'),
-                ]);
+                ChangeKit::record($kit, 'edition', "Held to {$edition->title}, edition {$edition->edition}, instead of edition {$before}", $by, $at);
             }
             $this->states->doubt(array_values($kits->pluck('id')->all()));
 
             return $design;
         });
+    }
+
+    /** Kits of the design that carry another edition as a module are held to this one: the pouch stays, with what is in it. */
+    private function adoptModule(Design $design, KitList $edition, User $by, CarbonInterface $at): bool
+    {
+        $pouch = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->join('lists', 'lists.id', '=', 'pockets.module_list_id')
+            ->where('leaves.design_id', $design->id)->where('lists.code', $edition->code)->where('lists.id', '!=', $edition->id)->first(['pockets.id', 'pockets.module_list_id', 'lists.edition']);
+        if ($pouch === null) {
+            return false;
+        }
+        DB::table('pockets')->where('id', $pouch->id)->update(['module_list_id' => $edition->id]);
+        DB::table('line_homes')->where('design_id', $design->id)->where('pocket_id', $pouch->id)->delete();
+        $position = (int) $design->homes()->max('position');
+        foreach ($edition->lines()->get() as $line) {
+            $design->homes()->create(['line_id' => $line->id, 'pocket_id' => $pouch->id, 'position' => ++$position]);
+        }
+        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->whereHas('modules', fn ($modules) => $modules->where('list_id', $pouch->module_list_id))->get();
+        foreach ($kits as $kit) {
+            $kit->modules()->where('list_id', $pouch->module_list_id)->update(['list_id' => $edition->id]);
+            ChangeKit::record($kit, 'edition', "{$edition->title}: edition {$edition->edition} instead of edition {$pouch->edition}", $by, $at);
+        }
+        $this->plans->forget();
+        $this->states->doubt(array_values($kits->pluck('id')->all()));
+
+        return true;
     }
 }

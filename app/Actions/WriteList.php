@@ -9,8 +9,10 @@ use App\Judging\Catalogue;
 use App\Judging\Classes;
 use App\Judging\KitStates;
 use App\Judging\Plans;
+use App\Models\Kit;
 use App\Models\KitList;
 use App\Models\Line;
+use App\Models\Organisation;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Format\InvalidDocument;
@@ -73,7 +75,9 @@ final class WriteList
             }
             $list->update(['title' => $content['title'], 'size' => $content['size'], 'basis' => $content['basis'], 'revision' => $base + 1]);
             $this->write($list, $content);
+            $this->house($list);
             $this->doubt($list);
+            $this->refuseClashes($list);
 
             return $list;
         });
@@ -97,6 +101,40 @@ final class WriteList
                 'reason' => $line->reason,
             ])->all()),
         ];
+    }
+
+    /** New lines live where the line before them lives, in every design that keeps the list: nothing is asked for without a pocket. */
+    private function house(KitList $list): void
+    {
+        $lines = $list->lines()->pluck('id')->all();
+        $designs = DB::table('designs')->where('list_id', $list->id)->pluck('id')->all();
+        $pouches = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('pockets.module_list_id', $list->id)->pluck('pockets.id', 'leaves.design_id')->all();
+        foreach ([...$designs, ...array_keys($pouches)] as $design) {
+            $homes = DB::table('line_homes')->where('design_id', $design)->pluck('pocket_id', 'line_id')->all();
+            $pocket = $pouches[$design] ?? DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $design)->whereNull('pockets.module_list_id')
+                ->orderBy('leaves.position')->orderBy('pockets.row')->orderBy('pockets.column')->value('pockets.id');
+            $position = (int) DB::table('line_homes')->where('design_id', $design)->max('position');
+            foreach ($lines as $line) {
+                $pocket = $homes[$line] ?? $pocket;
+                if (! isset($homes[$line]) && $pocket !== null) {
+                    DB::table('line_homes')->insert(['design_id' => $design, 'line_id' => $line, 'pocket_id' => $pocket, 'position' => ++$position]);
+                }
+            }
+        }
+    }
+
+    /**
+     * A list may be sound by itself and yet not go together with what a design adds to it.
+     *
+     * @throws InvalidDocument
+     */
+    private function refuseClashes(KitList $list): void
+    {
+        $today = app(Organisation::class)->today();
+        $kits = Kit::query()->whereHas('design', fn ($designs) => $designs->where('list_id', $list->id))->orWhereHas('modules', fn ($modules) => $modules->where('list_id', $list->id))->where('retired_on', null)->get();
+        foreach ($kits->unique(static fn (Kit $kit): string => $kit->design_id) as $kit) {
+            $this->states->renew($kit, $today);
+        }
     }
 
     /** Kits that are held to the list are judged again before they are shown. */

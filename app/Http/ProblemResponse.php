@@ -12,6 +12,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Format\InvalidDocument;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
@@ -47,7 +48,7 @@ final class ProblemResponse
     private static function status(Throwable $error): int
     {
         return match (true) {
-            $error instanceof ValidationException => 422,
+            $error instanceof ValidationException, $error instanceof InvalidDocument => 422,
             $error instanceof AuthenticationException => 401,
             $error instanceof AuthorizationException => 403,
             $error instanceof ModelNotFoundException => 404,
@@ -81,7 +82,7 @@ final class ProblemResponse
             404 => 'There is nothing of that name here. It may have been renamed; look for it with the finder.',
             409 => $error->getMessage(),
             419 => 'The session has ended. Sign in again; what you typed is kept on this page.',
-            422 => $error instanceof ValidationException ? $error->getMessage() : 'Look at the fields that are marked.',
+            422 => $error instanceof InvalidDocument ? "The list and what is added to it do not go together: {$error->problems[0]->message} Nothing was changed." : ($error instanceof ValidationException ? $error->getMessage() : 'Look at the fields that are marked.'),
             429 => 'Too many tries in a short time. Wait a minute, then try again.',
             default => $status >= 500
                 ? 'Nothing was recorded. Try again; what you typed is kept on this page.'

@@ -9,7 +9,7 @@ final readonly class PlanLine
     /**
      * @param  array<string, string>|null  $total  measure => quantity
      * @param  list<array<string, mixed>>  $accepts  as in `sarcina.kit/1`
-     * @param  bool  $isOfList  of the design's list; else the design adds it, or a module does
+     * @param  string|null  $listId  of the list or module that it stands in; null where the design adds it
      */
     public function __construct(
         public string $id,
@@ -21,7 +21,7 @@ final readonly class PlanLine
         public array $accepts,
         public ?string $pocketId,
         public ?string $reason,
-        public bool $isOfList,
+        public ?string $listId,
     ) {
     }
 

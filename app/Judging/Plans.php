@@ -141,7 +141,7 @@ final class Plans
                 $entries[$line->id] ?? [],
                 $line->pocket_id,
                 $line->reason,
-                $line->list_id === $listId,
+                $line->list_id,
             );
         }
 

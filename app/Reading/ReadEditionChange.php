@@ -17,6 +17,7 @@ use App\Models\Design;
 use App\Models\Kit;
 use App\Models\KitList;
 use App\Models\Line;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\LineOutcome;
 
@@ -34,7 +35,9 @@ final class ReadEditionChange
     {
         $from->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
         $to->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
-        $designs = Design::query()->where('list_id', $from->id)->with(['leaves.pockets'])->orderBy('name')->get();
+        // Designs that keep the edition, and those of which kits carry it as a module.
+        $pouches = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('pockets.module_list_id', $from->id)->pluck('leaves.design_id')->all();
+        $designs = Design::query()->where(fn ($query) => $query->where('list_id', $from->id)->orWhereIn('id', $pouches))->with(['leaves.pockets'])->orderBy('name')->get();
 
         return new EditionChangeResource(
             ReadLists::edition($from), ReadLists::edition($to), $to->title.($to->size === null ? '' : ", {$to->size}"), $this->lines($from, $to), self::exclusions($from, $to),
@@ -106,7 +109,9 @@ final class ReadEditionChange
     private function effect(Design $design, KitList $from, KitList $to, string $today): DesignEffect
     {
         $known = $from->lines->pluck('code')->all();
-        $homeless = $to->lines->reject(fn (Line $line): bool => in_array($line->code, $known, true));
+        $isModule = $design->list_id !== $from->id;
+        // Lines of a module live in its pouch.
+        $homeless = $to->lines->reject(fn (Line $line): bool => $isModule || in_array($line->code, $known, true));
         $pockets = [];
         foreach ($design->leaves as $leaf) {
             foreach ($leaf->pockets as $pocket) {
@@ -115,24 +120,29 @@ final class ReadEditionChange
                 }
             }
         }
-        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->orderBy('code')->get();
+        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)
+            ->when($isModule, fn ($query) => $query->whereHas('modules', fn ($modules) => $modules->where('list_id', $from->id)))->with('modules')->orderBy('code')->get();
 
         return new DesignEffect(
-            $design->id, $design->name, array_values($kits->map(fn (Kit $kit): KitEffect => $this->kit($kit, $to, $today))->all()),
+            $design->id, $design->name, array_values($kits->map(fn (Kit $kit): KitEffect => $this->kit($kit, $from, $to, $today))->all()),
             array_values($homeless->map(fn (Line $line): HomelessLine => new HomelessLine($line->code, $line->need))->all()), $pockets,
         );
     }
 
-    private function kit(Kit $kit, KitList $to, string $today): KitEffect
+    private function kit(Kit $kit, KitList $from, KitList $to, string $today): KitEffect
     {
         $judged = $this->judge->judge($kit, $today);
         $document = $judged->document;
-        /** @var array{code: string, excludes: list<string>, lines: list<array{id: string}>} $list */
+        $module = $kit->modules->firstWhere('list_id', $from->id);
+        $name = $module === null ? '' : "{$module->module}.";
+        /** @var array{code: string, excludes: list<string>, lines: list<array<string, mixed>>} $list */
         $list = ListPlans::document($to);
-        $needs = $to->lines->pluck('need', 'code')->all();
+        $list['lines'] = array_map(static fn (array $line): array => [...$line, 'id' => $name.(is_string($line['id']) ? $line['id'] : '')], $list['lines']);
+        $list['excludes'] = $module === null ? $list['excludes'] : $judged->plan->excludes;
+        $needs = $to->lines->mapWithKeys(static fn (Line $line): array => [$name.$line->code => $line->need])->all();
         foreach ($judged->plan->lines as $line) {
-            // What the design and its modules add stays as it is.
-            if (! $line->isOfList) {
+            // What the rest of the plan asks for stays as it is.
+            if ($line->listId !== $from->id) {
                 $list['lines'][] = $line->document();
                 $needs[$line->code] = $line->need;
             }

@@ -50,11 +50,11 @@ final class ReachTest extends BrowserTestCase
     {
         $visit = $this->atDesk()->signIn('lead');
         $moves = [];
-        foreach ([320, 390, 768, 1280, 1920] as $width) {
-            $visit->chrome->driver->executeCustomCommand('/session/:sessionId/chromium/send_command_and_get_result', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]]);
-            foreach ([...self::SCREENS, ...$this->named($visit)] as $path => $shows) {
-                $visit->open($path)->see($shows);
-                $wide = $visit->chrome->driver->executeScript('return document.documentElement.scrollWidth');
+        foreach ([...self::SCREENS, ...$this->named($visit)] as $path => $shows) {
+            $visit->open($path)->see($shows);
+            foreach ([1920, 1280, 768, 390, 320] as $width) {
+                $visit->chrome->driver->executeCustomCommand('/session/:sessionId/chromium/send_command_and_get_result', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+                $wide = $visit->chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; requestAnimationFrame(() => requestAnimationFrame(() => done(document.documentElement.scrollWidth)))');
                 if ($wide > $width) {
                     $moves[] = "{$path} is {$wide} wide at {$width}";
                 }

@@ -157,6 +157,61 @@ final class EditionTest extends TestCase
         $this->assertSame('not_ready', collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->firstWhere('code', 'QH-09')['verdict']);
     }
 
+    public function test_a_line_that_is_added_to_a_list_in_use_lives_beside_the_line_before_it(): void
+    {
+        $list = $this->actAs('lead')->getJson('/api/lists/'.$this->edition('tree-crew')->id)->json();
+        $written = $this->written($list);
+        array_splice($written['lines'], 1, 0, [['code' => 'N1', 'need' => 'Sick bag', 'rank' => 'required', 'quantity' => 1, 'accepts' => [['item' => 'vomit-bag']]]]);
+        $this->putJson("/api/lists/{$list['id']}", $written)->assertOk();
+        $this->app?->forgetScopedInstances();
+        $lines = collect($this->readKit('QH-07')['verdict']['lines'])->keyBy('code');
+        $this->assertSame($lines[$list['lines'][0]['code']]['pocket_id'], $lines['N1']['pocket_id']);
+        $put = collect($this->getJson('/api/kits/QH-07/restock')->json('in'))->firstWhere('line', 'N1');
+        $this->assertNotNull($put === null ? $lines['N1']['pocket_id'] : $put['pocket_id']);
+    }
+
+    public function test_a_list_that_does_not_go_together_with_what_a_design_adds_is_refused(): void
+    {
+        $list = $this->actAs('lead')->getJson('/api/lists/'.$this->edition('bs-8599-1/medium')->id)->json();
+        $design = Design::query()->where('code', 'glasshouse')->firstOrFail();
+        $added = $design->additions()->whereHas('entries', fn ($entries) => $entries->whereNotNull('item_id'))->firstOrFail();
+        $item = $added->entries()->whereNotNull('item_id')->firstOrFail()->item;
+        $item?->measures()->firstOrCreate(['measure' => 'length'], ['quantity' => '5 cm']);
+        $written = $this->written($list);
+        $written['lines'][] = ['code' => 'N1', 'need' => 'So much in all', 'rank' => 'required', 'total_measure' => 'length', 'total_quantity' => '1 m', 'accepts' => [['item' => $item?->code]]];
+        $this->app?->forgetScopedInstances();
+        $this->putJson("/api/lists/{$list['id']}", $written)->assertUnprocessable()->assertJsonPath('title', 'Not accepted as entered');
+        $this->app?->forgetScopedInstances();
+        $this->assertCount(16, $this->getJson("/api/lists/{$list['id']}")->json('lines'));
+        $this->readKit('QH-03');
+    }
+
+    public function test_a_module_in_a_kit_is_held_to_its_new_edition_and_keeps_its_pouch(): void
+    {
+        $this->actAs('lead');
+        $site = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
+        $task = collect($this->postJson("/api/assessments/{$site->id}/tasks")->json('tasks'))->firstWhere('kit', 'QH-05');
+        $this->putJson("/api/tasks/{$task['id']}", ['state' => 'done'])->assertOk();
+        $new = $this->postJson('/api/lists/'.$this->edition('module-sharps')->id.'/editions', ['edition' => '2'])->json();
+        $written = $this->written($new);
+        $written['lines'][1]['quantity'] = 2;
+        $written['lines'][] = ['code' => 'N1', 'need' => 'Sick bag', 'rank' => 'required', 'quantity' => 1, 'accepts' => [['item' => 'vomit-bag']]];
+        $this->putJson("/api/lists/{$new['id']}", $written)->assertOk();
+        $this->app?->forgetScopedInstances();
+        $change = $this->getJson("/api/lists/{$new['id']}/change")->assertOk()->json();
+        $this->assertSame(['QH-05'], array_column($change['designs'][0]['kits'], 'kit'));
+        $this->assertSame([], $change['designs'][0]['homeless'], 'They live in the pouch of the module.');
+        $this->assertStringContainsString('Sick bag: 0 of 1', implode(' ', $change['designs'][0]['kits'][0]['lacks']));
+        $pouch = static fn (array $kit): ?string => collect($kit['verdict']['lines'])->firstWhere('code', 'sharps.L1')['pocket_id'];
+        $before = $pouch($this->readKit('QH-05'));
+        $this->postJson("/api/lists/{$new['id']}/adoption", ['design' => $change['designs'][0]['id']])->assertOk();
+        $this->app?->forgetScopedInstances();
+        $after = $this->readKit('QH-05');
+        $this->assertSame($before, $pouch($after));
+        $this->assertSame('Sick bag', collect($after['verdict']['lines'])->firstWhere('code', 'sharps.N1')['need']);
+        $this->assertStringContainsString('edition 2 instead of edition 1', (string) $this->getJson('/api/kits/QH-05/history')->json('entries.0.title'));
+    }
+
     public function test_a_house_list_is_copied_and_changed_line_by_line(): void
     {
         $this->actAs('lead');

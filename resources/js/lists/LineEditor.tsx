@@ -123,13 +123,27 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     ) : (
                         <span />
                     )}
-                    <Button
-                        disabled={line.accepts.length === 1}
-                        aria-label={`Take out choice ${place + 1} of ${name}`}
-                        onClick={() => accepts(line.accepts.filter((_, index) => index !== place))}
-                    >
-                        Take out
-                    </Button>
+                    <Box sx={{ display: 'flex', gap: 2 }}>
+                        {place > 0 && (
+                            <Button
+                                aria-label={`Earlier: choice ${place + 1} of ${name}`}
+                                onClick={() => {
+                                    const entries = [...line.accepts];
+                                    entries.splice(place - 1, 0, ...entries.splice(place, 1));
+                                    accepts(entries);
+                                }}
+                            >
+                                Earlier
+                            </Button>
+                        )}
+                        <Button
+                            disabled={line.accepts.length === 1}
+                            aria-label={`Take out choice ${place + 1} of ${name}`}
+                            onClick={() => accepts(line.accepts.filter((_, index) => index !== place))}
+                        >
+                            Take out
+                        </Button>
+                    </Box>
                 </Row>
             ))}
             <Write

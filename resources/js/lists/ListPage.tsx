@@ -10,7 +10,7 @@ import { useSession } from '../session/useSession';
 import { Row, Write } from '../ui/Fields';
 import { Caution, Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { count, sayDay, sayList, sayMoney } from '../ui/words';
+import { count, sayDay, sayList, sayMoney, sayName } from '../ui/words';
 import { ListWarning } from './ListWarning';
 
 /** One edition of a list: its lines, what it rests on, who confirmed it, and who keeps it. */
@@ -77,6 +77,7 @@ export default function ListPage() {
                         ? 'No design keeps this edition.'
                         : `Designs: ${list.designs.join(', ')}. ${list.kits.length > 0 ? `Kits: ${list.kits.join(', ')}.` : 'No kit yet.'}`}
                     {list.excludes.length > 0 && ` Keeps out: ${list.excludes.join(', ')}.`}
+                    {list.serves.length > 0 && ` In a plan it serves as: ${list.serves.map(sayName).join(', ')}.`}
                     {list.copied_from && ` Copied from ${list.copied_from}.`}
                     {list.price !== null &&
                         ` A kit made to it costs ${sayMoney(list.price, list.currency)} by the piece${list.unpriced > 0 ? `, and ${count(list.unpriced, 'item')} without a price` : ''}.`}

@@ -46,7 +46,7 @@ final class ReadItems
     public function one(Item $item): ItemResource
     {
         $item->load(['measures', 'packs', 'needs.companions', 'supersededBy', 'standIns']);
-        $for = Item::query()->whereHas('standIns', fn ($query) => $query->where('items.id', $item->id))->orderBy('name')->get();
+        $for = Item::query()->whereIn('id', DB::table('item_stand_ins')->where('stand_in_id', $item->id)->pluck('item_id'))->orderBy('name')->get();
 
         return new ItemResource(
             $item->id, $item->code, $item->name, $item->class, (string) (ItemClass::query()->find($item->class)->title ?? $item->class), $item->purpose, $item->caution, $item->count_unit, $item->dated, $item->sterile, $item->mass_g,

@@ -31,6 +31,8 @@ final class CatalogueTest extends TestCase
         $this->assertSame([['measure' => 'length', 'quantity' => '4.5 yd', 'shown' => '411.48 cm'], ['measure' => 'width', 'quantity' => '4.75 in', 'shown' => '12.065 cm']], $made['measures']);
         $this->assertSame([23, '23 g'], [$made['mass_g'], $made['mass_shown']]);
         $this->assertSame([['code' => 'packing-gauze', 'name' => 'Compressed packing gauze']], $made['stand_ins']);
+        $this->assertSame([], $made['stands_in_for']);
+        $this->assertSame(['gauze-roll', 'haemostatic-gauze'], array_column($this->getJson('/api/items/packing-gauze')->json('stands_in_for'), 'code'));
         $this->assertSame(['shears', 'scissors'], $made['needs'][0]['codes']);
         $this->assertSame([5, 25, 3, 'months', 'Cotton.', [['pieces' => 1, 'price' => 90], ['pieces' => 12, 'price' => 800]]], [$made['storage_min_c'], $made['storage_max_c'], $made['opened_life'], $made['opened_life_unit'], $made['allergy'], $made['packs']]);
         $this->assertContains(['class' => 'dressing.gauze-roll', 'title' => 'Gauze roll', 'items' => 1, 'below' => 0, 'excluded_by' => [], 'accepted_by' => []], $this->getJson('/api/classes')->json());

@@ -72,6 +72,13 @@ export default function ItemPage() {
     );
 }
 
+function sayStorage(least: number | null, most: number | null): string | null {
+    if (least !== null && most !== null) {
+        return `at ${least} to ${most} °C`;
+    }
+    return least !== null ? `not below ${least} °C` : most !== null ? `not above ${most} °C` : null;
+}
+
 /** A row where there is something to say. */
 function facts(term: string, fact: string | null): [string, string][] {
     return fact === null ? [] : [[term, fact]];
@@ -96,12 +103,7 @@ function About({ item }: { item: Schemas['ItemResource'] }) {
                 )
                 .join('; ') || 'not known',
         ],
-        ...facts(
-            'Keep it',
-            item.storage_min_c === null && item.storage_max_c === null
-                ? null
-                : `${item.storage_min_c === null ? '' : `not below ${item.storage_min_c} °C `}${item.storage_max_c === null ? '' : `not above ${item.storage_max_c} °C`}`,
-        ),
+        ...facts('Keep it', sayStorage(item.storage_min_c, item.storage_max_c)),
         ...facts(
             'After opening',
             item.opened_life === null ? null : `lasts ${item.opened_life} ${item.opened_life_unit ?? ''}`,

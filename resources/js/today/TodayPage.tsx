@@ -42,7 +42,6 @@ export function TodayPage() {
                 }}
             >
                 <div>
-                    <Asks />
                     {today.work.length === 0 && (
                         <Sheet title="Nothing to do">
                             <Empty>
@@ -90,7 +89,10 @@ export function TodayPage() {
                         </Box>
                     )}
                 </div>
-                <Horizon today={today} />
+                <Box sx={{ minWidth: 0 }}>
+                    <Horizon today={today} />
+                    <Asks />
+                </Box>
             </Box>
         </Page>
     );

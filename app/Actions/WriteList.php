@@ -196,7 +196,7 @@ final class WriteList
      * @param  list<Entry>  $accepts
      * @param  array<string, string>  $items  ids by code
      */
-    private function entries(Line $line, array $accepts, array $items): void
+    public function entries(Line $line, array $accepts, array $items): void
     {
         DB::table('line_entry_minima')->whereIn('line_entry_id', $line->entries()->pluck('id'))->delete();
         $line->entries()->delete();

@@ -24,7 +24,7 @@ final class BringIn
     private const STEP_SECONDS = 0.7;
 
     /** And how many records it reads at least. */
-    private const STEP_LEAST = 250;
+    private const STEP_LEAST = 1000;
 
     private const KEPT = 50;
 

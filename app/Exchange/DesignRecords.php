@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Actions\WriteList;
 use App\Judging\KitStates;
 use App\Judging\ListPlans;
 use App\Judging\Plans;
@@ -28,11 +29,12 @@ final class DesignRecords implements Records
     private ?array $there = null;
 
     /** @var array<string, KitList> by code and edition */
-    private array $lists = [];
+    private array $editions = [];
 
     public function __construct(
         private readonly Plans $plans,
         private readonly KitStates $states,
+        private readonly WriteList $lists,
     ) {
     }
 
@@ -113,7 +115,7 @@ final class DesignRecords implements Records
     public function begin(array $records): void
     {
         foreach (KitList::query()->with('lines')->get() as $list) {
-            $this->lists["{$list->code} {$list->edition}"] = $list;
+            $this->editions["{$list->code} {$list->edition}"] = $list;
         }
     }
 
@@ -142,7 +144,7 @@ final class DesignRecords implements Records
     public function problems(array $record, ?array $known): array
     {
         /** @var array{code: string, list: string, edition: string, modules: list<string>, additions: list<array{id: string, accepts: list<array{item?: string}>}>, leaves: list<array{name: string, pockets: list<array{name: string, lines: list<string>}>}>} $record */
-        $list = $this->lists["{$record['list']} {$record['edition']}"] ?? null;
+        $list = $this->editions["{$record['list']} {$record['edition']}"] ?? null;
         if ($list === null) {
             return ["There is no edition {$record['edition']} of a list \"{$record['list']}\". Bring the list in first."];
         }
@@ -197,7 +199,7 @@ final class DesignRecords implements Records
     private function write(array $record, array $items): void
     {
         /** @var array{code: string, name: string, list: string, edition: string, modules: list<string>, every: array{count: int, unit: string}|null, seasons: list<string>, additions: list<array<string, mixed>&array{id: string}>, leaves: list<array{name: string, pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>}>} $record */
-        $list = $this->lists["{$record['list']} {$record['edition']}"];
+        $list = $this->editions["{$record['list']} {$record['edition']}"];
         $design = Design::query()->where('code', $record['code'])->first() ?? new Design(['code' => $record['code'], 'revision' => 0]);
         $design->fill([
             'name' => $record['name'], 'list_id' => $list->id, ...array_intersect_key($record, array_flip(self::POLICY)), 'every_unit' => $record['every']['unit'] ?? null, 'every_count' => $record['every']['count'] ?? null, 'revision' => $design->revision + 1,
@@ -234,21 +236,17 @@ final class DesignRecords implements Records
     {
         foreach ($design->additions()->get() as $line) {
             /** @var Line $line */
-            \App\Actions\WriteList::remove($line);
+            WriteList::remove($line);
         }
         $ids = [];
         foreach ($additions as $position => $written) {
             /** @var array{id: string, need: string, rank?: string, quantity?: int, total?: array<string, string>, reason?: string|null, accepts: list<array{item?: string, class?: string, min?: array<string, string>}>} $written */
-            $line = $design->additions()->create([
+            $line = Line::query()->create([
+                'design_id' => $design->id,
                 'code' => $written['id'], 'position' => $position, 'need' => $written['need'], 'rank' => $written['rank'] ?? 'required', 'quantity' => $written['quantity'] ?? null,
                 'total_measure' => isset($written['total']) ? array_key_first($written['total']) : null, 'total_quantity' => isset($written['total']) ? array_values($written['total'])[0] : null, 'reason' => $written['reason'] ?? null,
             ]);
-            foreach ($written['accepts'] as $at => $entry) {
-                $made = $line->entries()->create(['position' => $at, 'item_id' => isset($entry['item']) ? $items[$entry['item']] : null, 'class' => $entry['class'] ?? null]);
-                foreach ($entry['min'] ?? [] as $measure => $quantity) {
-                    $made->minima()->create(['measure' => $measure, 'quantity' => $quantity]);
-                }
-            }
+            $this->lists->entries($line, $written['accepts'], $items);
             $ids[$written['id']] = $line->id;
         }
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Http\Resources\MeasureResource;
+use App\Models\LineEntry;
+use App\Models\LineEntryMinimum;
 use App\Models\Organisation;
 use Sarcina\Core\Measure\Dimension;
 use Sarcina\Core\Measure\Quantity;
@@ -34,6 +36,17 @@ final class Measures
 
         // What was entered in the same system stays as it was entered: 2.5 m is not 250 cm.
         return self::isImperial($read->unit) === self::isImperial($unit) ? $quantity : (string) $read->as($unit);
+    }
+
+    /** What a line accepts: "Medium dressing", or "any dressing.sterile of at least width 12 cm, height 12 cm". */
+    public function accepted(LineEntry $entry): string
+    {
+        if ($entry->item !== null) {
+            return $entry->item->name;
+        }
+        $least = $entry->minima->map(fn (LineEntryMinimum $minimum): string => "{$minimum->measure} {$this->shown($minimum->quantity)}")->implode(', ');
+
+        return "any {$entry->class}".($least === '' ? '' : " of at least {$least}");
     }
 
     public function mass(int $grams): string

@@ -30,7 +30,7 @@ final class Scopes
         $place = $this->posted($kit->place_id);
         $cover = $place === null ? null : $this->cover($place, $asOf);
         if ($cover?->scope === null) {
-            return new KitScope(Scope::from($kit->scope), 'set by hand: nobody is posted to its place', null);
+            return new KitScope(Scope::from($kit->scope), 'set by hand: nobody is posted to its place or asked for there', null);
         }
 
         return new KitScope($cover->scope, "from who is posted to {$this->places[$place]['name']}, in every shift", $cover->holdsThrough);
@@ -59,15 +59,15 @@ final class Scopes
         $this->places = [];
     }
 
-    /** The nearest place, itself or what it lies in, to which somebody is posted. */
+    /** The nearest place, itself or what it lies in, to which somebody is posted or that asks for somebody. */
     private function posted(string $placeId): ?string
     {
         $this->read();
-        if ($this->postings === []) {
+        if ($this->postings === [] && $this->needs === []) {
             return null;
         }
         for ($at = $placeId; $at !== null; $at = $this->places[$at]['parent'] ?? null) {
-            if (isset($this->postings[$at])) {
+            if (isset($this->postings[$at]) || isset($this->needs[$at])) {
                 return $at;
             }
         }
@@ -83,12 +83,11 @@ final class Scopes
         $this->postings = [];
         $rows = DB::table('postings')->join('first_aiders', 'first_aiders.id', '=', 'postings.first_aider_id')
             ->leftJoin('qualifications', 'qualifications.first_aider_id', '=', 'first_aiders.id')
-            ->whereNull('first_aiders.ended_on')->orderBy('postings.id')
-            ->get(['postings.place_id', 'postings.shift', 'postings.first_aider_id', 'qualifications.scope', 'qualifications.expires_on']);
+            ->orderBy('postings.id')->get(['postings.place_id', 'postings.shift', 'postings.first_aider_id', 'qualifications.scope', 'qualifications.expires_on', 'first_aiders.ended_on']);
         foreach ($rows as $row) {
-            $this->postings[$row->place_id][] = new Posting(
-                $row->first_aider_id, $row->shift, Scope::from($row->scope ?? Scope::Anyone->value), $row->expires_on === null ? null : Day::of($row->expires_on),
-            );
+            // Who stops counts through their last day, as a qualification does.
+            $until = array_filter([$row->expires_on, $row->ended_on]);
+            $this->postings[$row->place_id][] = new Posting($row->first_aider_id, $row->shift, Scope::from($row->scope ?? Scope::Anyone->value), $until === [] ? null : Day::of(min($until)));
         }
         foreach (DB::table('cover_needs')->orderBy('id')->get() as $need) {
             $this->needs[$need->place_id][] = new Needed($need->shift, Scope::from($need->scope), (int) $need->count);

@@ -7,8 +7,11 @@ namespace App\Planning;
 use App\Http\Resources\ChoiceResource;
 use App\Judging\ListPlans;
 use App\Judging\Prices;
+use App\Models\KitList;
 use App\Models\ProvisionChoice;
 use App\Reading\ReadLists;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** Which list each kit and module of a plan keeps, and what one costs by the piece; read once a request. */
 final class Choices
@@ -18,6 +21,9 @@ final class Choices
 
     /** @var array<string, array{int, int}> by list id: cost, and lines without a price */
     private array $costs = [];
+
+    /** What the catalogue is like now. */
+    private ?string $catalogue = null;
 
     public function __construct(private readonly ListPlans $lists, private readonly Prices $prices)
     {
@@ -43,12 +49,22 @@ final class Choices
             return null;
         }
         if (! isset($this->costs[$choice->list_id])) {
-            [$pieces, $unserved] = $this->lists->outfit(ListPlans::document($choice->list));
-            [$cost, $unpriced] = $this->prices->byThePiece($pieces);
-            $this->costs[$choice->list_id] = [$cost, $unpriced + $unserved];
+            // A plan is reckoned at every answer: the cost is remembered until the list or the catalogue changes.
+            $this->catalogue ??= (string) DB::table('items')->selectRaw("CONCAT(COUNT(*), '.', SUM(revision), '.', MAX(id)) AS state")->value('state');
+            $kept = Cache::remember("list-cost.{$choice->list_id}.{$choice->list->revision}.{$this->catalogue}", 86400, fn (): array => $this->reckoned($choice->list));
+            $this->costs[$choice->list_id] = $kept;
         }
 
         return $this->costs[$choice->list_id];
+    }
+
+    /** @return array{int, int} */
+    private function reckoned(KitList $list): array
+    {
+        [$pieces, $unserved] = $this->lists->outfit(ListPlans::document($list));
+        [$cost, $unpriced] = $this->prices->byThePiece($pieces);
+
+        return [$cost, $unpriced + $unserved];
     }
 
     /** @return list<ChoiceResource> */

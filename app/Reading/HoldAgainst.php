@@ -19,7 +19,6 @@ use App\Models\Design;
 use App\Models\Kit;
 use App\Models\KitList;
 use App\Models\Line;
-use App\Models\LineEntry;
 use App\Models\Organisation;
 use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Check\Judgement;
@@ -86,7 +85,7 @@ final class HoldAgainst
             $line = $lines[$outcome->line->id];
             $held[] = new HeldLine(
                 $line->code, $line->need, $line->rank, (string) $document['lines'][$index]['required'], (string) $document['lines'][$index]['effective'], self::outcome($outcome), $this->placed($judgement, $outcome),
-                array_values($line->entries->map(fn (LineEntry $entry): string => $entry->item->name ?? "any {$entry->class}".($entry->minima->isEmpty() ? '' : ' of at least '.$entry->minima->map(fn ($minimum): string => "{$minimum->measure} {$this->measures->shown($minimum->quantity)}")->implode(', ')))->all()),
+                array_values($line->entries->map($this->measures->accepted(...))->all()),
             );
         }
         $add = $this->toAdd($judgement, $list->lines->pluck('need', 'code')->all());

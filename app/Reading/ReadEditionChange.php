@@ -13,6 +13,7 @@ use App\Http\Resources\PocketName;
 use App\Judging\Catalogue;
 use App\Judging\KitJudge;
 use App\Judging\ListPlans;
+use App\Judging\Measures;
 use App\Models\Design;
 use App\Models\Kit;
 use App\Models\KitList;
@@ -28,6 +29,7 @@ final class ReadEditionChange
         private readonly KitJudge $judge,
         private readonly ListPlans $plans,
         private readonly Catalogue $catalogue,
+        private readonly Measures $measures,
     ) {
     }
 
@@ -92,7 +94,7 @@ final class ReadEditionChange
     /** @return list<string> */
     private function accepted(Line $line): array
     {
-        return array_values($line->entries->map(fn ($entry): string => $entry->item->name ?? "any {$entry->class}".($entry->minima->isEmpty() ? '' : ' of at least '.$entry->minima->map(fn ($minimum): string => "{$minimum->measure} {$minimum->quantity}")->implode(', ')))->all());
+        return array_values($line->entries->map($this->measures->accepted(...))->all());
     }
 
     /** @return list<string> */

@@ -97,9 +97,8 @@ final class ReadLists
     private function entry(LineEntry $entry): EntryResource
     {
         $minima = array_values($entry->minima->map(fn (LineEntryMinimum $minimum) => $this->measures->resource($minimum->measure, $minimum->quantity))->all());
-        $least = $minima === [] ? '' : ' of at least '.implode(', ', array_map(static fn ($minimum): string => "{$minimum->measure} {$minimum->shown}", $minima));
 
-        return new EntryResource($entry->item?->code, $entry->class, $minima, $entry->item?->caution, $entry->item->name ?? "any {$entry->class}{$least}");
+        return new EntryResource($entry->item?->code, $entry->class, $minima, $entry->item?->caution, $this->measures->accepted($entry));
     }
 
     private static function found(LineConfirmation $found): ConfirmationResource

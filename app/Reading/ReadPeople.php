@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
+use App\Actions\KeepPeople;
 use App\Http\Resources\FirstAiderResource;
 use App\Http\Resources\PeopleResource;
 use App\Http\Resources\PostingResource;
@@ -18,7 +19,7 @@ use Illuminate\Support\Facades\DB;
 /** The first aiders, for who plans alone. What has been kept long enough goes before anything is shown. */
 final class ReadPeople
 {
-    public function __construct(private readonly Organisation $organisation)
+    public function __construct(private readonly Organisation $organisation, private readonly KeepPeople $keep)
     {
     }
 
@@ -38,7 +39,7 @@ final class ReadPeople
     public function forget(string $today): int
     {
         $gone = FirstAider::query()->with('qualifications')->get()->filter(fn (FirstAider $one): bool => ($this->goesOn($one) ?? '9999') <= $today);
-        DB::transaction(static fn () => $gone->each(static fn (FirstAider $one) => $one->delete()));
+        DB::transaction(fn () => $gone->each(fn (FirstAider $one) => $this->keep->remove($one)));
 
         return $gone->count();
     }

@@ -31,10 +31,15 @@ final class CoverTest extends TestCase
         $this->assertSame(Scope::Anyone, Cover::of(Day::of('2026-01-01'), [new Needed('weekend', Scope::FirstAider, 1)], $posted)->scope, 'A shift that asks for somebody and has nobody.');
     }
 
-    public function test_nobody_assigned_leaves_the_scope_open(): void
+    public function test_where_nobody_is_asked_for_and_nobody_assigned_the_scope_is_open(): void
+    {
+        $this->assertNull(Cover::of(Day::of('2026-01-01'), [], [])->scope);
+    }
+
+    public function test_who_is_asked_for_and_not_there_may_use_nothing(): void
     {
         $cover = Cover::of(Day::of('2026-01-01'), [new Needed('day', Scope::FirstAider, 2)], []);
-        $this->assertNull($cover->scope);
+        $this->assertSame(Scope::Anyone, $cover->scope);
         $this->assertSame(0, $cover->shifts[0]['there']);
     }
 

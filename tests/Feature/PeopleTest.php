@@ -52,7 +52,7 @@ final class PeopleTest extends TestCase
         $this->actAs('lead');
         $bag = $this->readKit('QH-08');
         $this->assertSame(['trained', 'from who is posted to Tree yard, in every shift'], [$bag['scope'], $bag['scope_because']]);
-        $this->assertSame('set by hand: nobody is posted to its place', $this->readKit('QH-10')['scope_because']);
+        $this->assertSame('set by hand: nobody is posted to its place or asked for there', $this->readKit('QH-10')['scope_because']);
         // Both qualifications run out: what they alone may use is not there any more.
         Qualification::query()->where('scope', 'trained')->update(['expires_on' => now()->subDay()->toDateString()]);
         $this->app?->forgetScopedInstances();
@@ -73,6 +73,31 @@ final class PeopleTest extends TestCase
         $this->travel(1)->days();
         $this->app?->forgetScopedInstances();
         $this->assertSame('not_ready', $verdict(), 'Nobody may use the haemostatic gauze there any more.');
+    }
+
+    public function test_when_the_last_one_goes_what_only_they_could_use_does_not_come_back(): void
+    {
+        $this->actAs('lead');
+        \App\Models\CoverNeed::query()->where('place_id', $this->place('Tree yard')->id)->delete();
+        foreach (['Casimir Holt', 'Petra Vandrell'] as $name) {
+            $this->deleteJson('/api/people/'.FirstAider::query()->where('name', $name)->firstOrFail()->id)->assertOk();
+        }
+        $this->app?->forgetScopedInstances();
+        $this->assertSame('trained', $this->kit('QH-08')->scope, 'So it was once set by hand.');
+        $this->assertSame(['anyone', 'not_ready'], [$this->readKit('QH-08')['scope'], $this->readKit('QH-08')['verdict']['verdict']]);
+        $this->assertContains('Tree yard, day shift: 0 of 1 people with special training posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
+    }
+
+    public function test_who_stops_counts_through_their_last_day(): void
+    {
+        $this->actAs('lead');
+        $today = Organisation::current()->today();
+        FirstAider::query()->whereIn('name', ['Casimir Holt', 'Petra Vandrell'])->update(['ended_on' => $today]);
+        $this->app?->forgetScopedInstances();
+        $this->assertSame('trained', $this->readKit('QH-08')['scope']);
+        FirstAider::query()->whereIn('name', ['Casimir Holt', 'Petra Vandrell'])->update(['ended_on' => now()->subDay()->toDateString()]);
+        $this->app?->forgetScopedInstances();
+        $this->assertSame('anyone', $this->readKit('QH-08')['scope']);
     }
 
     public function test_a_shift_without_anyone_lowers_what_is_there(): void

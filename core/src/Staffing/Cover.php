@@ -16,7 +16,7 @@ use Sarcina\Core\Kit\Scope;
 final readonly class Cover
 {
     /**
-     * @param  Scope|null  $scope  null where nobody was ever assigned
+     * @param  Scope|null  $scope  null where nobody is asked for and nobody assigned
      * @param  list<array{needed: Needed, there: int}>  $shifts
      * @param  Day|null  $holdsThrough  the last day on which this holds by the calendar alone
      */
@@ -55,7 +55,7 @@ final readonly class Cover
         }
 
         return new self(
-            $postings === [] ? null : $lowest,
+            $lowest,
             array_map(static fn (Needed $needed): array => ['needed' => $needed, 'there' => self::count($needed, $valid)], $needs),
             $until,
         );

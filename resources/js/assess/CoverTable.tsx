@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import { useQuery } from '@tanstack/react-query';
 import { questions } from '../api/queries';
 import type { Schemas } from '../api/client';
@@ -42,7 +43,11 @@ export function ShiftRows({ rows }: { rows: Schemas['ShiftCover'][] }) {
                         <td>{sayScope(row.scope)}</td>
                         <td className="n">
                             {row.there} of {row.needed}
-                            {row.there < row.needed && <strong> ▲ {row.needed - row.there} too few</strong>}
+                            {row.there < row.needed && (
+                                <Box component="strong" sx={{ display: 'block', whiteSpace: 'normal' }}>
+                                    ▲ {row.needed - row.there} too few
+                                </Box>
+                            )}
                         </td>
                     </tr>
                 ))}

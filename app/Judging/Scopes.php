@@ -33,7 +33,7 @@ final class Scopes
             return new KitScope(Scope::from($kit->scope), 'set by hand: nobody is posted to its place or asked for there', null);
         }
 
-        return new KitScope($cover->scope, "from who is posted to {$this->places[$place]['name']}, in every shift", $cover->holdsThrough);
+        return new KitScope($cover->scope, "from who is posted to {$this->place($place)['name']}, in every shift", $cover->holdsThrough);
     }
 
     public function cover(string $placeId, Day $asOf): Cover
@@ -66,13 +66,25 @@ final class Scopes
         if ($this->postings === [] && $this->needs === []) {
             return null;
         }
-        for ($at = $placeId; $at !== null; $at = $this->places[$at]['parent'] ?? null) {
+        for ($at = $placeId; $at !== null; $at = $this->place($at)['parent']) {
             if (isset($this->postings[$at]) || isset($this->needs[$at])) {
                 return $at;
             }
         }
 
         return null;
+    }
+
+    /** @return array{parent: string|null, name: string} */
+    private function place(string $id): array
+    {
+        if (! isset($this->places[$id])) {
+            /** @var object{parent_id: string|null, name: string} $place */
+            $place = DB::table('places')->where('id', $id)->first(['parent_id', 'name']);
+            $this->places[$id] = ['parent' => $place->parent_id, 'name' => $place->name];
+        }
+
+        return $this->places[$id];
     }
 
     private function read(): void
@@ -91,11 +103,6 @@ final class Scopes
         }
         foreach (DB::table('cover_needs')->orderBy('id')->get() as $need) {
             $this->needs[$need->place_id][] = new Needed($need->shift, Scope::from($need->scope), (int) $need->count);
-        }
-        if ($this->postings !== [] || $this->needs !== []) {
-            foreach (DB::table('places')->get(['id', 'parent_id', 'name']) as $place) {
-                $this->places[$place->id] = ['parent' => $place->parent_id, 'name' => $place->name];
-            }
         }
     }
 }

@@ -232,7 +232,7 @@ return new class extends Migration
         // Somebody saw that an area is no longer as it was assessed.
         Schema::create('area_changes', function (Blueprint $table): void {
             $table->id();
-            $table->foreignUlid('assessment_area_id')->constrained();
+            $table->foreignUlid('assessment_area_id')->constrained()->cascadeOnDelete();
             $table->string('what', 300);
             $table->foreignUlid('user_id')->constrained();
             $table->date('seen_on');

@@ -100,6 +100,7 @@ final class AssessmentTest extends TestCase
         $this->putJson("/api/assessments/{$new['id']}", ['title' => 'By class', 'scheme' => 'class'])->assertOk();
         $this->assertSame(2, self::counts(collect($this->getJson("/api/assessments/{$new['id']}")->json('areas'))->firstWhere('id', $id), 'least')['class-a']);
         $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 1]))->assertConflict();
+        $this->postJson("/api/areas/{$id}/changes", ['what' => 'A pond was dug.'])->assertOk();
         $this->deleteJson("/api/areas/{$id}")->assertOk();
         $this->assertCount(6, $this->getJson("/api/assessments/{$new['id']}")->json('areas'));
     }

@@ -93,7 +93,9 @@ final class KitRecords implements Records
         foreach (DB::table('designs')->get(['id', 'code']) as $design) {
             $this->designs[$design->code] = ['id' => $design->id, 'pockets' => []];
         }
-        foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->join('designs', 'designs.id', '=', 'leaves.design_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'designs.code']) as $pocket) {
+        foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->join('designs', 'designs.id', '=', 'leaves.design_id')
+            // A new kit carries no module: its pouch would hide what is in it.
+            ->whereNull('pockets.module_list_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'designs.code']) as $pocket) {
             $this->designs[$pocket->code]['pockets']["{$pocket->leaf}, {$pocket->name}"] = $pocket->id;
         }
     }

@@ -66,7 +66,7 @@ final class WrittenListsTest extends BrowserTestCase
         $bring("mat-kneeling,Kneeling mat,tool.mat,no,no,heavy,anyone,yes,Keeps knees dry\n");
         $visit->see('▲ 1 record with errors: nothing is taken.')->see('▲ error')->see('mass_g');
         $bring("mat-kneeling,Kneeling mat,tool.mat,no,no,180,anyone,yes,Keeps knees dry\n");
-        $visit->see('1 of 1 read: 1 new, 0 changed, 0 same, 0 with errors')->press('Take all of it: 1 new, 0 changed')->see('✓ Taken: 1 new');
+        $visit->see('1 of 1 read: 1 new, 0 changed, 0 same, 0 with errors')->choose('Show', 'as they are')->see('There is no such record in the file.')->choose('Show', 'new')->see('+ new')->press('Take all of it: 1 new, 0 changed')->see('✓ Taken: 1 new');
         $visit->open('/items/mat-kneeling')->seeHeading('Kneeling mat')->see('180 g a piece');
         unlink($sheet);
     }

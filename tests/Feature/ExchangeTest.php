@@ -168,6 +168,24 @@ final class ExchangeTest extends TestCase
         }
     }
 
+    public function test_a_kit_with_a_module_comes_back_as_it_is_but_a_new_one_carries_none(): void
+    {
+        $this->actAs('lead');
+        $site = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
+        $task = collect($this->postJson("/api/assessments/{$site->id}/tasks")->json('tasks'))->firstWhere('kit', 'QH-05');
+        $this->putJson("/api/tasks/{$task['id']}", ['state' => 'done'])->assertOk();
+        $this->app?->forgetScopedInstances();
+        $plan = $this->getJson('/api/kits/QH-05/restock')->json();
+        $put = collect($plan['in'])->firstWhere('line', 'sharps.L1');
+        $this->putJson("/api/kits/QH-05/restocks/{$this->ulid()}", ['store' => $plan['store'], 'base' => $plan['base'], 'out' => [], 'in' => [['pocket_id' => $put['pocket_id'], 'lot_id' => $put['lot_id'], 'quantity' => $put['quantity']]]])->assertOk();
+        $box = collect(json_decode((string) $this->get('/api/exports/kits')->getContent(), true)['kits'])->firstWhere('code', 'QH-05');
+        $this->assertContains('Modules, Sharps module', array_column($box['contents'], 'pocket'));
+        $file = static fn (array $kit): string => (string) json_encode(['format' => 'sarcina.kits/1', 'kits' => [$kit]]);
+        $this->assertSame(1, $this->bringIn('kits', 'json', $file($box))['same']);
+        $copy = $this->bringIn('kits', 'json', $file([...$box, 'code' => 'QH-35']));
+        $this->assertStringContainsString('the design has no pocket "Modules, Sharps module"', implode(' ', $copy['shown'][0]['texts']));
+    }
+
     public function test_a_design_is_brought_in_and_a_pocket_that_holds_something_stays(): void
     {
         $this->actAs('lead');

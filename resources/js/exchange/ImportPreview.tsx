@@ -2,9 +2,10 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import LinearProgress from '@mui/material/LinearProgress';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
+import { Choose } from '../ui/Fields';
 import { Empty, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count } from '../ui/words';
@@ -109,17 +110,61 @@ function Progress({ data, isTaking }: { data: Schemas['ImportResource']; isTakin
     );
 }
 
+const outcomes = [
+    ['error', 'errors'],
+    ['changed', 'changed'],
+    ['new', 'new'],
+    ['same', 'as they are'],
+] as const;
+
+type Outcome = (typeof outcomes)[number][0];
+
+const AT_ONCE = 200;
+
+/** The rows of the preview, errors first; or those of one outcome, page by page. */
 function Rows({ data }: { data: Schemas['ImportResource'] }) {
+    const [outcome, setOutcome] = useState<Outcome | ''>('');
+    const [after, setAfter] = useState(0);
+    const chosen = useQuery({
+        queryKey: ['import', data.id, outcome, after],
+        queryFn: () =>
+            ask(
+                api.GET('/imports/{import}', {
+                    params: { path: { import: data.id }, query: { outcome: outcome || undefined, after } },
+                }),
+            ),
+        enabled: outcome !== '',
+        placeholderData: keepPreviousData,
+    });
+    const rows = outcome === '' ? data.shown : (chosen.data?.shown ?? []);
+    const last = rows[rows.length - 1]?.number ?? 0;
     return (
         <Sheet
             title="What would change"
             beside={
                 <span>
-                    {data.shown.length} of {data.rows} shown, errors first
+                    {rows.length} of {data.rows} shown{outcome === '' && ', errors first'}
                 </span>
             }
         >
-            {data.shown.length === 0 && <Empty>There is no record in the file.</Empty>}
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'center', my: 3 }}>
+                <Choose
+                    label="Show"
+                    value={outcome}
+                    empty="all, errors first"
+                    onChoose={(value) => {
+                        setOutcome(outcomes.find(([one]) => one === value)?.[0] ?? '');
+                        setAfter(0);
+                    }}
+                    options={outcomes}
+                    sx={{ width: 240 }}
+                />
+                {outcome !== '' && after > 0 && <Button onClick={() => setAfter(0)}>From the first</Button>}
+                {outcome !== '' && rows.length === AT_ONCE && (
+                    <Button onClick={() => setAfter(last)}>The next {AT_ONCE}</Button>
+                )}
+            </Box>
+            {rows.length === 0 && <Empty>There is no such record in the file.</Empty>}
             <Table>
                 <thead>
                     <tr>
@@ -131,7 +176,7 @@ function Rows({ data }: { data: Schemas['ImportResource'] }) {
                     </tr>
                 </thead>
                 <tbody>
-                    {data.shown.map((row) => (
+                    {rows.map((row) => (
                         <tr key={row.number}>
                             <td className="n">{row.number}</td>
                             <td style={{ overflowWrap: 'anywhere' }}>{row.code}</td>

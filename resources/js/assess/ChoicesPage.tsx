@@ -70,7 +70,8 @@ export default function ChoicesPage() {
                                         <td>
                                             {may('plan') ? (
                                                 <Choose
-                                                    label={`List of the ${choice.title.toLowerCase()}`}
+                                                    label={`List: ${choice.title}`}
+                                                    sx={{ mt: 2 }}
                                                     value={choice.list?.id ?? ''}
                                                     empty="Choose one"
                                                     onChoose={(list) => pick(choice, list, null)}
@@ -93,7 +94,8 @@ export default function ChoicesPage() {
                                         <td className="wide">
                                             {may('plan') && choice.list ? (
                                                 <Choose
-                                                    label={`Design of the ${choice.title.toLowerCase()}`}
+                                                    label={`Design: ${choice.title}`}
+                                                    sx={{ mt: 2 }}
                                                     value={choice.design_id ?? ''}
                                                     empty="made from the list when it is needed"
                                                     onChoose={(design) =>

@@ -8,9 +8,11 @@ use App\Models\Kit;
 use App\Models\Place;
 use App\Models\PlanTask;
 use App\Models\User;
+use App\Planning\Wanted;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Provision\KitSize;
 
 /** Does a task of a plan, or drops it with a reason. A kit to make is made by equipping it. */
 final class CloseTask
@@ -46,10 +48,20 @@ final class CloseTask
         if ($task->kind !== 'make') {
             throw ValidationException::withMessages(['task' => 'This task does not ask for a new kit.']);
         }
+        $this->refuseOtherSize($task, $kit);
         $held = $kit->design->modules->pluck('module')->all();
         $this->change->upgrade($kit, array_values(array_diff($task->modules->pluck('module')->all(), $held)), $by, $at, $day);
         $task->kit_id = $kit->id;
         $this->close($task, 'done', null, $by, $day);
+    }
+
+    /** A smaller kit, or one of another kind, does not do what the plan asks for. */
+    private function refuseOtherSize(PlanTask $task, Kit $kit): void
+    {
+        $size = $kit->design->provides === null ? null : KitSize::from($kit->design->provides);
+        if ($task->wanted !== null && $size?->standsInFor(KitSize::from($task->wanted)) === null) {
+            throw ValidationException::withMessages(['design_id' => 'The plan asks for a '.lcfirst(Wanted::title($task->wanted))." here, and a kit of {$kit->design->name} cannot serve as one. Choose another design, or equip it outside the plan."]);
+        }
     }
 
     private function place(PlanTask $task, ?string $placeId): Place

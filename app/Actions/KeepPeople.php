@@ -8,6 +8,7 @@ use App\Judging\KitStates;
 use App\Judging\Scopes;
 use App\Models\CoverNeed;
 use App\Models\FirstAider;
+use App\Models\Posting;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Kit\Scope;
 
@@ -26,7 +27,7 @@ final class KeepPeople
             $person->fill(['name' => $about['name'], 'ended_on' => $about['ended_on']])->save();
             $person->qualifications()->delete();
             $person->qualifications()->createMany($about['qualifications']);
-            $before = self::places($person);
+            $before = self::posts($person);
             $person->postings()->delete();
             $person->postings()->createMany($about['postings']);
             self::askForThoseWhoLeft($person, $before);
@@ -40,7 +41,7 @@ final class KeepPeople
     {
         DB::transaction(function () use ($person): void {
             $person->load('qualifications');
-            $before = self::places($person);
+            $before = self::posts($person);
             $person->delete();
             self::askForThoseWhoLeft($person, $before);
             $this->forget();
@@ -59,27 +60,27 @@ final class KeepPeople
         });
     }
 
-    /** @return array<string, string> the shift of each posting, by place */
-    private static function places(FirstAider $person): array
+    /** @return list<array{place_id: string, shift: string}> */
+    private static function posts(FirstAider $person): array
     {
-        return $person->postings()->pluck('shift', 'place_id')->all();
+        return array_values($person->postings()->get()->map(static fn (Posting $post): array => ['place_id' => $post->place_id, 'shift' => $post->shift])->all());
     }
 
     /**
-     * A place that nobody is posted to any more asks for somebody from now on: else what only the one who left could use
-     * would count as there again, by the scope that was once set by hand.
+     * A shift at a place to which nobody is posted any more asks for somebody from now on: else it would be forgotten, and what
+     * only the one who left could use would count as there again, by another shift or by the scope that was once set by hand.
      *
-     * @param  array<string, string>  $places
+     * @param  list<array{place_id: string, shift: string}>  $posts
      */
-    private static function askForThoseWhoLeft(FirstAider $person, array $places): void
+    private static function askForThoseWhoLeft(FirstAider $person, array $posts): void
     {
         $scope = Scope::FirstAider;
         foreach ($person->qualifications as $held) {
             $scope = Scope::from($held->scope)->isAbove($scope) ? Scope::from($held->scope) : $scope;
         }
-        foreach ($places as $place => $shift) {
-            if (DB::table('postings')->where('place_id', $place)->doesntExist() && CoverNeed::query()->where('place_id', $place)->doesntExist()) {
-                CoverNeed::query()->create(['place_id' => $place, 'shift' => $shift, 'scope' => $scope->value, 'count' => 1]);
+        foreach ($posts as $post) {
+            if (DB::table('postings')->where($post)->doesntExist() && CoverNeed::query()->where($post)->doesntExist()) {
+                CoverNeed::query()->create([...$post, 'scope' => $scope->value, 'count' => 1]);
             }
         }
     }

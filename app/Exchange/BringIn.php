@@ -56,13 +56,14 @@ final class BringIn
         $records = app($kind->records());
         $records->begin(array_map(static fn (array $one): array => $one['record'], $found));
         [$validator, $schema] = self::validator($kind);
-        $seen = [];
-        foreach (array_slice($found, 0, $import->read) as $one) {
-            $seen[$records->code($one['record'])] = true;
-        }
 
-        return DB::transaction(function () use ($import, $until, $found, $records, $validator, $schema, $seen): Import {
+        return DB::transaction(function () use ($import, $until, $found, $records, $validator, $schema): Import {
             $import = Import::query()->where('id', $import->id)->lockForUpdate()->firstOrFail();
+            // Two pages may read one file: what is read is known only once it is locked.
+            $seen = [];
+            foreach (array_slice($found, 0, $import->read) as $one) {
+                $seen[$records->code($one['record'])] = true;
+            }
             $rows = [];
             while ($import->state === 'reading' && $import->read < $import->rows && (count($rows) < self::STEP_LEAST || microtime(true) < $until)) {
                 $one = $found[$import->read];

@@ -197,6 +197,9 @@ final class AssessmentTest extends TestCase
         // A kit to make is made by equipping it, and closes its task.
         $make = collect($work)->firstWhere('kind', 'make');
         $this->putJson("/api/tasks/{$make['id']}", ['state' => 'done'])->assertJsonValidationErrors(['task']);
+        $smaller = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'vehicle')['id'];
+        $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Grounds box', 'design_id' => $smaller, 'place_id' => $make['place_id'], 'scope' => 'first_aider', 'task' => $make['id']])->assertUnprocessable()->assertJsonValidationErrors(['design_id']);
+        $this->assertNull(Kit::query()->where('code', 'QH-20')->first(), 'Nothing is made by half.');
         $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Grounds box', 'design_id' => $make['design_id'], 'place_id' => $make['place_id'], 'scope' => 'first_aider', 'task' => $make['id']])->assertCreated();
         $done = collect($this->getJson("/api/assessments/{$site['id']}")->json('tasks'))->firstWhere('id', $make['id']);
         $this->assertSame(['done', 'QH-20', 'Maren Oduya'], [$done['state'], $done['made_kit'], $done['closed_by']]);

@@ -88,6 +88,20 @@ final class PeopleTest extends TestCase
         $this->assertContains('Tree yard, day shift: 0 of 1 people with special training posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
     }
 
+    public function test_a_shift_whose_only_one_goes_is_not_forgotten(): void
+    {
+        $this->actAs('lead');
+        $yard = $this->place('Tree yard');
+        $id = $this->ulid();
+        $this->putJson("/api/people/{$id}", $this->written(['qualifications' => [['scope' => 'trained', 'title' => 'Bleeding control', 'expires_on' => null]], 'postings' => [['place_id' => $yard->id, 'shift' => 'night']]]))->assertOk();
+        $this->app?->forgetScopedInstances();
+        $this->assertSame('trained', $this->readKit('QH-08')['scope']);
+        $this->deleteJson("/api/people/{$id}")->assertOk();
+        $this->app?->forgetScopedInstances();
+        $this->assertSame('anyone', $this->readKit('QH-08')['scope'], 'Two are there by day, and nobody at night.');
+        $this->assertContains('Tree yard, night shift: 0 of 1 people with special training posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
+    }
+
     public function test_who_stops_counts_through_their_last_day(): void
     {
         $this->actAs('lead');

@@ -7,7 +7,6 @@ import { questions } from '../api/queries';
 import { Choose, Row } from '../ui/Fields';
 import { Caution, Empty, Page, Sheet, Trouble } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { VerdictMark } from '../ui/VerdictMark';
 import { sayList, sayMoney } from '../ui/words';
 import { ListWarning } from './ListWarning';
 
@@ -69,10 +68,7 @@ function Held({ held }: { held: Schemas['HoldResource'] }) {
     return (
         <>
             <Sheet title={`${held.subject_title} beside ${sayList(held.list)}, edition ${held.list.edition}`}>
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'center', mb: 3 }}>
-                    <VerdictMark verdict={held.verdict} />
-                    <Typography>{held.sentence}</Typography>
-                </Box>
+                <Typography sx={{ mb: 3, fontWeight: 700 }}>{held.sentence}</Typography>
                 <Table>
                     <thead>
                         <tr>

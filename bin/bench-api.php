@@ -25,7 +25,7 @@ $finish = function (int $round) use ($client, $code, $rows): array {
     $rows[0]['quantity'] = 5 + $round % 2;
 
     return ['PUT', '/api/checks/'.strtolower((string) new Symfony\Component\Uid\Ulid), [
-        'kit' => $code, 'kind' => 'full', 'started_at' => gmdate('Y-m-d\TH:i:s\Z'), 'base' => $kit['last_movement'], 'signed' => 'Bench', 'rows' => $rows,
+        'kit' => $code, 'kind' => 'full', 'begun_at' => gmdate('Y-m-d\TH:i:s\Z'), 'base' => $kit['base'], 'signed' => 'Bench', 'rows' => $rows,
     ]];
 };
 $asked = [

@@ -12,15 +12,15 @@ require __DIR__.'/../vendor/autoload.php';
 
 $views = [
     ['desk', 'light', 'keeper', [
-        ['today', '/', 'Horizon'], ['kits', '/kits', 'walking order'], ['kit', '/kits/QH-07', 'Stops the kit'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
+        ['today', '/', 'Horizon'], ['kits', '/kits', 'walking order'], ['kit', '/kits/QH-07', 'Action required'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Packed'], ['item', '/items/haemostatic-gauze', 'in store'], ['lists', '/lists', 'unconfirmed'],
     ]],
     ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'put right']]],
     ['desk', 'light', 'lead', [
-        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'The whole site'], ['work', '/assess/SITE/work', 'Kits to make'],
-        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'What moved'], ['hold', '/hold?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What would it take'],
+        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'],
+        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['hold', '/hold?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What would it take'],
     ]],
-    ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Must not go out'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
+    ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
 ];
 /** An address with the ids of the newest assessment, and of lists by their code and edition. */
 function named(Visit $visit, string $path): string
@@ -58,7 +58,7 @@ foreach ($views as [$posture, $scheme, $who, $shots]) {
                 $visit->open(named($visit, $path));
             }
             if ($name === 'work') {
-                $visit->press('Compare with the kits there are');
+                $visit->press('Compare with existing kits');
             }
             $visit->see($shows);
             if ($name === 'equip') {

@@ -19,7 +19,6 @@ use App\Http\Controllers\RestockController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\TodayController;
 use App\Models\Assessment;
-use App\Models\Check;
 use App\Models\Design;
 use App\Models\FirstAider;
 use App\Models\Import;
@@ -95,7 +94,11 @@ Route::prefix('api')->group(function (): void {
         Route::get('kits/{kit:code}/restock', [RestockController::class, 'plan'])->can('restock', Kit::class)->name('kits.restock');
         Route::put('kits/{kit:code}/restocks/{id}', [RestockController::class, 'restock'])->can('restock', Kit::class)->name('restocks.store');
         Route::put('checks/{id}', [CheckController::class, 'finish'])->can('check', Kit::class)->name('checks.store');
-        Route::get('checks/{check:id}', [CheckController::class, 'show'])->can('view', Check::class)->name('checks.show');
+        Route::get('checks/{check:id}', [CheckController::class, 'show'])->can('view', Kit::class)->name('checks.show');
+        Route::get('operations/{operation:id}/copy', [CheckController::class, 'copy'])->can('export', Kit::class)->name('operations.copy');
+        Route::get('unsettled', [CheckController::class, 'unsettled'])->can('view', Kit::class)->name('unsettled');
+        Route::put('unsettled/{unsettled:id}', [CheckController::class, 'settle'])->can('check', Kit::class)->name('unsettled.settle');
+        Route::put('kits/{kit:code}/seals/{id}', [KitController::class, 'seal'])->can('restock', Kit::class)->name('seals.store');
         // What the fastest possible request costs here: session, sign-in, one row by its key (bin/sarcina bench).
         Route::get('floor', FloorController::class)->can('view', Kit::class)->name('floor');
     });

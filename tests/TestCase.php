@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Ledger\CheckpointFiles;
 use App\Models\Kit;
 use App\Models\Store;
 use App\Models\User;
@@ -29,12 +30,21 @@ abstract class TestCase extends FrameworkTestCase
         $app = require __DIR__.'/../bootstrap/app.php';
         $app->make(Kernel::class)->bootstrap();
         if (! self::$isLoaded) {
-            Artisan::call('migrate:fresh', ['--force' => true]);
+            // The tables are made by their owner; the tests go on as who serves people does.
+            Artisan::call('migrate:fresh', ['--force' => true, '--database' => 'owner']);
+            Artisan::call('database:grants');
             Artisan::call('db:seed', ['--class' => DemoSeeder::class, '--force' => true]);
             self::$isLoaded = true;
         }
 
         return $app;
+    }
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        // What a test records is undone, and so is what was signed for it.
+        app(CheckpointFiles::class)->removeAll();
     }
 
     protected function actAs(string $role): static
@@ -77,7 +87,7 @@ abstract class TestCase extends FrameworkTestCase
     protected function asRecorded(array $kit): array
     {
         return [
-            'kit' => $kit['code'], 'kind' => 'full', 'started_at' => now()->subMinutes(9)->toIso8601ZuluString(), 'base' => $kit['last_movement'], 'signed' => 'Tobias Renn',
+            'kit' => $kit['code'], 'kind' => 'full', 'begun_at' => now()->subMinutes(9)->toIso8601ZuluString(), 'base' => $kit['base'], 'signed' => 'Tobias Renn',
             'rows' => array_map(static fn (array $row): array => [
                 'pocket_id' => $row['pocket_id'], 'item' => $row['item'], 'lot' => $row['lot'], 'expires' => $row['expires'], 'quantity' => $row['quantity'], 'condition' => $row['condition'],
             ], $kit['contents']),

@@ -6,13 +6,21 @@ namespace App\Actions;
 
 use App\Judging\KitStates;
 use App\Judging\Plans;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\Parts\KitChanged;
+use App\Ledger\Record;
 use App\Models\Design;
 use App\Models\Kit;
 use App\Models\KitList;
 use App\Models\Line;
+use App\Models\Organisation;
 use App\Models\User;
+use App\Support\Transaction;
 use Carbon\CarbonInterface;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /** Holds a design, and all its kits, to another edition of its list: lines keep their pockets, new ones get one. */
@@ -21,6 +29,8 @@ final class AdoptEdition
     public function __construct(
         private readonly Plans $plans,
         private readonly KitStates $states,
+        private readonly Record $record,
+        private readonly Organisation $organisation,
     ) {
     }
 
@@ -29,7 +39,7 @@ final class AdoptEdition
      */
     public function __invoke(Design $design, KitList $edition, array $pockets, User $by, CarbonInterface $at): Design
     {
-        return DB::transaction(function () use ($design, $edition, $pockets, $by, $at): Design {
+        return Transaction::run(function () use ($design, $edition, $pockets, $by, $at): Design {
             $design = Design::query()->where('id', $design->id)->with('list')->lockForUpdate()->firstOrFail();
             if ($design->list->code !== $edition->code && $this->adoptModule($design, $edition, $by, $at)) {
                 return $design;
@@ -48,7 +58,7 @@ final class AdoptEdition
                 $home = $homes->get($line->code);
                 $pocket = $home->pocket_id ?? strtolower($pockets[$line->code] ?? '');
                 if (! in_array($pocket, $own, true)) {
-                    $errors["pockets.{$line->code}"] = "Choose the pocket in which \"{$line->need}\" lives in {$design->name}.";
+                    $errors["pockets.{$line->code}"] = "Choose the pocket in which \"{$line->need}\" goes in {$design->name}.";
                 }
                 $rows[] = ['design_id' => $design->id, 'line_id' => $line->id, 'pocket_id' => $pocket, 'position' => $home->position ?? ++$last];
             }
@@ -57,14 +67,11 @@ final class AdoptEdition
             }
             DB::table('line_homes')->where('design_id', $design->id)->whereIn('line_id', DB::table('lines')->where('list_id', $design->list_id)->pluck('id'))->delete();
             DB::table('line_homes')->insert($rows);
-            $before = $design->list->edition;
+            [$listBefore, $before] = [$design->list->id, $design->list->edition];
             $design->update(['list_id' => $edition->id, 'revision' => $design->revision + 1]);
             $this->plans->forget();
-            $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->get();
-            foreach ($kits as $kit) {
-                ChangeKit::record($kit, 'edition', "Held to {$edition->title}, edition {$edition->edition}, instead of edition {$before}", $by, $at);
-            }
-            $this->states->doubt(array_values($kits->pluck('id')->all()));
+            $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->with('place')->orderBy('id')->lockForUpdate()->get();
+            $this->record($kits, $listBefore, $before, $edition, $by, $at);
 
             return $design;
         });
@@ -84,14 +91,27 @@ final class AdoptEdition
         foreach ($edition->lines()->get() as $line) {
             $design->homes()->create(['line_id' => $line->id, 'pocket_id' => $pouch->id, 'position' => ++$position]);
         }
-        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->whereHas('modules', fn ($modules) => $modules->where('list_id', $pouch->module_list_id))->get();
+        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->whereHas('modules', fn ($modules) => $modules->where('list_id', $pouch->module_list_id))->with('place')->orderBy('id')->lockForUpdate()->get();
         foreach ($kits as $kit) {
             $kit->modules()->where('list_id', $pouch->module_list_id)->update(['list_id' => $edition->id]);
-            ChangeKit::record($kit, 'edition', "{$edition->title}: edition {$edition->edition} instead of edition {$pouch->edition}", $by, $at);
         }
         $this->plans->forget();
-        $this->states->doubt(array_values($kits->pluck('id')->all()));
+        $this->record($kits, $pouch->module_list_id, $pouch->edition, $edition, $by, $at);
 
         return true;
+    }
+
+    /** @param  Collection<int, Kit>  $kits  that follow */
+    private function record(Collection $kits, string $listBefore, string $editionBefore, KitList $edition, User $by, CarbonInterface $at): void
+    {
+        if ($kits->isEmpty()) {
+            return;
+        }
+        $changes = $kits->map(static fn (Kit $kit): KitChanged => new KitChanged(
+            $kit->id, 'edition', $listBefore, $edition->id, "{$edition->title}, edition {$editionBefore}", "{$edition->title}, edition {$edition->edition}",
+        ));
+        $operation = Operation::now(Str::lower((string) Str::ulid()), OperationKind::Change, $by, $at, $this->organisation->dayOf($at));
+        $this->record->write($operation->of(array_values($kits->all()))->with([], array_values($changes->all())));
+        $this->states->doubt(array_values($kits->pluck('id')->all()));
     }
 }

@@ -8,8 +8,8 @@ use App\Exceptions\Stale;
 use App\Models\Assessment;
 use App\Models\AssessmentArea;
 use App\Models\User;
+use App\Support\Transaction;
 use Carbon\CarbonInterface;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Keeps the answers for an area while the assessment is not signed, and the figures that somebody puts in place of the reckoned ones. */
@@ -23,7 +23,7 @@ final class AnswerArea
      */
     public function __invoke(Assessment $assessment, string $id, array $answers, int $base): AssessmentArea
     {
-        return DB::transaction(function () use ($assessment, $id, $answers, $base): AssessmentArea {
+        return Transaction::run(function () use ($assessment, $id, $answers, $base): AssessmentArea {
             $this->refuseSigned($assessment);
             $area = AssessmentArea::query()->where('id', $id)->lockForUpdate()->first();
             if ($area !== null && $area->assessment_id !== $assessment->id) {
@@ -48,7 +48,7 @@ final class AnswerArea
 
     public function remove(AssessmentArea $area): void
     {
-        DB::transaction(function () use ($area): void {
+        Transaction::run(function () use ($area): void {
             $this->refuseSigned($area->assessment);
             $area->delete();
         });
@@ -57,7 +57,7 @@ final class AnswerArea
     /** Puts a figure in place of the reckoned one, with the reason; null takes it back. `$plan` is least, full or both. */
     public function override(AssessmentArea $area, string $plan, string $wanted, ?int $count, string $reason, User $by, CarbonInterface $at): void
     {
-        DB::transaction(function () use ($area, $plan, $wanted, $count, $reason, $by, $at): void {
+        Transaction::run(function () use ($area, $plan, $wanted, $count, $reason, $by, $at): void {
             $this->refuseSigned($area->assessment);
             $plans = $plan === 'both' ? ['least', 'full'] : [$plan];
             $area->overrides()->whereIn('plan', $plans)->where('wanted', $wanted)->delete();

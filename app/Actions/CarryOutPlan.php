@@ -11,7 +11,7 @@ use App\Planning\AreaKits;
 use App\Planning\Choices;
 use App\Planning\Planner;
 use App\Planning\Wanted;
-use Illuminate\Support\Facades\DB;
+use App\Support\Transaction;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Provision\CarryOut;
 use Sarcina\Core\Provision\Task;
@@ -29,7 +29,7 @@ final class CarryOutPlan
 
     public function __invoke(Assessment $assessment): Assessment
     {
-        return DB::transaction(function () use ($assessment): Assessment {
+        return Transaction::run(function () use ($assessment): Assessment {
             $assessment = Assessment::query()->where('id', $assessment->id)->with(['areas.places', 'areas.risks', 'areas.overrides'])->lockForUpdate()->firstOrFail();
             if ($assessment->signed_on === null) {
                 throw ValidationException::withMessages(['assessment' => 'Sign the assessment first: its plan may still change.']);

@@ -6,28 +6,31 @@ namespace App\Actions;
 
 use App\Judging\KitStates;
 use App\Judging\Plans;
-use App\Ledger\Entry;
-use App\Ledger\Ledger;
-use App\Ledger\Spot;
+use App\Ledger\Location;
+use App\Ledger\LotMovement;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\Parts\KitChanged;
+use App\Ledger\Record;
 use App\Models\Design;
 use App\Models\Kit;
-use App\Models\KitChange;
 use App\Models\Leaf;
 use App\Models\Place;
 use App\Models\Store;
 use App\Models\User;
 use App\Planning\Choices;
 use App\Planning\Wanted;
+use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
-/** Moves a kit, puts modules into it, or takes it out of use; each is recorded in its history, and the kit is judged again. */
+/** Moves a kit, renames it, puts modules into it, or takes it out of service; each is an operation of its own, and the kit is judged again. */
 final class ChangeKit
 {
     public function __construct(
-        private readonly Ledger $ledger,
+        private readonly Record $record,
         private readonly Plans $plans,
         private readonly KitStates $states,
         private readonly Choices $choices,
@@ -36,22 +39,35 @@ final class ChangeKit
 
     public function move(Kit $kit, Place $to, User $by, CarbonInterface $at, string $day): void
     {
-        DB::transaction(function () use ($kit, $to, $by, $at, $day): void {
+        Transaction::run(function () use ($kit, $to, $by, $at, $day): void {
             $kit = $this->lock($kit);
-            $from = $kit->place->path;
-            $kit->place_id = $to->id;
-            $kit->save();
+            $change = new KitChanged($kit->id, 'place', $kit->place_id, $to->id, $kit->place->path, $to->path);
             $kit->setRelation('place', $to);
-            self::record($kit, 'moved', "Moved from {$from} to {$to->path}", $by, $at);
-            $this->states->renew($kit, $day);
+            $this->write($kit, OperationKind::Move, [], [$change], $by, $at, $day);
+        });
+    }
+
+    /** What a kit is called, and who may use what is in it where nobody is posted to its place. */
+    public function describe(Kit $kit, string $name, string $scope, User $by, CarbonInterface $at, string $day): void
+    {
+        Transaction::run(function () use ($kit, $name, $scope, $by, $at, $day): void {
+            $kit = $this->lock($kit);
+            $changes = [
+                ...($name === $kit->name ? [] : [new KitChanged($kit->id, 'name', $kit->name, $name)]),
+                ...($scope === $kit->scope ? [] : [new KitChanged($kit->id, 'scope', $kit->scope, $scope)]),
+            ];
+            if ($changes !== []) {
+                $this->write($kit, OperationKind::Change, [], $changes, $by, $at, $day);
+            }
         });
     }
 
     /** @param  list<string>  $modules */
     public function upgrade(Kit $kit, array $modules, User $by, CarbonInterface $at, string $day): void
     {
-        DB::transaction(function () use ($kit, $modules, $by, $at, $day): void {
+        Transaction::run(function () use ($kit, $modules, $by, $at, $day): void {
             $kit = $this->lock($kit);
+            $changes = [];
             foreach ($modules as $module) {
                 $choice = $this->choices->of($module);
                 if ($choice === null) {
@@ -62,41 +78,54 @@ final class ChangeKit
                 }
                 $kit->modules()->create(['module' => $module, 'list_id' => $choice->list_id]);
                 $this->makePouch($kit->design, $module, $choice->list_id);
-                self::record($kit, 'upgraded', Wanted::title($module)." put in: {$choice->list->title}, edition {$choice->list->edition}", $by, $at);
+                $changes[] = new KitChanged($kit->id, 'module', null, $choice->list_id, null, Wanted::title($module).": {$choice->list->title}, edition {$choice->list->edition}");
             }
             $this->plans->forget();
-            $this->states->renew($kit, $day);
+            if ($changes === []) {
+                $this->states->renew($kit, $day);
+            } else {
+                $this->write($kit, OperationKind::ModuleIn, [], $changes, $by, $at, $day);
+            }
         });
     }
 
-    /** What is good goes to the store, the rest is discarded; nothing of it is lost to the ledger. */
+    /** What is good goes to the store, the rest is disposed of; nothing of it is lost to the record. */
     public function retire(Kit $kit, ?string $reason, User $by, CarbonInterface $at, string $day): void
     {
-        DB::transaction(function () use ($kit, $reason, $by, $at, $day): void {
+        Transaction::run(function () use ($kit, $reason, $by, $at, $day): void {
             $kit = $this->lock($kit);
-            $store = Store::query()->orderBy('name')->first();
-            $entries = [];
+            $store = Store::query()->orderBy('name')->lockForUpdate()->first();
+            $movements = [];
             foreach ($kit->holdings()->with('lot')->get() as $held) {
                 $isGood = $held->condition === 'good' && ($held->lot->good_until === null || $held->lot->good_until >= $day) && $store !== null;
-                $entries[] = new Entry($held->lot_id, $held->quantity, Spot::pocket($kit->id, (string) $held->pocket_id, $held->condition), $isGood && $store !== null ? Spot::store($store->id) : null, $isGood ? 'returned' : 'discarded');
+                $movements[] = new LotMovement(
+                    $held->lot_id, $held->quantity, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition),
+                    $isGood && $store !== null ? Location::store($store->id) : null, $isGood ? 'returned' : 'discarded',
+                );
             }
-            $this->ledger->record($entries, $by, $at, null, Str::lower((string) Str::ulid()));
-            $kit->refresh();
-            $kit->retired_on = $day;
-            $kit->save();
-            self::record($kit, 'retired', 'Taken out of use'.($reason === null ? '' : ": {$reason}"), $by, $at);
+            $change = new KitChanged($kit->id, 'retired', null, $day, null, $reason);
+            $this->record->write(self::operation(OperationKind::Retire, $by, $at, $day)->of([$kit], $store === null ? [] : [$store])->with($movements, [$change]));
             $this->states->drop($kit);
         });
     }
 
-    public static function record(Kit $kit, string $kind, string $text, User $by, CarbonInterface $at): void
+    /**
+     * @param  list<LotMovement>  $movements
+     * @param  list<KitChanged>  $changes
+     */
+    private function write(Kit $kit, OperationKind $kind, array $movements, array $changes, User $by, CarbonInterface $at, string $day): void
     {
-        KitChange::query()->create(['kit_id' => $kit->id, 'kind' => $kind, 'text' => mb_substr($text, 0, 400), 'user_id' => $by->id, 'changed_at' => $at->copy()->utc()->format('Y-m-d H:i:s')]);
+        $this->record->write(self::operation($kind, $by, $at, $day)->of([$kit])->with($movements, $changes), fn () => $this->states->renew($kit, $day));
+    }
+
+    private static function operation(OperationKind $kind, User $by, CarbonInterface $at, string $day): Operation
+    {
+        return Operation::now(Str::lower((string) Str::ulid()), $kind, $by, $at, $day);
     }
 
     private function lock(Kit $kit): Kit
     {
-        $kit = Kit::query()->where('id', $kit->id)->lockForUpdate()->firstOrFail();
+        $kit = Kit::locked($kit->id);
         $kit->refuseRetired();
 
         return $kit;
@@ -109,7 +138,9 @@ final class ChangeKit
             return;
         }
         $leaf = Leaf::query()->firstOrCreate(['design_id' => $design->id, 'name' => 'Modules'], ['position' => (int) $design->leaves()->max('position') + 1]);
-        $pocket = $leaf->pockets()->create(['name' => Wanted::title($module), 'row' => (int) $leaf->pockets()->max('row') + 1, 'column' => 1, 'row_span' => 1, 'column_span' => 2, 'module_list_id' => $listId]);
+        $pocket = $leaf->pockets()->create([
+            'name' => Wanted::title($module), 'row' => (int) $leaf->pockets()->max('row') + 1, 'column' => 1, 'row_span' => 1, 'column_span' => 2, 'module_list_id' => $listId,
+        ]);
         $position = (int) $design->homes()->max('position');
         foreach (DB::table('lines')->where('list_id', $listId)->orderBy('position')->pluck('id') as $line) {
             $design->homes()->create(['line_id' => $line, 'pocket_id' => $pocket->id, 'position' => ++$position]);

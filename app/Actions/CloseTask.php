@@ -9,8 +9,8 @@ use App\Models\Place;
 use App\Models\PlanTask;
 use App\Models\User;
 use App\Planning\Wanted;
+use App\Support\Transaction;
 use Carbon\CarbonInterface;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Provision\KitSize;
 
@@ -24,7 +24,7 @@ final class CloseTask
     /** @param  string|null  $placeId  where a kit that is moved goes, where the area has several places */
     public function do(PlanTask $task, ?string $placeId, User $by, CarbonInterface $at, string $day): void
     {
-        DB::transaction(function () use ($task, $placeId, $by, $at, $day): void {
+        Transaction::run(function () use ($task, $placeId, $by, $at, $day): void {
             $task = $this->lock($task);
             $kit = $task->kit ?? throw ValidationException::withMessages(['task' => 'A kit is made by equipping it: open Equip from this task.']);
             match ($task->kind) {
@@ -38,7 +38,7 @@ final class CloseTask
 
     public function drop(PlanTask $task, string $reason, User $by, string $day): void
     {
-        DB::transaction(fn () => $this->close($this->lock($task), 'dropped', $reason, $by, $day));
+        Transaction::run(fn () => $this->close($this->lock($task), 'dropped', $reason, $by, $day));
     }
 
     /** The kit that a task asked for was made. */

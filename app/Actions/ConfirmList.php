@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Ledger\Digests;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\Parts\Attested;
+use App\Ledger\Record;
 use App\Models\KitList;
 use App\Models\Line;
 use App\Models\LineConfirmation;
+use App\Models\Organisation;
 use App\Models\User;
 use App\Reading\ReadLists;
+use App\Support\Transaction;
 use Carbon\CarbonInterface;
-use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Measure\NotAQuantity;
 use Sarcina\Core\Measure\Quantity;
@@ -21,14 +28,18 @@ use Sarcina\Core\Measure\Quantity;
  */
 final class ConfirmList
 {
-    public function __construct(private readonly WriteList $write)
-    {
+    public function __construct(
+        private readonly WriteList $write,
+        private readonly Record $record,
+        private readonly Digests $digests,
+        private readonly Organisation $organisation,
+    ) {
     }
 
     /** @param  array{outcome: string, figure: string|null, note: string|null}  $found */
     public function line(KitList $list, string $code, array $found, User $by, CarbonInterface $at): void
     {
-        DB::transaction(function () use ($list, $code, $found, $by, $at): void {
+        Transaction::run(function () use ($list, $code, $found, $by, $at): void {
             $list = $this->open($list);
             $line = Line::query()->where('list_id', $list->id)->where('code', $code)->firstOrFail();
             LineConfirmation::query()->updateOrCreate(['list_id' => $list->id, 'line_code' => $line->code], [
@@ -41,7 +52,7 @@ final class ConfirmList
     /** Confirms an edition of which every line was compared; refused at `lines` where some are left. */
     public function finish(KitList $list, User $by, CarbonInterface $at): KitList
     {
-        return DB::transaction(function () use ($list, $by, $at): KitList {
+        return Transaction::run(function () use ($list, $by, $at): KitList {
             $list = $this->open($list);
             $found = $list->confirmations()->get()->keyBy('line_code');
             $lines = $list->lines()->with('entries')->get();
@@ -61,6 +72,9 @@ final class ConfirmList
                 }
             }
             $list->update(['confirmed_at' => $at->copy()->utc()->format('Y-m-d H:i:s'), 'confirmed_by_id' => $by->id, 'revision' => $list->revision + 1]);
+            $title = $list->title.($list->size === null ? '' : ", {$list->size}").", edition {$list->edition}";
+            $this->record->write(Operation::now(Str::lower((string) Str::ulid()), OperationKind::ConfirmEdition, $by, $at, $this->organisation->dayOf($at))
+                ->with([], [new Attested('edition', $list->id, $title, $this->digests->of('edition', $list->id))])->saying($by->name, null));
             $this->write->doubt($list);
 
             return $list;

@@ -7,7 +7,7 @@ namespace App\Actions;
 use App\Models\Design;
 use App\Models\KitList;
 use App\Models\Line;
-use Illuminate\Support\Facades\DB;
+use App\Support\Transaction;
 
 /**
  * Makes a design for a list that has none yet: what is needed first lies in front, what belongs together lies together.
@@ -27,7 +27,7 @@ final class DesignFromList
 
     public function __invoke(KitList $list, string $code, string $name, ?string $provides): Design
     {
-        return DB::transaction(function () use ($list, $code, $name, $provides): Design {
+        return Transaction::run(function () use ($list, $code, $name, $provides): Design {
             $design = Design::query()->create([
                 'code' => $code, 'name' => $name, 'list_id' => $list->id, 'empty_mass_g' => 500, 'max_mass_g' => null, 'expiry' => 'strict', 'margin_days' => 14, 'grace_days' => 0,
                 'every_unit' => 'weeks', 'every_count' => 12, 'before_events' => false, 'after_use' => true, 'sealed' => false, 'provides' => $provides,

@@ -9,6 +9,7 @@ use App\Judging\Scopes;
 use App\Models\CoverNeed;
 use App\Models\FirstAider;
 use App\Models\Posting;
+use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Kit\Scope;
 
@@ -22,7 +23,7 @@ final class KeepPeople
     /** @param  array{name: string, ended_on: string|null, qualifications: list<array{scope: string, title: string, expires_on: string|null}>, postings: list<array{place_id: string, shift: string}>}  $about */
     public function person(string $id, array $about): FirstAider
     {
-        return DB::transaction(function () use ($id, $about): FirstAider {
+        return Transaction::run(function () use ($id, $about): FirstAider {
             $person = FirstAider::query()->with('qualifications')->find($id) ?? new FirstAider(['id' => $id]);
             $person->fill(['name' => $about['name'], 'ended_on' => $about['ended_on']])->save();
             $person->qualifications()->delete();
@@ -39,7 +40,7 @@ final class KeepPeople
 
     public function remove(FirstAider $person): void
     {
-        DB::transaction(function () use ($person): void {
+        Transaction::run(function () use ($person): void {
             $person->load('qualifications');
             $before = self::posts($person);
             $person->delete();
@@ -51,7 +52,7 @@ final class KeepPeople
     /** @param  list<array{shift: string, scope: string, count: int}>  $needs  all that the place asks for */
     public function needs(string $placeId, array $needs): void
     {
-        DB::transaction(function () use ($placeId, $needs): void {
+        Transaction::run(function () use ($placeId, $needs): void {
             CoverNeed::query()->where('place_id', $placeId)->delete();
             foreach ($needs as $need) {
                 CoverNeed::query()->create(['place_id' => $placeId, ...$need]);

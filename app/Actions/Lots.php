@@ -91,7 +91,7 @@ final class Lots
             $row->lot === null => 'No lot without a number',
             default => "No lot \"{$row->lot}\"",
         };
-        $date = $row->expires === null ? ' without a date' : ', good until '.Words::date((string) PrintedDate::of($row->expires)->lastGoodDay).',';
+        $date = $row->expires === null ? ' without a date' : ', expires '.Words::date((string) PrintedDate::of($row->expires)->lastGoodDay).',';
 
         return "{$named}{$date} is on record for this item. Read the pack again; if it is printed so, say that the lot is new.";
     }

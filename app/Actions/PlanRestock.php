@@ -10,8 +10,7 @@ use App\Models\Store;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\Assignment;
-use Sarcina\Core\Format\KitReader;
-use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Lists\Rank;
 use Sarcina\Core\Pick\Need;
 use Sarcina\Core\Pick\PickList;
 use Sarcina\Core\Pick\StoredLot;
@@ -60,7 +59,7 @@ final class PlanRestock
         $wanted = [];
         foreach ($judged->judgement->restock as $restock) {
             $line = $judged->plan->line($restock->line);
-            $wanted[] = ['line' => $line->code, 'need' => $line->need, 'item' => $restock->item, 'pieces' => $restock->quantity, 'pocket' => $line->pocketId, 'critical' => $line->rank === 'critical', 'any_of' => []];
+            $wanted[] = ['line' => $line->code(), 'need' => $line->need, 'item' => $restock->item, 'pieces' => $restock->quantity, 'pocket' => $line->pocketId, 'critical' => $line->asked->rank === Rank::Critical, 'any_of' => []];
         }
         usort($wanted, static fn (array $one, array $other): int => $other['critical'] <=> $one['critical']);
         $put = [];
@@ -114,7 +113,7 @@ final class PlanRestock
             return $first;
         }
         $others = [];
-        foreach ($this->items(array_values(array_unique(array_map(static fn (array $row): string => $row['lot']->item, $stock)))) as $item) {
+        foreach ($this->catalogue->items(array_values(array_unique(array_map(static fn (array $row): string => $row['lot']->item, $stock)))) as $item) {
             $preference = $assignment->list->preferencesFor($item)[$index] ?? null;
             if ($preference !== null && $item->supersededBy === null && $assignment->isUsable($item)) {
                 $others[$item->code] = $preference;
@@ -158,7 +157,7 @@ final class PlanRestock
     }
 
     /**
-     * What must not stay: past its date, opened, damaged, soiled, failed, excluded or without its date; and what runs out before the next check.
+     * What must not stay: expired, opened, damaged, soiled, failed, excluded or without its date; and what expires before the next check.
      *
      * @return list<array{pocket_id: string, item: string, lot_id: string, lot: string|null, expires: string|null, condition: string, quantity: int, because: string, to: string}>
      */
@@ -167,8 +166,8 @@ final class PlanRestock
         $kinds = ['expired', 'opened', 'damaged', 'soiled', 'failed', 'excluded', 'date_unknown', 'expires_early'];
         $out = [];
         foreach ($judged->judgement->findings as $finding) {
-            $row = $finding->concerns['row'] ?? null;
-            if (! is_int($row) || ! in_array($finding->kind->value, $kinds, true) || isset($out[$row])) {
+            $row = $finding->index;
+            if ($row === null || ! in_array($finding->kind->value, $kinds, true) || isset($out[$row])) {
                 continue;
             }
             if ($finding->kind->value === 'expires_early' && $finding->severity->value === 'note') {
@@ -195,15 +194,6 @@ final class PlanRestock
         }
 
         throw new \OutOfBoundsException("There is no line {$code}.");
-    }
-
-    /**
-     * @param  list<string>  $codes
-     * @return list<Item>
-     */
-    private function items(array $codes): array
-    {
-        return KitReader::items(array_values($this->catalogue->documents($codes)));
     }
 
     /** @return list<array{id: string, lot: StoredLot}> good pieces in the store, in the order they came */

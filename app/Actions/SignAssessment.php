@@ -4,9 +4,16 @@ declare(strict_types=1);
 
 namespace App\Actions;
 
+use App\Ledger\Digests;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\Parts\Attested;
+use App\Ledger\Record;
 use App\Models\Assessment;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
+use App\Support\Transaction;
+use Carbon\CarbonInterface;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Calendar\Day;
 
@@ -15,18 +22,23 @@ final class SignAssessment
 {
     public const REVIEW_MONTHS = 12;
 
-    public function __construct(private readonly AnswerArea $areas)
-    {
+    public function __construct(
+        private readonly AnswerArea $areas,
+        private readonly Record $record,
+        private readonly Digests $digests,
+    ) {
     }
 
-    public function __invoke(Assessment $assessment, string $chosen, string $signed, User $by, string $day): Assessment
+    public function __invoke(Assessment $assessment, string $chosen, string $signed, User $by, CarbonInterface $at, string $day): Assessment
     {
-        return DB::transaction(function () use ($assessment, $chosen, $signed, $by, $day): Assessment {
+        return Transaction::run(function () use ($assessment, $chosen, $signed, $by, $at, $day): Assessment {
             $this->areas->refuseSigned($assessment);
             if ($assessment->areas()->doesntExist()) {
                 throw ValidationException::withMessages(['areas' => 'There is no area yet. Add at least one, and answer its questions.']);
             }
             $assessment->update(['chosen' => $chosen, 'signed' => $signed, 'signed_by_id' => $by->id, 'signed_on' => $day, 'review_on' => (string) Day::of($day)->plusMonths(self::REVIEW_MONTHS)]);
+            $this->record->write(Operation::now(Str::lower((string) Str::ulid()), OperationKind::SignAssessment, $by, $at, $day)
+                ->with([], [new Attested('assessment', $assessment->id, $assessment->title, $this->digests->of('assessment', $assessment->id))])->saying($signed, null));
 
             return $assessment;
         });

@@ -6,7 +6,7 @@ namespace App\Actions;
 
 use App\Models\Assessment;
 use App\Models\User;
-use Illuminate\Support\Facades\DB;
+use App\Support\Transaction;
 use Illuminate\Validation\ValidationException;
 
 /** Begins an assessment: an empty one, or one that goes on from what the last says. One is under way at a time. */
@@ -15,7 +15,7 @@ final class StartAssessment
     /** @param  array{id: string, title: string, scheme: string}  $about */
     public function __invoke(array $about, User $by, string $day): Assessment
     {
-        return DB::transaction(function () use ($about, $by, $day): Assessment {
+        return Transaction::run(function () use ($about, $by, $day): Assessment {
             $known = Assessment::query()->find($about['id']);
             if ($known !== null) {
                 return $known;

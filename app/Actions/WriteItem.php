@@ -10,6 +10,7 @@ use App\Judging\Classes;
 use App\Judging\KitStates;
 use App\Judging\Plans;
 use App\Models\Item;
+use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Format\InvalidDocument;
@@ -47,10 +48,10 @@ final class WriteItem
         }
         $this->refuseUnsound($written);
 
-        return DB::transaction(function () use ($written, $base): Item {
+        return Transaction::run(function () use ($written, $base): Item {
             $item = Item::query()->where('code', $written['code'])->lockForUpdate()->first();
             if ($item !== null && $item->revision !== ($base ?? 0)) {
-                throw new Stale('Somebody else changed this item in the meantime. Nothing was kept; open it again and enter your change on what is there now.', ["It was changed to revision {$item->revision}; yours began with {$base}."], 0);
+                throw new Stale('Somebody else changed this item in the meantime. Nothing was saved; open it again and enter your change on what is there now.', ["It was changed to revision {$item->revision}; yours began with {$base}."], 0);
             }
             if ($item === null && $base !== null) {
                 throw ValidationException::withMessages(['code' => "There is no item \"{$written['code']}\" any more. A code stays as it is; make a new item instead."]);
@@ -146,7 +147,7 @@ final class WriteItem
             $errors['storage_max_c'][] = 'The highest storage temperature is below the lowest. Change one of them.';
         }
         if (($written['opened_life'] === null) !== ($written['opened_life_unit'] === null)) {
-            $errors['opened_life'][] = 'Enter how long it lasts after opening as a number with days, weeks or months, or leave both out.';
+            $errors['opened_life'][] = 'Enter the life after opening as a number with days, weeks or months, or leave both out.';
         }
         if (count(array_unique(array_column($written['packs'], 'pieces'))) < count($written['packs'])) {
             $errors['packs'][] = 'Two packs have the same number of pieces. Keep one of them.';

@@ -8,15 +8,18 @@ use App\Exceptions\Stale;
 use App\Judging\Catalogue;
 use App\Judging\Classes;
 use App\Judging\KitStates;
+use App\Judging\ListPlans;
 use App\Judging\Plans;
 use App\Models\Kit;
 use App\Models\KitList;
 use App\Models\Line;
 use App\Models\Organisation;
+use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Json;
+use Sarcina\Core\Format\KitDocument;
 use Sarcina\Core\Format\KitReader;
 
 /**
@@ -46,7 +49,7 @@ final class WriteList
     {
         $this->refuseUnsound($content, $field);
 
-        return DB::transaction(function () use ($about, $content): KitList {
+        return Transaction::run(function () use ($about, $content): KitList {
             $list = KitList::query()->create([...$about, 'title' => $content['title'], 'size' => $content['size'], 'basis' => $content['basis'], 'revision' => 1]);
             $this->write($list, $content);
 
@@ -65,13 +68,13 @@ final class WriteList
     {
         $this->refuseUnsound($content, '');
 
-        return DB::transaction(function () use ($list, $base, $content): KitList {
+        return Transaction::run(function () use ($list, $base, $content): KitList {
             $list = KitList::query()->where('id', $list->id)->lockForUpdate()->firstOrFail();
             if ($list->confirmed_at !== null) {
                 throw ValidationException::withMessages(['lines' => "Edition {$list->edition} is confirmed and never changes. Make a new edition, and change that."]);
             }
             if ($list->revision !== $base) {
-                throw new Stale('Somebody else changed this list in the meantime. Nothing was kept; open it again and enter your change on what is there now.', ["It was changed to revision {$list->revision}; yours began with {$base}."], 0);
+                throw new Stale('Somebody else changed this list in the meantime. Nothing was saved; open it again and enter your change on what is there now.', ["It was changed to revision {$list->revision}; yours began with {$base}."], 0);
             }
             $list->update(['title' => $content['title'], 'size' => $content['size'], 'basis' => $content['basis'], 'revision' => $base + 1]);
             $this->write($list, $content);
@@ -210,7 +213,7 @@ final class WriteList
 
     private static function said(Line $line): string
     {
-        return Json::write(\App\Judging\ListPlans::line($line)).$line->need;
+        return Json::write(KitDocument::line(ListPlans::line($line))).$line->need;
     }
 
     /**
@@ -259,7 +262,7 @@ final class WriteList
         try {
             KitReader::read(Json::read(Json::write([
                 'format' => KitReader::FORMAT, 'as_of' => '2000-01-01', 'kit' => ['code' => 'new'], 'policy' => ['expiry' => 'strict', 'next_check' => '2000-01-01'],
-                'items' => array_values($this->catalogue->documents($codes)),
+                'items' => array_map(KitDocument::item(...), array_values($this->catalogue->items($codes))),
                 'list' => ['code' => 'new', 'excludes' => $content['excludes'], 'lines' => array_map(static fn (array $line): array => [
                     'id' => $line['code'], 'rank' => $line['rank'],
                     ...($line['total'] === null ? ['quantity' => $line['quantity']] : ['total' => $line['total']]),

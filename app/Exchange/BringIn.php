@@ -6,6 +6,7 @@ namespace App\Exchange;
 
 use App\Models\Import;
 use App\Models\User;
+use App\Support\Transaction;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -37,7 +38,7 @@ final class BringIn
     {
         $import->rows = count($this->records($import));
         $import->state = 'reading';
-        DB::transaction(static function () use ($import): void {
+        Transaction::run(static function () use ($import): void {
             // Previews that nobody took are not kept for ever.
             $old = Import::query()->orderBy('made_at', 'desc')->offset(self::KEPT)->limit(1000)->pluck('id');
             Import::query()->whereIn('id', $old)->delete();
@@ -57,7 +58,7 @@ final class BringIn
         $records->begin(array_map(static fn (array $one): array => $one['record'], $found));
         [$validator, $schema] = self::validator($kind);
 
-        return DB::transaction(function () use ($import, $until, $found, $records, $validator, $schema): Import {
+        return Transaction::run(function () use ($import, $until, $found, $records, $validator, $schema): Import {
             $import = Import::query()->where('id', $import->id)->lockForUpdate()->firstOrFail();
             // Two pages may read one file: what is read is known only once it is locked.
             $seen = [];
@@ -97,7 +98,7 @@ final class BringIn
         $records = app($kind->records());
         $found = $this->records($import);
         $records->begin(array_map(static fn (array $one): array => $one['record'], $found));
-        DB::transaction(function () use ($import, $by, $records, $found): void {
+        Transaction::run(function () use ($import, $by, $records, $found): void {
             $import = Import::query()->where('id', $import->id)->lockForUpdate()->firstOrFail();
             $this->refuseUnless($import);
             $changes = [];
@@ -106,7 +107,7 @@ final class BringIn
                 $known = $records->known($record);
                 $problems = $records->problems($record, $known);
                 if ($problems !== []) {
-                    throw ValidationException::withMessages(['import' => "Row {$one['line']} no longer fits what is there: {$problems[0]} Nothing was taken; bring the file in again."]);
+                    throw ValidationException::withMessages(['import' => "Row {$one['line']} no longer fits what is there: {$problems[0]} Nothing was imported; import the file again."]);
                 }
                 if ($known === null || Difference::between($known, $record) !== []) {
                     $changes[] = ['record' => $record, 'known' => $known];
@@ -133,8 +134,8 @@ final class BringIn
     {
         if ($import->state !== 'ready') {
             throw ValidationException::withMessages(['import' => match ($import->state) {
-                'done' => 'This file was taken already.',
-                'refused' => 'Some rows have errors: nothing is taken. Mend them in the file, and bring it in again.',
+                'done' => 'This file was imported already.',
+                'refused' => 'Some rows have errors. Nothing was imported. Correct these rows in the file and import it again.',
                 default => 'This file is not read to its end yet.',
             }]);
         }

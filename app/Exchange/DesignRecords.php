@@ -17,6 +17,7 @@ use App\Models\Pocket;
 use App\Models\User;
 use App\Planning\Wanted;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Format\KitDocument;
 
 /** Packing plans. A pocket in which something lies, or of which a check tells, is never taken away. */
 final class DesignRecords implements Records
@@ -146,7 +147,7 @@ final class DesignRecords implements Records
         /** @var array{code: string, list: string, edition: string, modules: list<string>, additions: list<array{id: string, accepts: list<array{item?: string}>}>, leaves: list<array{name: string, pockets: list<array{name: string, lines: list<string>}>}>} $record */
         $list = $this->editions["{$record['list']} {$record['edition']}"] ?? null;
         if ($list === null) {
-            return ["There is no edition {$record['edition']} of a list \"{$record['list']}\". Bring the list in first."];
+            return ["There is no edition {$record['edition']} of a list \"{$record['list']}\". Import the list first."];
         }
         $problems = array_map(static fn (string $module): string => "There is no module \"{$module}\".", array_values(array_filter($record['modules'], static fn (string $module): bool => ! in_array($module, Wanted::all(), true) || ! Wanted::isModule($module))));
         $codes = [...$list->lines->pluck('code')->all(), ...array_column($record['additions'], 'id')];
@@ -164,7 +165,7 @@ final class DesignRecords implements Records
         foreach (array_diff($codes, $homes) as $code) {
             $problems[] = "Line {$code} has no pocket.";
         }
-        foreach ([[$homes, 'Line %s lives in two pockets.'], [$names, 'The pocket "%s" is there twice.'], [$codes, 'Line %s is there twice.']] as [$values, $said]) {
+        foreach ([[$homes, 'Line %s is in two pockets.'], [$names, 'The pocket "%s" is there twice.'], [$codes, 'Line %s is there twice.']] as [$values, $said]) {
             foreach (array_filter(array_count_values($values), static fn (int $times): bool => $times > 1) as $value => $times) {
                 $problems[] = sprintf($said, $value);
             }
@@ -174,7 +175,7 @@ final class DesignRecords implements Records
             $problems[] = "There is no item \"{$code}\" in the catalogue.";
         }
         foreach ($known === null ? [] : $this->inUse($record['code'], $names) as $name) {
-            $problems[] = "The pocket \"{$name}\" holds something, or a check tells of it: it cannot go.";
+            $problems[] = "The pocket \"{$name}\" holds items or is named in the record: it cannot be removed.";
         }
 
         return $problems;
@@ -290,7 +291,7 @@ final class DesignRecords implements Records
             'every' => $design->every_unit === null ? null : ['count' => $design->every_count, 'unit' => $design->every_unit], 'seasons' => array_values($design->seasons->pluck('month_day')->all()),
             'before_events' => $design->before_events, 'after_use' => $design->after_use, 'sealed' => $design->sealed,
             'additions' => array_values($design->additions->map(static function (Line $line): array {
-                $written = ListPlans::line($line);
+                $written = KitDocument::line(ListPlans::line($line));
 
                 return ['id' => $line->code, 'need' => $line->need, ...array_diff_key($written, ['id' => 0]), 'reason' => $line->reason];
             })->all()),

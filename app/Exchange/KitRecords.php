@@ -7,10 +7,9 @@ namespace App\Exchange;
 use App\Actions\ChangeKit;
 use App\Actions\EquipKit;
 use App\Actions\Lots;
-use App\Judging\KitStates;
-use App\Ledger\Entry;
-use App\Ledger\Ledger;
-use App\Ledger\Spot;
+use App\Actions\NewKitReport;
+use App\Ledger\Location;
+use App\Ledger\LotMovement;
 use App\Models\Kit;
 use App\Models\Organisation;
 use App\Models\Place;
@@ -38,9 +37,7 @@ final class KitRecords implements Records
     public function __construct(
         private readonly EquipKit $equip,
         private readonly ChangeKit $change,
-        private readonly Ledger $ledger,
         private readonly Lots $lots,
-        private readonly KitStates $states,
         private readonly Organisation $organisation,
     ) {
     }
@@ -123,14 +120,14 @@ final class KitRecords implements Records
         }
         $design = $this->designs[$record['design']] ?? null;
         if ($design === null) {
-            return [...$problems, "There is no design \"{$record['design']}\". Bring the design in first."];
+            return [...$problems, "There is no design \"{$record['design']}\". Import the design first."];
         }
         if ($known !== null) {
             if ($known['design'] !== $record['design']) {
                 $problems[] = "This kit is of the design {$known['design']}; a kit keeps its design.";
             }
             if ($known['contents'] != $record['contents']) {
-                $problems[] = 'This kit is known: its contents are changed by a check or a restock, not by a file. Leave them as they were taken out.';
+                $problems[] = 'This kit is known: its contents are changed by a check or a restock, not by a file. Leave them as they were exported.';
             }
 
             return $problems;
@@ -166,8 +163,10 @@ final class KitRecords implements Records
             if ($kit === null) {
                 $this->pack($record, $place, $by, $day);
             } else {
-                $kit->update(['name' => $record['name'], 'scope' => $record['scope']]);
-                $kit->place_id === $place->id ? $this->states->renew($kit, $day) : $this->change->move($kit, $place, $by, now(), $day);
+                $this->change->describe($kit, $record['name'], $record['scope'], $by, now(), $day);
+                if ($kit->place_id !== $place->id) {
+                    $this->change->move($kit, $place, $by, now(), $day);
+                }
             }
             $progress($done + 1);
         }
@@ -178,10 +177,10 @@ final class KitRecords implements Records
     private function pack(array $record, Place $place, User $by, string $day): void
     {
         $design = $this->designs[$record['design']];
-        $kit = ($this->equip)(['id' => Str::lower((string) Str::ulid()), 'code' => $record['code'], 'name' => $record['name'], 'design_id' => $design['id'], 'place_id' => $place->id, 'scope' => $record['scope']], $by, now(), $day);
-        $entries = array_map(fn (array $row): Entry => new Entry($this->lot($this->items[$row['item']], $row['lot'], $row['expires']), $row['quantity'], null, Spot::pocket($kit->id, $design['pockets'][$row['pocket']], $row['condition']), 'received'), $record['contents']);
-        $this->ledger->record($entries, $by, now(), null, Str::lower((string) Str::ulid()));
-        $this->states->renew($kit->refresh(), $day);
+        $report = new NewKitReport(Str::lower((string) Str::ulid()), $record['code'], $record['name'], $design['id'], $place->id, $record['scope']);
+        ($this->equip)($report, $by, now(), $day, null, fn (Kit $kit): array => array_map(fn (array $row): LotMovement => new LotMovement(
+            $this->lot($this->items[$row['item']], $row['lot'], $row['expires']), $row['quantity'], null, Location::pocket($kit->id, $design['pockets'][$row['pocket']], $row['condition']), 'received',
+        ), $record['contents']));
     }
 
     private function lot(string $item, ?string $number, ?string $expires): string

@@ -5,25 +5,37 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Kit\CompanionNeed;
+use Sarcina\Core\Kit\CompanionsPer;
+use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\ItemClass;
+use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Measure\Quantity;
 
-/** Items as the formats write them, read in a few queries and remembered for the request. */
+/** Items as the core judges them and as the page names them, read in a few queries and remembered for the request. */
 final class Catalogue
 {
-    /** @var array<string, array<string, mixed>> by code */
-    private array $documents = [];
+    /** @var array<string, Item> by code */
+    private array $items = [];
 
     /** @var array<string, object{id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int, purpose: string, caution: string|null}> by code */
     private array $rows = [];
 
     /**
      * @param  list<string>  $codes
-     * @return array<string, array<string, mixed>> by code, as in `sarcina.kit/1`; codes not known are left out
+     * @return array<string, Item> by code; codes not known are left out
      */
-    public function documents(array $codes): array
+    public function items(array $codes): array
     {
         $this->read($codes);
 
-        return array_intersect_key($this->documents, array_flip($codes));
+        return array_intersect_key($this->items, array_flip($codes));
+    }
+
+    /** @return list<Item> the whole catalogue, by code */
+    public function all(): array
+    {
+        return array_values($this->items(DB::table('items')->orderBy('code')->pluck('code')->all()));
     }
 
     /** @return object{id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int, purpose: string, caution: string|null}|null */
@@ -42,7 +54,7 @@ final class Catalogue
     /** Forgets what was read, after the catalogue changed. */
     public function forget(): void
     {
-        $this->documents = [];
+        $this->items = [];
         $this->rows = [];
     }
 
@@ -60,7 +72,7 @@ final class Catalogue
         $ids = $items->pluck('id')->all();
         $sizes = [];
         foreach (DB::table('item_measures')->whereIn('item_id', $ids)->orderBy('id')->get() as $measure) {
-            $sizes[$measure->item_id][$measure->measure] = $measure->quantity;
+            $sizes[$measure->item_id][$measure->measure] = Quantity::of($measure->quantity);
         }
         $needs = [];
         $companions = DB::table('item_needs')
@@ -70,25 +82,22 @@ final class Catalogue
             ->orderBy('item_need_companions.id')
             ->get(['item_needs.id', 'item_needs.item_id', 'item_needs.per', 'item_needs.quantity', 'items.code']);
         foreach ($companions as $companion) {
-            $needs[$companion->item_id][$companion->id] ??= ['any_of' => [], 'per' => $companion->per, 'quantity' => (int) $companion->quantity];
             $needs[$companion->item_id][$companion->id]['any_of'][] = $companion->code;
+            $needs[$companion->item_id][$companion->id]['row'] = $companion;
         }
         foreach ($items as $item) {
             /** @var object{id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int, purpose: string, caution: string|null} $item */
             $this->rows[$item->code] = $item;
             /** @var object{mass_g: int, scope: string, keeps_as_reserve: int, superseded_by: string|null} $more */
             $more = $item;
-            $this->documents[$item->code] = [
-                'code' => $item->code,
-                'class' => $item->class,
-                'dated' => (bool) $item->dated,
-                'mass_g' => (int) $more->mass_g,
-                'size' => (object) ($sizes[$item->id] ?? []),
-                'scope' => $more->scope,
-                'reserve' => (bool) $more->keeps_as_reserve,
-                'needs' => array_values($needs[$item->id] ?? []),
-                'superseded_by' => $more->superseded_by,
-            ];
+            $this->items[$item->code] = new Item(
+                $item->code, new ItemClass($item->class), (bool) $item->dated, (int) $more->mass_g, $sizes[$item->id] ?? [], Scope::from($more->scope), (bool) $more->keeps_as_reserve,
+                array_values(array_map(
+                    static fn (array $need): CompanionNeed => new CompanionNeed($need['any_of'], CompanionsPer::from($need['row']->per), (int) $need['row']->quantity),
+                    $needs[$item->id] ?? [],
+                )),
+                $more->superseded_by,
+            );
         }
     }
 }

@@ -18,4 +18,15 @@ final readonly class ContentRow
         public string $condition,
     ) {
     }
+
+    /** The same for rows of one lot in one condition in one pocket. */
+    public function key(): string
+    {
+        return "{$this->pocketId} {$this->lotId} {$this->condition}";
+    }
+
+    public function of(int $quantity): self
+    {
+        return new self($this->pocketId, $this->itemCode, $this->lotId, $this->lot, $this->expires, $quantity, $this->condition);
+    }
 }

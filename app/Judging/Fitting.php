@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
-use Illuminate\Support\Facades\DB;
-use Sarcina\Core\Format\KitReader;
 use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Lists\Line;
 
@@ -53,6 +51,6 @@ final class Fitting
     /** @return list<Item> */
     private function items(): array
     {
-        return $this->items ??= KitReader::items(array_values($this->catalogue->documents(DB::table('items')->orderBy('code')->pluck('code')->all())));
+        return $this->items ??= $this->catalogue->all();
     }
 }

@@ -4,23 +4,43 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Due\NextCheck;
 
-/** What the core says of one kit: the judgement, the document it rests on, and when the next check is. */
+/** What is known of one kit on one day: the core's judgement and when its next check is, and what lowers the verdict beside it. */
 final readonly class Judged
 {
     /**
-     * @param  list<ContentRow>  $rows  as they stand in the document's contents
-     * @param  array<string, mixed>  $document  `sarcina.kit/1`
+     * @param  list<ContentRow>  $rows  in the order of what was judged
+     * @param  NextCheck  $planned  by the `due` rule
      */
     public function __construct(
         public Plan $plan,
         public array $rows,
-        public array $document,
         public Judgement $judgement,
-        public NextCheck $due,
+        public NextCheck $planned,
         public KitScope $scope,
+        public ?Disagreement $disagreement = null,
     ) {
+    }
+
+    /** The core's verdict, lowered where a look that nobody could put in order found worse. */
+    public function verdict(): Verdict
+    {
+        $own = $this->judgement->verdict;
+
+        return $this->disagreement !== null && $this->disagreement->verdict->isWorseThan($own) ? $this->disagreement->verdict : $own;
+    }
+
+    public function isLowered(): bool
+    {
+        return $this->verdict() !== $this->judgement->verdict;
+    }
+
+    public function due(): Due
+    {
+        return $this->disagreement === null ? Due::of($this->planned) : Due::forDisagreement($this->disagreement, $this->judgement->assignment->asOf);
     }
 }

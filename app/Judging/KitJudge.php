@@ -5,22 +5,33 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Models\Kit;
+use App\Models\Organisation;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Calendar\SeasonDay;
+use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judge;
+use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Due\Due;
 use Sarcina\Core\Due\Expiry;
 use Sarcina\Core\Due\Interval;
 use Sarcina\Core\Due\Schedule;
 use Sarcina\Core\Due\Seal;
-use Sarcina\Core\Format\Json;
-use Sarcina\Core\Format\KitReader;
+use Sarcina\Core\Format\InvalidDocument;
+use Sarcina\Core\Format\Problem;
+use Sarcina\Core\Kit\Condition;
+use Sarcina\Core\Kit\ExpiryPolicy;
+use Sarcina\Core\Kit\Kit as CoreKit;
+use Sarcina\Core\Kit\Policy;
+use Sarcina\Core\Kit\Row;
+use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Lists\Clash;
 
 /**
- * Builds a kit's document and asks the core. The document that is judged is the one that is
- * downloaded, so what the page says and what `bin/sarcina rule check` says cannot differ.
+ * Loads a kit as the core judges it, and asks the core. What is downloaded is written from what was judged (KitDocument), and reads
+ * back as the same, so what the page says and what `bin/sarcina rule check` says cannot differ.
  */
 final class KitJudge
 {
@@ -28,6 +39,7 @@ final class KitJudge
         private readonly Plans $plans,
         private readonly Catalogue $catalogue,
         private readonly Scopes $scopes,
+        private readonly Organisation $organisation,
     ) {
     }
 
@@ -42,10 +54,26 @@ final class KitJudge
         $today = Day::of($asOf);
         $lastFull = $asChecked ? $today : ($kit->last_full_on === null ? null : Day::of($kit->last_full_on));
         $scope = $this->scopes->of($kit, $today);
-        $document = $this->document($kit, $plan, $rows, $asOf, $this->nextCheck($plan, $today, $lastFull), $scope->scope->value);
-        $judgement = Judge::judge(KitReader::read(Json::read(Json::write($document))));
+        $judgement = Judge::judge($this->assignment($kit, $plan, $rows, $today, $this->nextCheck($plan, $today, $lastFull), $scope->scope));
 
-        return new Judged($plan, $rows, $document, $judgement, $this->due($kit, $plan, $rows, $today, $lastFull, $asChecked), $scope);
+        return new Judged(
+            $plan, $rows, $judgement, $this->due($kit, $plan, $rows, $today, $lastFull, $asChecked), $scope,
+            $asChecked ? null : $this->disagreement($kit),
+        );
+    }
+
+    private function disagreement(Kit $kit): ?Disagreement
+    {
+        if ($kit->disputed_by === null) {
+            return null;
+        }
+        $check = DB::table('checks')->join('operations', 'operations.number', '=', 'checks.operation_number')->where('operations.number', $kit->disputed_by)
+            ->first(['checks.verdict', 'checks.standing', 'operations.user_name', 'operations.received_at']);
+
+        return $check === null ? null : new Disagreement(
+            Verdict::from($check->verdict), $kit->disputed_by, (string) $check->user_name,
+            Day::of($this->organisation->dayOf(CarbonImmutable::parse($check->received_at, 'UTC'))), $check->standing === 'stands',
+        );
     }
 
     /** @return list<ContentRow> */
@@ -65,42 +93,25 @@ final class KitJudge
 
     /**
      * @param  list<ContentRow>  $rows
-     * @return array<string, mixed> `sarcina.kit/1`
+     *
+     * @throws InvalidDocument where the list does not go together with what the design or a module adds to it
      */
-    private function document(Kit $kit, Plan $plan, array $rows, string $asOf, Day $nextCheck, string $scope): array
+    private function assignment(Kit $kit, Plan $plan, array $rows, Day $asOf, Day $nextCheck, Scope $scope): Assignment
     {
-        $codes = array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows)));
-        $items = $plan->items + $this->catalogue->documents($codes);
+        $items = $plan->items + $this->catalogue->items(array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows))));
+        $list = $plan->asked();
+        $clashes = $list->clashes($items);
+        if ($clashes !== []) {
+            throw InvalidDocument::because(array_map(static fn (Clash $clash): Problem => new Problem("/list/lines/{$clash->line}/accepts", $clash->message), $clashes));
+        }
 
-        return [
-            'format' => KitReader::FORMAT,
-            'as_of' => $asOf,
-            'kit' => [
-                'code' => $kit->code,
-                'scope' => $scope,
-                ...($plan->maxMass === null ? [] : ['max_mass_g' => $plan->maxMass]),
-                'empty_mass_g' => $plan->emptyMass,
-            ],
-            'policy' => [
-                'expiry' => $plan->policy['expiry'],
-                'next_check' => (string) $nextCheck,
-                'margin_days' => $plan->policy['margin_days'],
-            ],
-            'items' => array_values($items),
-            'list' => [
-                'code' => $plan->list['code'],
-                'excludes' => $plan->excludes,
-                'lines' => array_map(static fn (PlanLine $line): array => $line->document(), $plan->lines),
-            ],
-            'contents' => array_map(static fn (ContentRow $row): array => [
-                'pocket' => $plan->pocketName($row->pocketId),
-                'item' => $row->itemCode,
-                'lot' => $row->lot,
-                'expires' => $row->expires,
-                'quantity' => $row->quantity,
-                'condition' => $row->condition,
-            ], $rows),
-        ];
+        return new Assignment(
+            $asOf, new CoreKit($kit->code, $scope, $plan->maxMass, $plan->emptyMass),
+            new Policy(ExpiryPolicy::from($plan->policy['expiry']), $nextCheck, $plan->policy['margin_days']), array_values($items), $list,
+            array_map(static fn (ContentRow $row): Row => new Row(
+                $plan->pocketName($row->pocketId), $items[$row->itemCode], $row->lot, $row->expires === null ? null : PrintedDate::of($row->expires), $row->quantity, Condition::from($row->condition),
+            ), $rows),
+        );
     }
 
     /**

@@ -64,18 +64,18 @@ final class KitStates
 
     public function keep(Kit $kit, Judged $judged, string $asOf): void
     {
-        $due = $judged->due;
+        $due = $judged->due();
         $reasons = $this->words->reasons($judged);
         DB::table('kit_states')->upsert([[
             'kit_id' => $kit->id,
             'code' => $kit->code,
             'walk_order' => $kit->place->walk_order,
-            'verdict' => $judged->judgement->verdict->value,
+            'verdict' => $judged->verdict()->value,
             'mass_g' => $judged->judgement->mass,
             'next_check' => (string) $judged->judgement->assignment->policy->nextCheck,
             'due_on' => $due->day === null ? null : (string) $due->day,
-            'due_kind' => $due->kind?->value,
-            'due_because' => $due->because?->value,
+            'due_kind' => $due->kind,
+            'due_because' => $due->because,
             'grace_days' => $judged->plan->policy['grace_days'],
             'wants_restock' => array_filter($reasons, static fn (Reason $reason): bool => $reason->job === 'restock' && $reason->severity !== 'note') !== [],
             'judged_for' => $asOf,
@@ -95,11 +95,11 @@ final class KitStates
     private function holdsThrough(Judged $judged, Day $asOf): ?string
     {
         $days = [];
-        if ($judged->due->because === Because::First) {
+        if ($judged->planned->because === Because::First) {
             $days[] = $asOf;
         }
-        if ($judged->due->because === Because::Event && $judged->due->day !== null) {
-            $days[] = $judged->due->day;
+        if ($judged->planned->because === Because::Event && $judged->planned->day !== null) {
+            $days[] = $judged->planned->day;
         }
         foreach ($judged->judgement->assignment->contents as $row) {
             if ($row->expires !== null && ! $row->isExpired($asOf)) {
@@ -120,12 +120,12 @@ final class KitStates
     private function dates(Kit $kit, Judged $judged): array
     {
         $texts = [];
-        if ($judged->due->day !== null) {
-            $texts[(string) $judged->due->day]['check'][] = $this->words->due($judged->due);
+        if ($judged->due()->day !== null) {
+            $texts[(string) $judged->due()->day]['check'][] = $this->words->due($judged->due());
         }
         foreach ($judged->judgement->assignment->contents as $index => $row) {
             if ($row->expires !== null && $judged->judgement->assignment->isEffective($index)) {
-                $text = $this->words->itemName($row->item->code).' runs out';
+                $text = $this->words->itemName($row->item->code).' expires';
                 $texts[(string) $row->expires->lastGoodDay]['expiry'][$text] = $text;
             }
         }

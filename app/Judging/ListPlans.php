@@ -4,81 +4,90 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
-use App\Models\KitList;
-use App\Models\Line;
+use App\Models\KitList as KitListModel;
+use App\Models\Line as LineModel;
 use App\Models\LineEntry;
+use LogicException;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\Restock;
-use Sarcina\Core\Format\Json;
-use Sarcina\Core\Format\KitReader;
+use Sarcina\Core\Kit\ExpiryPolicy;
 use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\ItemClass;
+use Sarcina\Core\Kit\Kit;
+use Sarcina\Core\Kit\Policy;
+use Sarcina\Core\Kit\Row;
+use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Lists\Accepted;
+use Sarcina\Core\Lists\KitList;
+use Sarcina\Core\Lists\Line;
+use Sarcina\Core\Lists\Rank;
+use Sarcina\Core\Lists\Total;
+use Sarcina\Core\Measure\Quantity;
 
-/** Lists by themselves, without a kit: as the formats write them, and what a kit made to one would hold. */
+/** Lists by themselves, without a kit: as the core judges by them, and what a kit made to one would hold. */
 final class ListPlans
 {
     public function __construct(private readonly Catalogue $catalogue, private readonly Fitting $fitting)
     {
     }
 
-    /** @return array<string, mixed> as in `sarcina.kit/1` */
-    public static function document(KitList $list): array
+    /** A list as the core judges by it. */
+    public static function asked(KitListModel $list): KitList
     {
-        return [
-            'code' => $list->code,
-            'excludes' => array_values($list->exclusions->pluck('class')->all()),
-            'lines' => array_values($list->lines->map(self::line(...))->all()),
-        ];
+        return new KitList(
+            $list->code, array_values($list->lines->map(static fn (LineModel $line): Line => self::line($line))->all()),
+            array_values($list->exclusions->pluck('class')->map(static fn (string $class): ItemClass => new ItemClass($class))->all()),
+        );
     }
 
-    /** @return array<string, mixed> as in `sarcina.kit/1` */
-    public static function line(Line $line): array
+    /** @param  string  $before  the module's name, where the list is one */
+    public static function line(LineModel $line, string $before = ''): Line
     {
-        return [
-            'id' => $line->code,
-            ...($line->total_quantity === null ? ['quantity' => $line->quantity] : ['total' => [(string) $line->total_measure => $line->total_quantity]]),
-            'rank' => $line->rank,
-            'accepts' => array_values($line->entries->map(static fn (LineEntry $entry): array => $entry->item !== null ? ['item' => $entry->item->code] : [
-                'class' => $entry->class, ...($entry->minima->isEmpty() ? [] : ['min' => $entry->minima->pluck('quantity', 'measure')->all()]),
-            ])->all()),
-        ];
+        $accepts = array_values($line->entries->map(static fn (LineEntry $entry): Accepted => $entry->item !== null
+            ? Accepted::item($entry->item->code)
+            : Accepted::class((string) $entry->class, $entry->minima->pluck('quantity', 'measure')->map(static fn (string $least): Quantity => Quantity::of($least))->all()))->all());
+        if ($accepts === []) {
+            throw new LogicException("The line {$line->need} accepts nothing: no list is saved so.");
+        }
+        $rank = Rank::from($line->rank);
+
+        return $line->total_quantity === null
+            ? Line::counted($before.$line->code, $rank, $accepts, (int) $line->quantity)
+            : Line::totalled($before.$line->code, $rank, $accepts, new Total((string) $line->total_measure, Quantity::of($line->total_quantity)));
     }
 
     /**
      * Judges contents against a list, as the `check` rule does.
      *
-     * @param  array<string, mixed>  $list  as in `sarcina.kit/1`
-     * @param  list<array<string, mixed>>  $contents  as in `sarcina.kit/1`
-     * @param  array<string, mixed>  $kit  as in `sarcina.kit/1`
-     * @param  array<string, mixed>  $policy  as in `sarcina.kit/1`
-     *
-     * @throws \Sarcina\Core\Format\InvalidDocument
+     * @param  list<Row>  $contents
      */
-    public function judge(array $list, array $contents, array $kit, array $policy, string $asOf): Judgement
+    public function judge(KitList $list, array $contents, Kit $kit, Policy $policy, Day $asOf): Judgement
     {
-        $codes = array_map(static fn (array $row): mixed => $row['item'], $contents);
-        foreach (is_array($list['lines']) ? $list['lines'] : [] as $line) {
-            foreach (is_array($line) && is_array($line['accepts']) ? $line['accepts'] : [] as $entry) {
-                $codes[] = is_array($entry) ? $entry['item'] ?? null : null;
+        $codes = array_map(static fn (Row $row): string => $row->item->code, $contents);
+        foreach ($list->lines as $line) {
+            foreach ($line->accepts as $accepted) {
+                $codes[] = $accepted->item;
             }
         }
-        $codes = array_values(array_unique(array_filter($codes, is_string(...))));
+        $items = $this->catalogue->items(array_values(array_unique(array_filter($codes, is_string(...)))));
 
-        return Judge::judge(KitReader::read(Json::read(Json::write([
-            'format' => KitReader::FORMAT, 'as_of' => $asOf, 'kit' => $kit, 'policy' => $policy, 'items' => array_values($this->catalogue->documents($codes)), 'list' => $list, 'contents' => $contents,
-        ]))));
+        return Judge::judge(new Assignment($asOf, $kit, $policy, array_values($items), $list, $contents));
     }
 
     /**
      * What a kit made to the list would hold: for every line the pieces of the item that the `check` rule restocks it with,
      * or, where a line names a class alone, of an item of the catalogue that fits.
      *
-     * @param  array<string, mixed>  $list  as in `sarcina.kit/1`
      * @return array{array<string, int>, int} pieces by item code, and lines that nothing in the catalogue serves
      */
-    public function outfit(array $list): array
+    public function outfit(KitList $list): array
     {
-        $judgement = $this->judge($list, [], ['code' => 'new', 'scope' => 'clinician'], ['expiry' => 'strict', 'next_check' => '2000-01-01'], '2000-01-01');
+        // No day matters: nothing is there that could expire.
+        $day = Day::numbered(0);
+        $judgement = $this->judge($list, [], new Kit('new', Scope::Clinician, null, 0), new Policy(ExpiryPolicy::Strict, $day, 0), $day);
         $pieces = [];
         $without = 0;
         foreach ($judgement->restock as $restock) {

@@ -4,18 +4,23 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
-/** A design as the core and the page need it: its list and additions, where each line lives, its pockets and policy. */
+use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\ItemClass;
+use Sarcina\Core\Lists\KitList;
+use Sarcina\Core\Lists\Line;
+
+/** A design as the core and the page need it: its list and additions, the pocket for each line, its pockets and policy. */
 final readonly class Plan
 {
     /**
      * @param  array{expiry: string, margin_days: int, grace_days: int, every: array{string, int}|null, before_events: bool, after_use: bool, sealed: bool}  $policy
      * @param  list<string>  $seasons  MM-DD
      * @param  array{id: string, code: string, title: string, size: string|null, edition: string, basis: string, origin: string, confirmed: bool}  $list
-     * @param  list<string>  $excludes  classes
+     * @param  list<ItemClass>  $excludes
      * @param  list<PlanLine>  $lines
      * @param  array<string, array{name: string, leaf: string}>  $pockets  by id
      * @param  list<array{name: string, pockets: list<array{id: string, name: string, row: int, column: int, row_span: int, column_span: int}>}>  $leaves
-     * @param  array<string, array<string, mixed>>  $items  named by a line, by code, as in `sarcina.kit/1`
+     * @param  array<string, Item>  $items  named by a line, by code
      */
     public function __construct(
         public string $designId,
@@ -37,12 +42,18 @@ final readonly class Plan
     public function line(string $code): PlanLine
     {
         foreach ($this->lines as $line) {
-            if ($line->code === $code) {
+            if ($line->code() === $code) {
                 return $line;
             }
         }
 
         throw new \OutOfBoundsException("The design {$this->code} has no line {$code}.");
+    }
+
+    /** What the core judges a kit of this plan against. */
+    public function asked(): KitList
+    {
+        return new KitList($this->list['code'], array_map(static fn (PlanLine $line): Line => $line->asked, $this->lines), $this->excludes);
     }
 
     /** "Lid, top net": what the kit's document calls a pocket. */

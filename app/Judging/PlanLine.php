@@ -4,35 +4,27 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use Sarcina\Core\Lists\Line;
+
+/** A line of a kit's list or module, or one that its design adds: as the core judges it, what it is called, and where it goes. */
 final readonly class PlanLine
 {
     /**
-     * @param  array<string, string>|null  $total  measure => quantity
-     * @param  list<array<string, mixed>>  $accepts  as in `sarcina.kit/1`
+     * @param  Line  $asked  its id is the line's code, with the module's name before it
      * @param  string|null  $listId  of the list or module that it stands in; null where the design adds it
      */
     public function __construct(
         public string $id,
-        public string $code,
+        public Line $asked,
         public string $need,
-        public string $rank,
-        public ?int $quantity,
-        public ?array $total,
-        public array $accepts,
         public ?string $pocketId,
         public ?string $reason,
         public ?string $listId,
     ) {
     }
 
-    /** @return array<string, mixed> as in `sarcina.kit/1` */
-    public function document(): array
+    public function code(): string
     {
-        return [
-            'id' => $this->code,
-            ...($this->total === null ? ['quantity' => $this->quantity] : ['total' => $this->total]),
-            'rank' => $this->rank,
-            'accepts' => $this->accepts,
-        ];
+        return $this->asked->id;
     }
 }

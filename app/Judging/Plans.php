@@ -6,6 +6,14 @@ namespace App\Judging;
 
 use App\Models\Kit;
 use Illuminate\Support\Facades\DB;
+use LogicException;
+use Sarcina\Core\Kit\ItemClass;
+use Sarcina\Core\Lists\Accepted;
+use Sarcina\Core\Lists\Line;
+use Sarcina\Core\Lists\Rank;
+use Sarcina\Core\Lists\Total;
+use Sarcina\Core\Measure\Quantity;
+use stdClass;
 
 /** Reads designs as plans and remembers them for the request. */
 final class Plans
@@ -92,11 +100,11 @@ final class Plans
                 'id' => $design->list_id, 'code' => $design->list_code, 'title' => $design->title, 'size' => $design->size,
                 'edition' => $design->edition, 'basis' => $design->basis, 'origin' => $design->origin, 'confirmed' => $design->confirmed_at !== null,
             ],
-            DB::table('list_exclusions')->where('list_id', $design->list_id)->orderBy('id')->pluck('class')->all(),
+            DB::table('list_exclusions')->where('list_id', $design->list_id)->orderBy('id')->pluck('class')->map(static fn (string $class): ItemClass => new ItemClass($class))->all(),
             $lines,
             $pockets,
             array_values($leaves),
-            $this->catalogue->documents($named),
+            $this->catalogue->items($named),
         );
     }
 
@@ -119,32 +127,38 @@ final class Plans
         $least = DB::table('line_entry_minima')->join('line_entries', 'line_entries.id', '=', 'line_entry_minima.line_entry_id')
             ->whereIn('line_entries.line_id', $ids)->orderBy('line_entry_minima.id')->get(['line_entry_minima.*']);
         foreach ($least as $minimum) {
-            $minima[$minimum->line_entry_id][$minimum->measure] = $minimum->quantity;
+            $minima[$minimum->line_entry_id][$minimum->measure] = Quantity::of($minimum->quantity);
         }
         $accepted = DB::table('line_entries')->leftJoin('items', 'items.id', '=', 'line_entries.item_id')
             ->whereIn('line_entries.line_id', $ids)->orderBy('line_entries.position')->get(['line_entries.*', 'items.code']);
         foreach ($accepted as $entry) {
             if ($entry->code !== null) {
                 $named[] = $entry->code;
-                $entries[$entry->line_id][] = ['item' => $entry->code];
+                $entries[$entry->line_id][] = Accepted::item($entry->code);
             } else {
-                $entries[$entry->line_id][] = ['class' => $entry->class, ...(isset($minima[$entry->id]) ? ['min' => $minima[$entry->id]] : [])];
+                $entries[$entry->line_id][] = Accepted::class($entry->class, $minima[$entry->id] ?? []);
             }
         }
         $lines = [];
         foreach ($rows->sortBy('place') as $line) {
-            $lines[] = new PlanLine(
-                // Lines of a module are told from the design's own by its name before theirs.
-                $line->id, isset($moduleOf[$line->list_id]) ? "{$moduleOf[$line->list_id]}.{$line->code}" : $line->code, $line->need, $line->rank,
-                $line->quantity === null ? null : (int) $line->quantity,
-                $line->total_measure === null ? null : [$line->total_measure => $line->total_quantity],
-                $entries[$line->id] ?? [],
-                $line->pocket_id,
-                $line->reason,
-                $line->list_id,
-            );
+            // Lines of a module are told from the design's own by its name before theirs.
+            $code = isset($moduleOf[$line->list_id]) ? "{$moduleOf[$line->list_id]}.{$line->code}" : $line->code;
+            $lines[] = new PlanLine($line->id, self::asked($line, $code, $entries[$line->id] ?? []), $line->need, $line->pocket_id, $line->reason, $line->list_id);
         }
 
         return [$lines, array_values(array_unique($named))];
+    }
+
+    /** @param  list<Accepted>  $accepts */
+    private static function asked(stdClass $line, string $code, array $accepts): Line
+    {
+        if ($accepts === []) {
+            throw new LogicException("The line {$line->need} ({$code}) accepts nothing: no list is saved so.");
+        }
+        $rank = Rank::from($line->rank);
+
+        return $line->total_quantity === null
+            ? Line::counted($code, $rank, $accepts, (int) $line->quantity)
+            : Line::totalled($code, $rank, $accepts, new Total($line->total_measure, Quantity::of($line->total_quantity)));
     }
 }

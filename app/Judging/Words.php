@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\Ledger\Parts\CheckFinding;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\Finding;
 use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Check\LineOutcome;
 use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Check\Verdict;
-use Sarcina\Core\Due\Because;
-use Sarcina\Core\Due\NextCheck;
 
 /** Says a judgement in words: the sentence of the verdict, its reasons, and what to do about each. */
 final class Words
@@ -24,14 +23,27 @@ final class Words
     {
         $findings = $judged->judgement->findings;
         $count = static fn (Severity $severity): int => count(array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity));
-        $toFix = $count(Severity::Fix);
+        if ($judged->isLowered()) {
+            return self::word($judged->verdict()).'. Two looks at this kit disagree: do a full check.';
+        }
         $next = self::date((string) $judged->judgement->assignment->policy->nextCheck);
+        $unmet = count(array_filter($judged->judgement->lines, static fn (LineOutcome $line): bool => $line->isShortAfterReserve && $line->line->rank->value === 'required'));
 
         return match ($judged->judgement->verdict) {
-            Verdict::Ready => "Ready. Everything on the list is there and lasts until the next check, {$next}.",
-            Verdict::ReadyWithActions => 'Ready, with '.self::number($toFix, 'thing').' to put right.',
-            Verdict::Limited => 'Limited. '.self::number(count(array_filter($judged->judgement->lines, static fn (LineOutcome $line): bool => $line->isShortAfterReserve && $line->line->rank->value === 'required')), 'required line').' cannot be met with what is there.',
-            Verdict::NotReady => 'Not ready. This kit must not go out: '.self::number($count(Severity::Stop), 'critical fault').'.',
+            Verdict::Ready => "Ready. Everything on the list is there, and in date until the next check on {$next}.",
+            Verdict::ReadyWithActions => 'Ready, with '.self::number($count(Severity::Fix), 'action').' due.',
+            Verdict::Limited => 'Limited. '.self::number($unmet, 'required line').' cannot be met with what is in the kit.',
+            Verdict::NotReady => 'Not ready. Do not use this kit: '.self::number($count(Severity::Stop), 'critical fault').'.',
+        };
+    }
+
+    public static function word(Verdict $verdict): string
+    {
+        return match ($verdict) {
+            Verdict::Ready => 'Ready',
+            Verdict::ReadyWithActions => 'Ready, actions due',
+            Verdict::Limited => 'Limited',
+            Verdict::NotReady => 'Not ready',
         };
     }
 
@@ -43,29 +55,39 @@ final class Words
     public function reasons(Judged $judged): array
     {
         $reasons = array_map(fn (Finding $finding): Reason => $this->reason($judged, $finding), $judged->judgement->findings);
+        if ($judged->disagreement !== null) {
+            $reasons[] = new Reason(
+                'disagreement', $judged->isLowered() && $judged->verdict() === Verdict::NotReady ? 'stop' : 'fix', $judged->disagreement->text(),
+                'Do a full check: what is counted then settles it.', 'check', null, null, null, null,
+            );
+        }
         usort($reasons, static fn (Reason $one, Reason $other): int => $one->order() <=> $other->order());
 
         return $reasons;
     }
 
-    public function due(NextCheck $due): string
+    public function due(Due $due): string
     {
         if ($due->day === null) {
             return 'No check is planned.';
         }
-        $what = $due->kind?->value === 'quick' ? 'quick check' : 'full check';
-        $why = match ($due->because) {
-            Because::First => 'it was never checked',
-            Because::Seal => 'its seal is broken',
-            Because::Use => 'it was used',
-            Because::Expiry => 'something in it runs out',
-            Because::Season => 'the season begins',
-            Because::Interval => 'the interval is over',
-            Because::Event => 'it goes out to an event',
-            null => '',
-        };
+        $what = $due->kind === 'quick' ? 'quick check' : 'full check';
 
-        return ucfirst($what).' on '.self::date((string) $due->day).", because {$why}.";
+        return ucfirst($what).' on '.self::date((string) $due->day).', because '.self::because((string) $due->because).'.';
+    }
+
+    private static function because(string $because): string
+    {
+        return match ($because) {
+            'first' => 'it was never checked',
+            'seal' => 'its seal is broken',
+            'use' => 'it was used',
+            'expiry' => 'something in it expires',
+            'season' => 'the season begins',
+            'interval' => 'its check interval has passed',
+            'event' => 'it goes out to an event',
+            default => 'two looks at it disagree',
+        };
     }
 
     /** "31 Mar 2027" */
@@ -84,57 +106,87 @@ final class Words
         return $this->catalogue->name($code);
     }
 
-    private function reason(Judged $judged, Finding $finding): Reason
+    /** What was found, as facts: with names and dates as they read now. */
+    public function fact(Judged $judged, Finding $finding): CheckFinding
     {
-        $concerns = $finding->concerns;
-        $row = isset($concerns['row']) ? $judged->rows[(int) $concerns['row']] : null;
-        $line = isset($concerns['line']) ? (string) $concerns['line'] : null;
-        $item = isset($concerns['item']) ? (string) $concerns['item'] : null;
-        $name = $item === null ? '' : $this->catalogue->name($item);
-        $where = $row === null ? $name : $this->described($name, $row);
-        $until = $row?->expires === null ? '' : self::date((string) PrintedDate::of($row->expires)->lastGoodDay);
-        [$text, $todo, $job] = match ($finding->kind) {
-            FindingKind::Short => [$this->shortage($judged, (string) $line), $this->toRestock($judged, (string) $line), 'restock'],
-            FindingKind::Expired => ["{$where} ran out on {$until}", 'Take it out and put in a new one.', 'restock'],
-            FindingKind::DateUnknown => ["{$where} has no date, so nobody can say whether it is still good", 'Read the date on the pack at the next check, or replace it.', 'check'],
-            FindingKind::ExpiresEarly => ["{$where} runs out {$until}, before the next check", $finding->severity === Severity::Fix ? 'Replace it now, or check again before that day.' : 'Not needed for any line; move it where it is used sooner.', 'restock'],
-            FindingKind::Opened => ["{$where} is opened", 'Replace it.', 'restock'],
-            FindingKind::Damaged => ["{$where} is damaged", 'Replace it.', 'restock'],
-            FindingKind::Soiled => ["{$where} has a soiled or torn wrapper", 'Replace it, though it may be in date.', 'restock'],
-            FindingKind::Failed => ["{$where} failed its test", 'Replace it.', 'restock'],
-            FindingKind::Excluded => ["{$where} is of a class that the list keeps out", 'Take it out.', 'restock'],
-            FindingKind::BeyondScope => ["{$name} is beyond what those who have this kit may use", 'Take it out, or place the kit with somebody who is trained for it.', 'none'],
-            FindingKind::Unpaired => ["{$name} lacks what it only works with: ".$this->companions($judged, (string) $item), 'Put the missing piece beside it.', 'restock'],
-            FindingKind::Superseded => ["{$name} is an outdated model", 'Replace it when it is used or runs out.', 'none'],
-            FindingKind::Surplus => ["{$name}: more is there than any line asks for", 'Take the rest to the store, or leave it.', 'none'],
-            FindingKind::Overweight => ["The kit weighs {$judged->judgement->mass} g, more than the {$judged->plan->maxMass} g that it may", 'Take out what no line asks for.', 'none'],
+        $row = $finding->index === null ? null : $judged->rows[$finding->index];
+        $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
+        [$quantity, $detail] = match ($finding->kind) {
+            FindingKind::Short => $this->shortage($judged, (string) $finding->line?->id),
+            FindingKind::Unpaired => [null, $this->companions($judged, (string) $finding->item?->code)],
+            FindingKind::Overweight => [$judged->judgement->mass, (string) $judged->plan->maxMass],
+            default => [$row?->quantity, null],
         };
 
-        return new Reason($finding->kind->value, $finding->severity->value, $text, $todo, $job, $line, $item, isset($concerns['row']) ? (int) $concerns['row'] : null, $row->pocketId ?? ($line === null ? null : $judged->plan->line($line)->pocketId));
+        return new CheckFinding(
+            $finding->kind->value, $finding->severity->value, $line?->code(), $line->need ?? ($finding->item === null ? null : $this->catalogue->name($finding->item->code)),
+            $finding->item?->code, $row?->lot, $row?->expires, $row?->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay,
+            $row === null ? null : $judged->plan->pockets[$row->pocketId]['name'] ?? null, $quantity, $detail === null ? null : mb_substr($detail, 0, 300),
+        );
     }
 
-    /** "Medium dressing (lot K77)" */
-    private function described(string $name, ContentRow $row): string
+    /** What was found, in words. */
+    public static function found(CheckFinding $fact): string
     {
-        return $row->lot === null ? $name : "{$name} (lot {$row->lot})";
+        $what = $fact->lotNumber === null ? (string) $fact->subject : "{$fact->subject} (lot {$fact->lotNumber})";
+        $until = $fact->goodUntil === null ? '' : self::date($fact->goodUntil);
+
+        return match (FindingKind::from($fact->kind)) {
+            FindingKind::Short => "{$fact->subject}: {$fact->detail}".($fact->quantity > 0 ? ", and {$fact->quantity} expired, kept as reserve" : ''),
+            FindingKind::Expired => "{$what} expired on {$until}",
+            FindingKind::DateUnknown => "{$what} has no expiry date on record",
+            FindingKind::ExpiresEarly => "{$what} expires {$until}, before the next check",
+            FindingKind::Opened => "{$what} is opened",
+            FindingKind::Damaged => "{$what} is damaged",
+            FindingKind::Soiled => "{$what} is soiled, or its wrapper is torn",
+            FindingKind::Failed => "{$what} failed its function test",
+            FindingKind::Excluded => "{$what} is of a class that the list excludes",
+            FindingKind::BeyondScope => "{$fact->subject} is outside the scope of practice of this kit's users",
+            FindingKind::Unpaired => "{$fact->subject} is missing a required companion item: {$fact->detail}",
+            FindingKind::Superseded => "{$fact->subject} is an outdated model",
+            FindingKind::Surplus => "{$fact->subject}: more pieces than the list asks for",
+            FindingKind::Overweight => "The kit weighs {$fact->quantity} g; its limit is {$fact->detail} g",
+        };
     }
 
-    private function shortage(Judged $judged, string $line): string
+    private function reason(Judged $judged, Finding $finding): Reason
+    {
+        $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
+        [$todo, $job] = match ($finding->kind) {
+            FindingKind::Short => [$this->toRestock($judged, (string) $line?->code()), 'restock'],
+            FindingKind::Expired => ['Remove it and put in a new one.', 'restock'],
+            FindingKind::DateUnknown => ['Read the date on the pack at the next check, or replace it.', 'check'],
+            FindingKind::ExpiresEarly => [$finding->severity === Severity::Fix ? 'Replace it now, or check again before that day.' : 'No line needs it: move it to where it is used sooner.', 'restock'],
+            FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => ['Replace it.', 'restock'],
+            FindingKind::Soiled => ['Replace it, even if it is in date.', 'restock'],
+            FindingKind::Excluded => ['Remove it.', 'restock'],
+            FindingKind::BeyondScope => ['Remove it, or assign the kit to somebody who is trained for it.', 'none'],
+            FindingKind::Unpaired => ['Put the missing item beside it.', 'restock'],
+            FindingKind::Superseded => ['Replace it when it is used or expires.', 'none'],
+            FindingKind::Surplus => ['Return the rest to the store, or leave it.', 'none'],
+            FindingKind::Overweight => ['Remove what no line asks for.', 'none'],
+        };
+
+        return new Reason(
+            $finding->kind->value, $finding->severity->value, self::found($this->fact($judged, $finding)), $todo, $job, $line?->code(), $finding->item?->code, $finding->index,
+            $finding->index === null ? $line?->pocketId : $judged->rows[$finding->index]->pocketId,
+        );
+    }
+
+    /** @return array{int|null, string} pieces kept as reserve, and how many there are of how many */
+    private function shortage(Judged $judged, string $line): array
     {
         $outcome = $this->outcome($judged, $line);
-        $planned = $judged->plan->line($line);
-        $effective = is_int($outcome->effective) ? (string) $outcome->effective : (string) $outcome->effective;
         $required = is_int($outcome->required) ? (string) $outcome->required : ($outcome->required->text ?: (string) $outcome->required);
-        $reserve = $outcome->reserve ? ", and {$outcome->reserve} past their date as reserve" : '';
 
-        return "{$planned->need}: {$effective} of {$required}{$reserve}";
+        return [$outcome->reserve, "{$outcome->effective} of {$required}"];
     }
 
     private function toRestock(Judged $judged, string $line): string
     {
         foreach ($judged->judgement->restock as $restock) {
             if ($restock->line === $line) {
-                $what = $restock->item === null ? "anything of class {$restock->class} that fits" : $this->catalogue->name($restock->item);
+                $what = $restock->item === null ? "any suitable item of class {$restock->class}" : $this->catalogue->name($restock->item);
 
                 return "Put in {$restock->quantity} × {$what}.";
             }

@@ -7,18 +7,29 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What a check found, in words.
+ * What a check found, as facts.
  *
- * @property int $id
- * @property int $check_number
+ * @property int $operation_number
  * @property int $position
  * @property string $kind
  * @property string $severity
- * @property string $text
+ * @property string|null $line
+ * @property string|null $subject
+ * @property string|null $item_code
+ * @property string|null $lot_number
+ * @property string|null $expires
+ * @property string|null $good_until
+ * @property string|null $pocket
+ * @property int|null $quantity
+ * @property string|null $detail
  */
 final class CheckFinding extends Model
 {
     public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'operation_number';
 
     protected $guarded = [];
 }

@@ -9,11 +9,11 @@ use Illuminate\Database\Eloquent\Model;
 /**
  * How far a line was met at a check.
  *
- * @property int $id
- * @property int $check_number
+ * @property int $operation_number
  * @property int $position
  * @property string $code
  * @property string $need
+ * @property string|null $pocket
  * @property string $rank
  * @property string $required
  * @property string $effective
@@ -23,6 +23,10 @@ use Illuminate\Database\Eloquent\Model;
 final class CheckLine extends Model
 {
     public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'operation_number';
 
     protected $guarded = [];
 }

@@ -5,37 +5,32 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What was counted in one pocket of one lot in one condition, beside what was recorded.
+ * What was counted of one lot in one condition in one pocket, beside what was on record.
  *
- * @property int $id
- * @property int $check_number
+ * @property int $operation_number
  * @property int $position
  * @property string $pocket_id
+ * @property string $pocket
  * @property string $lot_id
+ * @property string $item_code
+ * @property string $item_name
+ * @property string|null $lot_number
+ * @property string|null $expires
  * @property string $condition
  * @property int $recorded
  * @property int $counted
- * @property Lot $lot
- * @property Pocket $pocket
+ * @property int $became
+ * @property bool $in_doubt
  */
 final class CheckRow extends Model
 {
     public $timestamps = false;
 
+    public $incrementing = false;
+
+    protected $primaryKey = 'operation_number';
+
     protected $guarded = [];
-
-    /** @return BelongsTo<Lot, $this> */
-    public function lot(): BelongsTo
-    {
-        return $this->belongsTo(Lot::class);
-    }
-
-    /** @return BelongsTo<Pocket, $this> */
-    public function pocket(): BelongsTo
-    {
-        return $this->belongsTo(Pocket::class);
-    }
 }

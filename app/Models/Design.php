@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * A packing plan: a list and additions, leaves and pockets, and where each line lives.
+ * A packing plan: a list and additions, leaves and pockets, and the pocket for each line.
  *
  * @property string $id
  * @property string $code

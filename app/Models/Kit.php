@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Exceptions\KitIsRetired;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -11,7 +12,6 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
-use Illuminate\Validation\ValidationException;
 
 /**
  * One physical bag of a design.
@@ -29,7 +29,9 @@ use Illuminate\Validation\ValidationException;
  * @property string|null $used_on
  * @property string|null $last_full_on
  * @property string|null $last_quick_on
- * @property int $last_movement
+ * @property int|null $disputed_by
+ * @property int $last_operation
+ * @property string|null $last_done_at
  * @property string|null $retired_on
  * @property Collection<int, KitModule> $modules
  * @property Design $design
@@ -45,11 +47,17 @@ final class Kit extends Model
 
     protected $guarded = [];
 
-    /** @throws ValidationException where it was taken out of use */
+    /** Held for this transaction, as it is now. */
+    public static function locked(string $id): self
+    {
+        return self::query()->where('id', $id)->with('place')->lockForUpdate()->firstOrFail();
+    }
+
+    /** @throws KitIsRetired */
     public function refuseRetired(): void
     {
         if ($this->retired_on !== null) {
-            throw ValidationException::withMessages(['kit' => "{$this->code} was taken out of use on {$this->retired_on}: nothing more is recorded for it."]);
+            throw new KitIsRetired($this);
         }
     }
 

@@ -5,28 +5,26 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What was done to a kit that is no movement of its contents: made, moved, upgraded, retired.
+ * Something about a kit that became something else in an operation.
  *
- * @property int $id
+ * @property int $operation_number
+ * @property int $position
  * @property string $kit_id
- * @property string $kind
- * @property string $text
- * @property string $user_id
- * @property string $changed_at
- * @property User $user
+ * @property string $field
+ * @property string|null $was
+ * @property string|null $becomes
+ * @property string|null $was_name
+ * @property string|null $becomes_name
  */
 final class KitChange extends Model
 {
     public $timestamps = false;
 
-    protected $guarded = [];
+    public $incrementing = false;
 
-    /** @return BelongsTo<User, $this> */
-    public function user(): BelongsTo
-    {
-        return $this->belongsTo(User::class);
-    }
+    protected $primaryKey = 'operation_number';
+
+    protected $guarded = [];
 }

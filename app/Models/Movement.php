@@ -5,79 +5,37 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * One row of the ledger. Rows are never changed; a correction is a new one.
+ * So many pieces of a lot that went from one place to another in an operation.
  *
- * @property int $number
- * @property string $id
- * @property string $moved_at
+ * @property int $operation_number
+ * @property int $position
  * @property string $lot_id
+ * @property string $item_code
+ * @property string $item_name
+ * @property string|null $lot_number
+ * @property string|null $expires
  * @property int $quantity
  * @property string|null $from_kit_id
  * @property string|null $from_pocket_id
+ * @property string|null $from_pocket
  * @property string|null $from_store_id
  * @property string|null $from_condition
  * @property string|null $to_kit_id
  * @property string|null $to_pocket_id
+ * @property string|null $to_pocket
  * @property string|null $to_store_id
  * @property string|null $to_condition
  * @property string $reason
- * @property string $user_id
- * @property string|null $check_id
- * @property string|null $batch_id
- * @property string $hash
- * @property Lot $lot
- * @property User $user
- * @property Pocket|null $fromPocket
- * @property Pocket|null $toPocket
- * @property Store|null $fromStore
- * @property Store|null $toStore
  */
 final class Movement extends Model
 {
     public $timestamps = false;
 
-    protected $primaryKey = 'number';
-
     public $incrementing = false;
 
+    protected $primaryKey = 'operation_number';
+
     protected $guarded = [];
-
-    /** @return BelongsTo<Lot, $this> */
-    public function lot(): BelongsTo
-    {
-        return $this->belongsTo(Lot::class);
-    }
-
-    /** @return BelongsTo<User, $this> */
-    public function user(): BelongsTo
-    {
-        return $this->belongsTo(User::class);
-    }
-
-    /** @return BelongsTo<Pocket, $this> */
-    public function fromPocket(): BelongsTo
-    {
-        return $this->belongsTo(Pocket::class);
-    }
-
-    /** @return BelongsTo<Pocket, $this> */
-    public function toPocket(): BelongsTo
-    {
-        return $this->belongsTo(Pocket::class);
-    }
-
-    /** @return BelongsTo<Store, $this> */
-    public function fromStore(): BelongsTo
-    {
-        return $this->belongsTo(Store::class);
-    }
-
-    /** @return BelongsTo<Store, $this> */
-    public function toStore(): BelongsTo
-    {
-        return $this->belongsTo(Store::class);
-    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Carbon\CarbonInterface;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 
@@ -35,6 +36,12 @@ final class Organisation extends Model
     /** Today where the kits are. */
     public function today(): string
     {
-        return now($this->time_zone)->toDateString();
+        return $this->dayOf(now());
+    }
+
+    /** The day that it was there at that moment. */
+    public function dayOf(CarbonInterface $at): string
+    {
+        return $at->copy()->setTimezone($this->time_zone)->toDateString();
     }
 }

@@ -61,7 +61,7 @@ final class Choices
     /** @return array{int, int} */
     private function reckoned(KitList $list): array
     {
-        [$pieces, $unserved] = $this->lists->outfit(ListPlans::document($list));
+        [$pieces, $unserved] = $this->lists->outfit(ListPlans::asked($list));
         [$cost, $unpriced] = $this->prices->byThePiece($pieces);
 
         return [$cost, $unpriced + $unserved];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Reading;
 
-use App\Http\Resources\CheckRef;
+use App\Http\Resources\BaseResource;
 use App\Http\Resources\ContentResource;
 use App\Http\Resources\DueResource;
 use App\Http\Resources\KitResource;
@@ -19,7 +19,7 @@ use App\Judging\Judged;
 use App\Judging\KitJudge;
 use App\Judging\Plan;
 use App\Judging\Words;
-use App\Models\Check;
+use App\Ledger\Head;
 use App\Models\Kit;
 use App\Models\Place;
 use Sarcina\Core\Calendar\PrintedDate;
@@ -34,37 +34,34 @@ final class DescribeKit
         private readonly DescribeVerdict $verdict,
         private readonly Words $words,
         private readonly Catalogue $catalogue,
+        private readonly ReadChecks $checks,
     ) {
     }
 
     public function __invoke(Kit $kit, string $today): KitResource
     {
+        // Read before the contents: what is recorded in between counts as not seen.
+        $base = BaseResource::of(Head::read()->base());
         $judged = $this->judge->judge($kit, $today);
-        $last = Check::query()->where('kit_id', $kit->id)->orderByDesc('number')->first();
 
         return new KitResource(
             $kit->id, $kit->code, $kit->name, $judged->plan->code, $judged->plan->name, self::list($judged->plan), self::place($kit->place), $judged->scope->scope->value, $judged->scope->because, $kit->retired_on,
             $judged->plan->policy['sealed'], new SealResource($kit->seal, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason), $kit->used_on,
-            $kit->last_movement, ($this->verdict)($judged), $this->due($judged), self::leaves($judged->plan), $this->contents($judged),
-            $last === null ? null : self::check($last),
+            $base, ($this->verdict)($judged), $this->due($judged), self::leaves($judged->plan), $this->contents($judged),
+            $this->checks->lastOf($kit),
         );
     }
 
     public function due(Judged $judged): DueResource
     {
-        $due = $judged->due;
+        $due = $judged->due();
 
-        return new DueResource($due->day === null ? null : (string) $due->day, $due->kind?->value, $due->because?->value, $due->overdueDays, $this->words->due($due));
+        return new DueResource($due->day === null ? null : (string) $due->day, $due->kind, $due->because, $due->overdueDays, $this->words->due($due));
     }
 
     public static function place(Place $place): PlaceRef
     {
         return new PlaceRef($place->id, $place->name, $place->path);
-    }
-
-    public static function check(Check $check): CheckRef
-    {
-        return new CheckRef($check->id, $check->kind, $check->day, $check->finished_at.'Z', $check->signed, $check->verdict);
     }
 
     public static function list(Plan $plan): ListRef

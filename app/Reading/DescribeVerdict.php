@@ -29,7 +29,7 @@ final class DescribeVerdict
         $judgement = $judged->judgement;
 
         return new VerdictResource(
-            $judgement->verdict->value,
+            $judged->verdict()->value,
             $this->words->sentence($judged),
             (string) $judgement->assignment->asOf,
             (string) $judgement->assignment->policy->nextCheck,
@@ -51,7 +51,7 @@ final class DescribeVerdict
         $item = $code === null ? null : $this->catalogue->item($code);
 
         return new LineResource(
-            $line->code, $line->need, $item?->purpose, $item?->caution, $line->rank, $line->reason, $line->pocketId, $code, $item?->name,
+            $line->code(), $line->need, $item?->purpose, $item?->caution, $line->asked->rank->value, $line->reason, $line->pocketId, $code, $item?->name,
             $item->count_unit ?? 'each', self::amount($outcome->required), self::amount($outcome->effective), $outcome->reserve, self::amount($outcome->short),
             $this->state($judged, $outcome), $this->accepted($line),
         );
@@ -63,9 +63,9 @@ final class DescribeVerdict
         if ($outcome->placed !== []) {
             return $judged->judgement->assignment->contents[$outcome->placed[0]->row]->item->code;
         }
-        foreach ($line->accepts as $accepted) {
-            if (isset($accepted['item']) && is_string($accepted['item'])) {
-                return $accepted['item'];
+        foreach ($line->asked->accepts as $accepted) {
+            if ($accepted->item !== null) {
+                return $accepted->item;
             }
         }
 
@@ -94,16 +94,17 @@ final class DescribeVerdict
     private function accepted(PlanLine $line): array
     {
         $names = [];
-        foreach ($line->accepts as $accepted) {
-            if (isset($accepted['item']) && is_string($accepted['item'])) {
-                $names[] = $this->catalogue->name($accepted['item']);
-            } elseif (isset($accepted['class']) && is_string($accepted['class'])) {
-                $least = [];
-                foreach ((array) ($accepted['min'] ?? []) as $measure => $quantity) {
-                    $least[] = "{$measure} {$quantity}";
-                }
-                $names[] = "any {$accepted['class']}".($least === [] ? '' : ' of at least '.implode(', ', $least));
+        foreach ($line->asked->accepts as $accepted) {
+            if ($accepted->class === null) {
+                $names[] = $this->catalogue->name((string) $accepted->item);
+
+                continue;
             }
+            $least = [];
+            foreach ($accepted->least as $measure => $quantity) {
+                $least[] = "{$measure} {$quantity->text}";
+            }
+            $names[] = "any {$accepted->class->name}".($least === [] ? '' : ' of at least '.implode(', ', $least));
         }
 
         return $names;

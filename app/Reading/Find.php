@@ -34,7 +34,7 @@ final class Find
             ->where(fn ($query) => $query->where('kits.code', 'like', $like)->orWhere('kits.name', 'like', $like))
             ->orderByRaw('kits.code LIKE ? DESC', [$start])->orderBy('kits.code')->limit(self::EACH)->get(['kits.code', 'kits.name', 'places.path', 'kits.retired_on']);
 
-        return array_values($kits->map(static fn (object $kit): FoundResource => new FoundResource('kit', "{$kit->code} {$kit->name}", $kit->retired_on === null ? $kit->path : 'Taken out of use', "/kits/{$kit->code}"))->all());
+        return array_values($kits->map(static fn (object $kit): FoundResource => new FoundResource('kit', "{$kit->code} {$kit->name}", $kit->retired_on === null ? $kit->path : 'Out of service', "/kits/{$kit->code}"))->all());
     }
 
     /** @return list<FoundResource> */
@@ -62,7 +62,7 @@ final class Find
 
         return array_values($lots->map(static fn (object $lot): FoundResource => new FoundResource(
             'lot', "Lot {$lot->number}",
-            $lot->name.($lot->expires === null ? ', no date' : ', good until '.\App\Judging\Words::date((string) PrintedDate::of($lot->expires)->lastGoodDay)),
+            $lot->name.($lot->expires === null ? ', no date' : ', expires '.\App\Judging\Words::date((string) PrintedDate::of($lot->expires)->lastGoodDay)),
             "/items/{$lot->code}?lot=".rawurlencode($lot->number),
         ))->all());
     }

@@ -20,11 +20,21 @@ use App\Models\Kit;
 use App\Models\KitList;
 use App\Models\Line;
 use App\Models\Organisation;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\LineOutcome;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Format\VerdictDocument;
+use Sarcina\Core\Kit\Condition;
+use Sarcina\Core\Kit\ExpiryPolicy;
+use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\Kit as CoreKit;
+use Sarcina\Core\Kit\Policy;
+use Sarcina\Core\Kit\Row;
+use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Lists\KitList as CoreList;
 
 /** Any kit or design against any list and edition, by the exact placement of the `check` rule; and what it would take to meet it. */
 final class HoldAgainst
@@ -43,36 +53,36 @@ final class HoldAgainst
     public function kit(Kit $kit, KitList $list, string $today): HoldResource
     {
         $judged = $this->judge->judge($kit, $today);
-        /** @var array{contents: list<array<string, mixed>>, kit: array<string, mixed>, policy: array<string, mixed>} $document */
-        $document = $judged->document;
+        $as = $judged->judgement->assignment;
 
-        return $this->held("kit:{$kit->code}", "{$kit->code} {$kit->name}", $this->lists->judge(self::document($list), $document['contents'], $document['kit'], $document['policy'], $today), $list);
+        return $this->held("kit:{$kit->code}", "{$kit->code} {$kit->name}", $this->lists->judge(self::asked($list), $as->contents, $as->kit, $as->policy, $as->asOf), $list);
     }
 
     /** A design as a kit of it would be packed: every line with its first choice, in date. */
     public function design(Design $design, KitList $list, string $today): HoldResource
     {
         $plan = $this->designs->of($design->id);
-        $kit = ['code' => $design->code, 'scope' => 'clinician', 'empty_mass_g' => $plan->emptyMass, ...($plan->maxMass === null ? [] : ['max_mass_g' => $plan->maxMass])];
-        $policy = ['expiry' => 'strict', 'next_check' => $today];
+        $day = Day::of($today);
+        $kit = new CoreKit($design->code, Scope::Clinician, $plan->maxMass, $plan->emptyMass);
 
-        return $this->held("design:{$design->code}", "Design: {$design->name}", $this->lists->judge(self::document($list), $this->packed($plan), $kit, $policy, $today), $list);
+        return $this->held("design:{$design->code}", "Design: {$design->name}", $this->lists->judge(self::asked($list), $this->packed($plan), $kit, new Policy(ExpiryPolicy::Strict, $day, 0), $day), $list);
     }
 
-    /** @return list<array<string, mixed>> contents as in `sarcina.kit/1` */
+    /** @return list<Row> */
     private function packed(Plan $plan): array
     {
-        [$pieces] = $this->lists->outfit(['code' => $plan->list['code'], 'excludes' => $plan->excludes, 'lines' => array_map(static fn ($line): array => $line->document(), $plan->lines)]);
+        [$pieces] = $this->lists->outfit($plan->asked());
+        $items = $this->catalogue->items(array_map(strval(...), array_keys($pieces)));
+        $inDate = PrintedDate::of('9999-12');
 
-        return array_map(static fn (string|int $item, int $count): array => ['item' => (string) $item, 'expires' => '9999-12', 'quantity' => $count], array_keys($pieces), array_values($pieces));
+        return array_values(array_map(static fn (Item $item): Row => new Row(null, $item, null, $inDate, $pieces[$item->code], Condition::Good), $items));
     }
 
-    /** @return array<string, mixed> */
-    private static function document(KitList $list): array
+    private static function asked(KitList $list): CoreList
     {
         $list->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
 
-        return ListPlans::document($list);
+        return ListPlans::asked($list);
     }
 
     private function held(string $subject, string $title, Judgement $judgement, KitList $list): HoldResource
@@ -105,7 +115,7 @@ final class HoldAgainst
 
         return match ($verdict) {
             Verdict::Ready => "It meets this list: {$met}",
-            Verdict::ReadyWithActions => "It meets this list, with something to put right: {$met}",
+            Verdict::ReadyWithActions => "It meets this list, with actions due: {$met}",
             Verdict::Limited => "It does not meet this list: {$met}",
             Verdict::NotReady => "It does not meet this list, and a critical line is not met: {$met}",
         };
@@ -166,12 +176,12 @@ final class HoldAgainst
     {
         $texts = [];
         foreach ($judgement->findings as $finding) {
-            $name = isset($finding->concerns['item']) ? $this->catalogue->name((string) $finding->concerns['item']) : '';
+            $name = $finding->item === null ? '' : $this->catalogue->name($finding->item->code);
             $text = match ($finding->kind) {
-                FindingKind::Unpaired => "{$name} lacks what it only works with.",
+                FindingKind::Unpaired => "{$name} is missing a required companion item.",
                 FindingKind::Overweight => "It weighs {$judgement->mass} g, more than it may.",
-                FindingKind::ExpiresEarly => $finding->severity->value === 'fix' ? "{$name} runs out before the next check." : null,
-                FindingKind::Expired => "{$name} is past its date.",
+                FindingKind::ExpiresEarly => $finding->severity->value === 'fix' ? "{$name} expires before the next check." : null,
+                FindingKind::Expired => "{$name} is expired.",
                 FindingKind::DateUnknown => "{$name} has no date.",
                 FindingKind::Superseded => "{$name} is an outdated model.",
                 default => null,
@@ -214,8 +224,7 @@ final class HoldAgainst
         if ($item === null) {
             return new ToAdd($line, $need, null, $otherwise, $pieces, 0, null, null, null);
         }
-        $document = $this->catalogue->documents([$item])[$item] ?? [];
-        $mass = is_int($document['mass_g'] ?? null) ? $document['mass_g'] * $pieces : 0;
+        $mass = ($this->catalogue->items([$item])[$item]->mass ?? 0) * $pieces;
         $cost = $this->prices->wholePacks($item, $pieces);
 
         return new ToAdd($line, $need, $item, $this->catalogue->name($item), $pieces, $mass, $cost, $cost === null ? 'no price on record' : null, $this->catalogue->item($item)?->caution);

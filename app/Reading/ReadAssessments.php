@@ -83,7 +83,7 @@ final class ReadAssessments
         if ($assessment->signed_on === null || Assessment::query()->where('follows_id', $assessment->id)->exists()) {
             return [];
         }
-        $asks = $assessment->review_on !== null && $assessment->review_on <= $today ? ['Signed on '.Words::date($assessment->signed_on).', to be looked at again since '.Words::date($assessment->review_on).'.'] : [];
+        $asks = $assessment->review_on !== null && $assessment->review_on <= $today ? ['Signed on '.Words::date($assessment->signed_on).', review due since '.Words::date($assessment->review_on).'.'] : [];
         foreach ($assessment->areas as $area) {
             foreach ($area->changesSeen as $seen) {
                 $asks[] = "{$area->name} has changed: {$seen->what}";
@@ -206,7 +206,7 @@ final class ReadAssessments
             'make' => [$title === null ? "Make a pouch with {$with} for {$area}" : "Make a {$title}".($with === '' ? '' : " with {$with}")." for {$area}", 'The plan asks for it, and no kit that is there can serve.'],
             'move' => ["Move {$kit} to {$area}", "The plan asks for a {$title} there, and this kit is not asked for where it is".($task->state === 'open' && $task->kit !== null ? ", {$task->kit->place->path}." : '.')],
             'upgrade' => ["Put into {$kit}: {$with}", "The plan asks for it in {$area}, and no kit there carries it."],
-            default => ["Retire {$kit}", 'No area of the plan asks for this kit. Keep it with a reason, or take it out of use.'],
+            default => ["Retire {$kit}", 'No area of the plan asks for this kit. Keep it with a reason, or retire it.'],
         };
         $design = $task->wanted !== null ? $this->choices->of($task->wanted)?->design : ($modules === [] ? null : $this->choices->of($modules[0])?->design);
 

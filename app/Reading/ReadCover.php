@@ -18,7 +18,7 @@ use Sarcina\Core\Calendar\Day;
 /** How many first aiders each place asks for and has, by shift; and what asks for the planner's attention. No name is said here. */
 final class ReadCover
 {
-    /** A qualification that runs out within this many days is said, so that a course can be booked. */
+    /** A qualification that expires within this many days is said, so that a course can be booked. */
     private const SOON_DAYS = 60;
 
     public function __construct(private readonly Scopes $scopes)
@@ -65,7 +65,7 @@ final class ReadCover
         $days = DB::table('qualifications')->join('first_aiders', 'first_aiders.id', '=', 'qualifications.first_aider_id')->whereNull('first_aiders.ended_on')
             ->whereBetween('qualifications.expires_on', [$today, $soon])->orderBy('qualifications.expires_on')->pluck('qualifications.expires_on');
         if ($days->isNotEmpty()) {
-            $asks[] = new AskResource('qualification', Words::number($days->count(), 'qualification').' of first aiders '.($days->count() === 1 ? 'runs' : 'run').' out within '.self::SOON_DAYS.' days, the first on '.Words::date((string) $days->first()).'.', '/assess/people');
+            $asks[] = new AskResource('qualification', Words::number($days->count(), 'qualification').' of first aiders '.($days->count() === 1 ? 'expires' : 'expire').' within '.self::SOON_DAYS.' days, the first on '.Words::date((string) $days->first()).'.', '/assess/people');
         }
 
         return $asks;

@@ -21,8 +21,10 @@ use App\Models\Line;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\LineOutcome;
+use Sarcina\Core\Lists\KitList as CoreList;
+use Sarcina\Core\Lists\Line as CoreLine;
 
-/** What moved from one edition of a list to another, line by line, and what each kit would lack under it. */
+/** Changes from one edition of a list to another, line by line, and what each kit would lack under it. */
 final class ReadEditionChange
 {
     public function __construct(
@@ -103,8 +105,8 @@ final class ReadEditionChange
         [$before, $now] = [$from->exclusions->pluck('class')->all(), $to->exclusions->pluck('class')->all()];
 
         return [
-            ...array_values(array_map(static fn (string $class): string => "Now keeps out {$class}.", array_diff($now, $before))),
-            ...array_values(array_map(static fn (string $class): string => "No longer keeps out {$class}.", array_diff($before, $now))),
+            ...array_values(array_map(static fn (string $class): string => "Now excludes {$class}.", array_diff($now, $before))),
+            ...array_values(array_map(static fn (string $class): string => "No longer excludes {$class}.", array_diff($before, $now))),
         ];
     }
 
@@ -134,23 +136,20 @@ final class ReadEditionChange
     private function kit(Kit $kit, KitList $from, KitList $to, string $today): KitEffect
     {
         $judged = $this->judge->judge($kit, $today);
-        $document = $judged->document;
         $module = $kit->modules->firstWhere('list_id', $from->id);
         $name = $module === null ? '' : "{$module->module}.";
-        /** @var array{code: string, excludes: list<string>, lines: list<array<string, mixed>>} $list */
-        $list = ListPlans::document($to);
-        $list['lines'] = array_map(static fn (array $line): array => [...$line, 'id' => $name.(is_string($line['id']) ? $line['id'] : '')], $list['lines']);
-        $list['excludes'] = $module === null ? $list['excludes'] : $judged->plan->excludes;
+        $lines = array_values($to->lines->map(static fn (Line $line): CoreLine => ListPlans::line($line, $name))->all());
         $needs = $to->lines->mapWithKeys(static fn (Line $line): array => [$name.$line->code => $line->need])->all();
         foreach ($judged->plan->lines as $line) {
             // What the rest of the plan asks for stays as it is.
             if ($line->listId !== $from->id) {
-                $list['lines'][] = $line->document();
-                $needs[$line->code] = $line->need;
+                $lines[] = $line->asked;
+                $needs[$line->code()] = $line->need;
             }
         }
-        /** @var array{contents: list<array<string, mixed>>, kit: array<string, mixed>, policy: array<string, mixed>} $document */
-        $then = $this->plans->judge($list, $document['contents'], $document['kit'], $document['policy'], $today);
+        $as = $judged->judgement->assignment;
+        $excludes = $module === null ? ListPlans::asked($to)->excludes : $judged->plan->excludes;
+        $then = $this->plans->judge(new CoreList($to->code, $lines, $excludes), $as->contents, $as->kit, $as->policy, $as->asOf);
         $now = [];
         foreach ($judged->judgement->lines as $outcome) {
             $now[$outcome->line->id] = $outcome;
@@ -186,7 +185,7 @@ final class ReadEditionChange
         $items = [];
         foreach ($judgement->findings as $finding) {
             if ($finding->kind->value === 'surplus') {
-                $items[] = (string) $finding->concerns['item'];
+                $items[] = (string) $finding->item?->code;
             }
         }
 

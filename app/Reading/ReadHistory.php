@@ -7,106 +7,109 @@ namespace App\Reading;
 use App\Http\Resources\HistoryEntry;
 use App\Http\Resources\HistoryResource;
 use App\Http\Resources\MovementResource;
-use App\Models\Check;
 use App\Models\Kit;
 use App\Models\KitChange;
 use App\Models\Movement;
-use Illuminate\Database\Eloquent\Collection;
+use App\Models\Operation;
+use App\Models\Seal;
+use Illuminate\Support\Facades\DB;
 
-/** What happened to a kit, newest first: every check and movement, who, when and why. */
+/** What was done to a kit, newest first: every operation, by whom, when and why, with names as they read on that day. */
 final class ReadHistory
 {
-    private const PAGE = 120;
+    private const PAGE = 40;
 
-    /** @param  int|null  $before  movements below this number */
-    public function __invoke(Kit $kit, ?int $before): HistoryResource
+    public function __construct(private readonly ReadChecks $checks)
     {
-        $movements = Movement::query()
-            ->where(fn ($query) => $query->where('from_kit_id', $kit->id)->orWhere('to_kit_id', $kit->id))
-            ->when($before !== null, fn ($query) => $query->where('number', '<', $before))
-            ->with(['lot.item', 'user', 'fromPocket', 'toPocket', 'fromStore', 'toStore'])
-            ->orderByDesc('number')->limit(self::PAGE + 1)->get();
-        $more = $movements->count() > self::PAGE;
-        $movements = $movements->take(self::PAGE);
-        $groups = $movements->groupBy(fn (Movement $movement): string => $movement->check_id ?? $movement->batch_id ?? $movement->moved_at);
-        if ($more && $groups->count() > 1) {
-            // The last group may go on below the page.
-            $groups->pop();
-        }
-        /** @var Movement|null $last */
-        $last = $groups->last()?->last();
-        $checks = Check::query()->where('kit_id', $kit->id)->with('user')
-            ->when($before !== null, fn ($query) => $query->where('finished_at', '<', (string) Movement::query()->where('number', $before)->value('moved_at')))
-            ->when($more && $last !== null, fn ($query) => $query->where('finished_at', '>=', (string) $last?->moved_at))
-            ->orderByDesc('number')->get();
-        $entries = [];
-        foreach ($checks as $check) {
-            $moved = $groups->pull($check->id) ?? new Collection;
-            $entries[] = new HistoryEntry($check->finished_at.'Z', 'check', $check->kind === 'full' ? 'Full check' : 'Quick check', $check->user->name, DescribeKit::check($check), $this->movements($kit, $moved));
-        }
-        $changes = KitChange::query()->where('kit_id', $kit->id)->with('user')
-            ->when($before !== null, fn ($query) => $query->where('changed_at', '<', (string) Movement::query()->where('number', $before)->value('moved_at')))
-            ->when($more && $last !== null, fn ($query) => $query->where('changed_at', '>=', (string) $last?->moved_at))
-            ->orderBy('id', 'desc')->get();
-        foreach ($changes as $change) {
-            $entries[] = new HistoryEntry($change->changed_at.'Z', 'changed', $change->text, $change->user->name, null, []);
-        }
-        foreach ($groups as $group) {
-            /** @var Movement $first */
-            $first = $group->first();
-            $reasons = $group->pluck('reason')->unique();
-            $kind = $reasons->contains('restocked') ? 'restocked' : (string) $reasons->first();
-            $entries[] = new HistoryEntry($first->moved_at.'Z', $kind, self::title($kind), $first->user->name, null, $this->movements($kit, $group));
-        }
-        usort($entries, static fn (HistoryEntry $one, HistoryEntry $other): int => $other->at <=> $one->at);
-
-        return new HistoryResource($kit->code, $kit->name, $entries, $more ? $last?->number : null);
     }
 
-    private static function title(string $kind): string
+    /** @param  int|null  $before  only operations below this number */
+    public function __invoke(Kit $kit, ?int $before): HistoryResource
     {
-        return match ($kind) {
-            'restocked' => 'Restocked',
-            'used' => 'Used',
-            'received' => 'Packed',
-            'discarded' => 'Taken out',
-            'returned' => 'Returned to the store',
-            default => 'Corrected',
+        $numbers = DB::table('operation_kits')->where('kit_id', $kit->id)->when($before !== null, fn ($query) => $query->where('operation_number', '<', $before))
+            ->orderByDesc('operation_number')->limit(self::PAGE + 1)->pluck('operation_number')->all();
+        $page = array_slice($numbers, 0, self::PAGE);
+        $ofKit = static fn ($query) => $query->where(fn ($ends) => $ends->where('from_kit_id', $kit->id)->orWhere('to_kit_id', $kit->id));
+        $operations = Operation::query()->whereIn('number', $page)
+            ->with(['check', 'movements' => $ofKit, 'seals' => fn ($query) => $query->where('kit_id', $kit->id), 'changes' => fn ($query) => $query->where('kit_id', $kit->id)])
+            ->orderByDesc('done_at')->orderByDesc('number')->get();
+        $stores = DB::table('operation_stores')->whereIn('operation_number', $page)->get(['operation_number', 'store_id', 'name'])
+            ->mapWithKeys(static fn (object $store): array => ["{$store->operation_number} {$store->store_id}" => $store->name])->all();
+
+        return new HistoryResource(
+            $kit->code, $kit->name,
+            array_values($operations->map(fn (Operation $operation): HistoryEntry => new HistoryEntry(
+                $operation->done_at.'Z', $operation->number, $operation->kind->value, $this->title($operation), (string) $operation->user_name, $this->notes($operation),
+                $operation->kind->isCheck() ? $this->checks->ref($operation) : null,
+                array_values($operation->movements->map(fn (Movement $movement): MovementResource => new MovementResource(
+                    $movement->item_code, $movement->item_name, $movement->lot_number, $movement->quantity, self::text($kit, $movement, $stores),
+                ))->all()),
+            ))->all()),
+            count($numbers) > self::PAGE ? (int) end($page) : null,
+        );
+    }
+
+    private function title(Operation $operation): string
+    {
+        $title = $operation->kind->kind()->title();
+
+        return match ($operation->check?->standing) {
+            'superseded' => "{$title}, superseded by a later one",
+            'disputed' => "{$title}, in dispute with another one",
+            'history' => "{$title}, arrived late",
+            default => $title,
         };
     }
 
-    /**
-     * @param  \Illuminate\Support\Collection<int, Movement>  $movements
-     * @return list<MovementResource>
-     */
-    private function movements(Kit $kit, \Illuminate\Support\Collection $movements): array
+    /** @return list<string> */
+    private function notes(Operation $operation): array
     {
-        return array_values($movements->map(fn (Movement $movement): MovementResource => new MovementResource(
-            $movement->number, $movement->lot->item->code, $movement->lot->item->name, $movement->lot->number, $movement->quantity, self::text($kit, $movement),
-        ))->all());
+        return [
+            ...$operation->seals->map(static fn (Seal $seal): string => $seal->event === 'set' ? "Sealed with {$seal->seal_number}" : "Seal {$seal->seal_number} broken: {$seal->reason}")->all(),
+            ...$operation->changes->map(self::change(...))->filter()->all(),
+        ];
     }
 
-    private static function text(Kit $kit, Movement $movement): string
+    private static function change(KitChange $change): string
+    {
+        $was = $change->was_name ?? $change->was;
+        $becomes = $change->becomes_name ?? $change->becomes;
+
+        return match ($change->field) {
+            'place' => $was === null ? "At {$becomes}" : "From {$was} to {$becomes}",
+            'design' => $was === null ? "Of the design {$becomes}" : "Design {$becomes} instead of {$was}",
+            'edition' => "{$becomes} instead of {$was}",
+            'module' => $was === null ? "{$becomes}" : "{$was} removed",
+            'name' => $was === null ? '' : "Name: {$becomes} instead of {$was}",
+            'code' => $was === null ? '' : "Code: {$becomes} instead of {$was}",
+            'scope' => $was === null ? '' : 'Scope of practice: '.str_replace('_', ' ', (string) $becomes).' instead of '.str_replace('_', ' ', $was),
+            default => 'Taken out of service'.($change->becomes_name === null ? '' : ": {$change->becomes_name}"),
+        };
+    }
+
+    /** @param  array<string, string>  $stores  names on that day, by operation and store */
+    private static function text(Kit $kit, Movement $movement, array $stores): string
     {
         $came = $movement->to_kit_id === $kit->id;
         $went = $movement->from_kit_id === $kit->id;
+        $store = $stores["{$movement->operation_number} ".($movement->from_store_id ?? $movement->to_store_id)] ?? null;
         if ($came && $went) {
             return $movement->from_condition !== $movement->to_condition
                 ? "found {$movement->to_condition}, recorded as {$movement->from_condition}"
-                : "found in {$movement->toPocket?->name}, recorded in {$movement->fromPocket?->name}";
+                : "found in {$movement->to_pocket}, recorded in {$movement->from_pocket}";
         }
         if ($came) {
             return match ($movement->reason) {
-                'counted' => "found more than recorded, {$movement->toPocket?->name}",
-                default => "put into {$movement->toPocket?->name}".($movement->fromStore === null ? '' : ", from {$movement->fromStore->name}"),
+                'counted' => "found more than recorded, {$movement->to_pocket}",
+                default => "put into {$movement->to_pocket}".($store === null ? '' : ", from {$store}"),
             };
         }
 
         return match ($movement->reason) {
-            'counted' => "not found, recorded in {$movement->fromPocket?->name}",
-            'used' => "used from {$movement->fromPocket?->name}",
-            'discarded' => "discarded from {$movement->fromPocket?->name}, {$movement->from_condition}",
-            default => "taken from {$movement->fromPocket?->name}".($movement->toStore === null ? '' : " to {$movement->toStore->name}"),
+            'counted' => "not found, recorded in {$movement->from_pocket}",
+            'used' => "used from {$movement->from_pocket}",
+            'discarded' => "disposed of, from {$movement->from_pocket}, {$movement->from_condition}",
+            default => "removed from {$movement->from_pocket}".($store === null ? '' : " to {$store}"),
         };
     }
 }

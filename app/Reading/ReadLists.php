@@ -56,7 +56,7 @@ final class ReadLists
         $lines = array_values($list->lines->map(fn (Line $line): ListLineResource => $this->line($line, $confirmations->get($line->code)))->all());
         $codes = array_map(static fn (ListLineResource $line): string => $line->code, $lines);
         $absent = $list->confirmations->filter(fn (LineConfirmation $found): bool => ! in_array($found->line_code, $codes, true))->map(self::found(...))->all();
-        [$pieces, $unserved] = $this->plans->outfit(ListPlans::document($list));
+        [$pieces, $unserved] = $this->plans->outfit(ListPlans::asked($list));
         [$price, $unpriced] = $this->prices->byThePiece($pieces);
         $editions = KitList::query()->where('code', $list->code)->orderBy('edition')->get();
 

@@ -13,8 +13,8 @@ use App\Models\FirstAider;
 use App\Models\Organisation;
 use App\Models\Posting;
 use App\Models\Qualification;
+use App\Support\Transaction;
 use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 
 /** The first aiders, for who plans alone. What has been kept long enough goes before anything is shown. */
 final class ReadPeople
@@ -39,7 +39,7 @@ final class ReadPeople
     public function forget(string $today): int
     {
         $gone = FirstAider::query()->with('qualifications')->get()->filter(fn (FirstAider $one): bool => ($this->goesOn($one) ?? '9999') <= $today);
-        DB::transaction(fn () => $gone->each(fn (FirstAider $one) => $this->keep->remove($one)));
+        Transaction::run(fn () => $gone->each(fn (FirstAider $one) => $this->keep->remove($one)));
 
         return $gone->count();
     }

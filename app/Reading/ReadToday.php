@@ -119,7 +119,7 @@ final class ReadToday
             'use' => ', it was used',
             'event' => ', it goes out to an event',
             'first' => ', it was never checked',
-            'expiry' => ', something runs out',
+            'expiry' => ', something expires',
             default => '',
         };
 

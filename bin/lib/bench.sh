@@ -26,6 +26,6 @@ run_bench() {
         php artisan fleet:make "$fleet"
         echo "== API with a fleet of $fleet kits"
         php bin/bench-api.php "$url"
-        php artisan demo:load
+        load_demo
     fi
 }

@@ -51,7 +51,7 @@ start_database() {
             --bind-address=127.0.0.1 --port="$(cat "$var/db.port")" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
             --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,ONLY_FULL_GROUP_BY \
             --default-time-zone=+00:00 --skip-name-resolve --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit=1 \
-            --innodb-lock-wait-timeout=10 --performance-schema=OFF --log-error="$var/db.log" </dev/null >/dev/null 2>&1 &
+            --innodb-lock-wait-timeout=10 --performance-schema=OFF --log-bin-trust-function-creators=ON --log-error="$var/db.log" </dev/null >/dev/null 2>&1 &
         echo $! > "$var/run/db.pid"
         disown
     fi
@@ -72,20 +72,32 @@ APP_NAME=Sarcina
 APP_ENV=$([ "$instance" = main ] && echo production || echo "$instance")
 APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
 APP_DEBUG=false
-DB_PASSWORD=$(head -c 18 /dev/urandom | base64 | tr -d '/+=')
+DB_PASSWORD=$(random_word)
 ENV
         )
     fi
-    local password
+    # The record's keys (docs/security.md): they lie beside the database, not in it.
+    grep -q '^LEDGER_KEYS=' "$var/.env" || printf 'LEDGER_KEYS=k1:%s\nLEDGER_SIGNING_SEED=%s\n' "$(head -c 32 /dev/urandom | base64)" "$(head -c 32 /dev/urandom | base64)" >> "$var/.env"
+    # Who makes the tables is not who serves people: the owner's password is given to those commands alone.
+    [ -f "$var/owner" ] || (umask 077; random_word > "$var/owner")
+    local password owner
     password=$(sed -n 's/^DB_PASSWORD=//p' "$var/.env")
+    owner=$(cat "$var/owner")
     export DB_PORT
     DB_PORT=$(cat "$var/db.port")
     mariadb --no-defaults --socket="$sockets/db.sock" <<SQL
 CREATE DATABASE IF NOT EXISTS sarcina CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
 CREATE USER IF NOT EXISTS 'sarcina'@'127.0.0.1' IDENTIFIED BY '$password';
-GRANT ALL PRIVILEGES ON \`sarcina%\`.* TO 'sarcina'@'127.0.0.1';
+CREATE USER IF NOT EXISTS 'sarcina_owner'@'127.0.0.1' IDENTIFIED BY '$owner';
+GRANT ALL PRIVILEGES ON \`sarcina%\`.* TO 'sarcina_owner'@'127.0.0.1' WITH GRANT OPTION;
+GRANT CREATE USER ON *.* TO 'sarcina_owner'@'127.0.0.1';
 SQL
 }
+
+random_word() { head -c 18 /dev/urandom | base64 | tr -d '/+=\n'; echo; }
+
+# as_owner COMMAND…: with the password of who may change the tables.
+as_owner() { DB_OWNER_PASSWORD=$(cat "$var/owner") "$@"; }
 
 stop_by_pid() {
     local file=$1 signal=${2:-TERM} tries=0
@@ -106,15 +118,26 @@ stop_database() { stop_by_pid "$var/run/db.pid"; }
 prepare_application() {
     grep -q "^DB_PORT=$DB_PORT$" "$var/.env" || { sed -i '/^DB_PORT=/d' "$var/.env"; echo "DB_PORT=$DB_PORT" >> "$var/.env"; }
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
-    php artisan migrate --force --quiet
+    as_owner php artisan database:fits || exit 1
+    as_owner php artisan migrate --force --quiet --database=owner
+    as_owner php artisan database:grants
     php artisan config:cache --quiet
     php artisan route:cache --quiet
 }
 
+# What was made by another version is not brought up to date: all its tables go.
+empty_database() {
+    mariadb --no-defaults --socket="$sockets/db.sock" -e 'DROP DATABASE sarcina; CREATE DATABASE sarcina CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci'
+}
+
 load_demo() {
     say "loading the demo data"
-    php artisan demo:load
+    # The cached settings do not hold the owner's password: they are made anew after it.
+    rm -f "$APP_CONFIG_CACHE"
+    as_owner php artisan demo:load
+    php artisan config:cache --quiet
     touch "$var/demo-loaded"
+    php artisan ledger:checkpoint
 }
 
 load_demo_once() { [ -f "$var/demo-loaded" ] || load_demo; }

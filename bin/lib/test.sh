@@ -37,17 +37,20 @@ start_test_instance() {
     trap 'stop_server; stop_database' EXIT
     start_database
     mariadb --no-defaults --socket="$sockets/db.sock" -e 'CREATE DATABASE IF NOT EXISTS sarcina_http CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci'
+    mariadb --no-defaults --socket="$sockets/db.sock" -e "CREATE USER IF NOT EXISTS 'sarcina_http'@'127.0.0.1' IDENTIFIED BY '$(sed -n 's/^DB_PASSWORD=//p' "$var/.env")'"
     grep -q '^HASH_MEMORY=' "$var/.env" || printf 'HASH_MEMORY=1024\nHASH_TIME=1\nSIGN_IN_TRIES=1000\n' >> "$var/.env"
     prepare_application
     load_demo
     start_server
     export SARCINA_TEST_URL=$url SARCINA_TEST_SOCKETS=$sockets
+    export DB_OWNER_PASSWORD
+    DB_OWNER_PASSWORD=$(cat "$var/owner")
 }
 
 part_core() { vendor/bin/phpunit -c core/phpunit.xml; }
 part_alone() { vendor/bin/phpunit -c core/phpunit.xml --filter StandsAloneTest; }
 part_http() { vendor/bin/phpunit --testsuite http && vendor/bin/phpunit --testsuite served; }
-part_browser() { php artisan demo:load && vendor/bin/phpunit --testsuite browser; }
+part_browser() { load_demo && vendor/bin/phpunit --testsuite browser; }
 # Pint is an application of the same framework, and would read this one's cached settings.
 part_pint() { env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u APP_EVENTS_CACHE -u DB_PORT vendor/bin/pint --test -q && echo "pint: nothing to mend"; }
 part_phpstan() {

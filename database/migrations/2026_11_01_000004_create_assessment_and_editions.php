@@ -22,10 +22,6 @@ return new class extends Migration
         $this->assessments();
         $this->imports();
         $this->keepEditions();
-        foreach (['UPDATE', 'DELETE'] as $change) {
-            DB::unprepared('CREATE TRIGGER kit_changes_no_'.strtolower($change)." BEFORE {$change} ON kit_changes FOR EACH ROW
-                SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'What was recorded in kit_changes is never changed; record a correction.'");
-        }
     }
 
     private function catalogue(): void
@@ -115,25 +111,12 @@ return new class extends Migration
             // The pouch of a module: it is there only in kits that carry it.
             $table->foreignUlid('module_list_id')->nullable()->constrained('lists');
         });
-        Schema::table('kits', function (Blueprint $table): void {
-            $table->date('retired_on')->nullable()->index();
-        });
         Schema::create('kit_modules', function (Blueprint $table): void {
             $table->id();
             $table->foreignUlid('kit_id')->constrained();
             $table->string('module', 30);
             $table->foreignUlid('list_id')->constrained('lists');
             $table->unique(['kit_id', 'module']);
-        });
-        // What was done to a kit that is no movement of its contents.
-        Schema::create('kit_changes', function (Blueprint $table): void {
-            $table->id();
-            $table->foreignUlid('kit_id')->constrained();
-            $table->enum('kind', ['made', 'moved', 'upgraded', 'retired', 'edition']);
-            $table->string('text', 400);
-            $table->foreignUlid('user_id')->constrained();
-            $table->dateTime('changed_at');
-            $table->index(['kit_id', 'changed_at']);
         });
     }
 

@@ -6,20 +6,29 @@ namespace Database\Seeders;
 
 use App\Actions\CheckReport;
 use App\Actions\CountedRow;
+use App\Actions\EquipKit;
 use App\Actions\FinishCheck;
 use App\Actions\Lots;
+use App\Actions\NewKitReport;
 use App\Actions\PlanRestock;
+use App\Actions\PutIn;
 use App\Actions\RestockKit;
 use App\Actions\RestockReport;
+use App\Actions\TakenOut;
 use App\Judging\ContentRow;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
-use App\Ledger\Entry;
-use App\Ledger\Ledger;
-use App\Ledger\Spot;
+use App\Ledger\Head;
+use App\Ledger\Location;
+use App\Ledger\LotMovement;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\Record;
+use App\Ledger\WhenDone;
 use App\Models\Kit;
 use App\Models\Store;
 use App\Models\User;
+use App\Support\Transaction;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -37,31 +46,47 @@ final class DemoHistory
     /** @var array<string, Kit> */
     private array $kits;
 
+    private ?CarbonImmutable $packedAt = null;
+
     /** @var array<string, string> lot ids by item and number */
     private array $lots = [];
 
+    /** @var array<string, string>|null ids by design, leaf and pocket */
+    private ?array $pockets = null;
+
     public function __construct(
-        private readonly Ledger $ledger,
+        private readonly Record $record,
         private readonly FinishCheck $finishCheck,
         private readonly PlanRestock $planRestock,
         private readonly RestockKit $restockKit,
+        private readonly EquipKit $equip,
         private readonly KitJudge $judge,
         private readonly KitStates $states,
     ) {
+    }
+
+    public function makeLots(DemoFiles $files, Lots $lots): void
+    {
+        $items = DB::table('items')->pluck('id', 'code')->all();
+        foreach ($files->rows('lots') as $row) {
+            $this->lots["{$row['item']} {$row['lot']}"] = $lots->make($items[$row['item']], $row['lot'], $files->printed($row['expires']));
+        }
+    }
+
+    public function equip(DemoFiles $files, NewKitReport $report, User $by): Kit
+    {
+        $this->packedAt = ($this->packedAt ?? $files->today->subDays(self::PACKED_DAYS_AGO)->setTime(10, 0))->addMinutes(20);
+
+        return ($this->equip)($report, $by, $this->packedAt, $this->packedAt->toDateString(), null, fn (Kit $kit): array => $this->packing($files, $kit));
     }
 
     /**
      * @param  array<string, User>  $people
      * @param  array<string, Kit>  $kits
      */
-    public function load(DemoFiles $files, array $people, Store $store, array $kits, Lots $lots): void
+    public function load(DemoFiles $files, array $people, Store $store, array $kits): void
     {
         [$this->people, $this->store, $this->kits] = [$people, $store, $kits];
-        $items = DB::table('items')->pluck('id', 'code')->all();
-        foreach ($files->rows('lots') as $row) {
-            $this->lots["{$row['item']} {$row['lot']}"] = $lots->make($items[$row['item']], $row['lot'], $files->printed($row['expires']));
-        }
-        $this->pack($files);
         $happenings = [];
         foreach ($files->rows('deliveries') as $row) {
             $happenings[(int) $row['days_ago']]['deliveries'][] = $row;
@@ -83,30 +108,36 @@ final class DemoHistory
         }
     }
 
-    private function pack(DemoFiles $files): void
+    /** @return list<LotMovement> */
+    private function packing(DemoFiles $files, Kit $kit): array
     {
-        $pockets = [];
-        foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'leaves.design_id']) as $pocket) {
-            $pockets["{$pocket->design_id} {$pocket->leaf} {$pocket->name}"] = $pocket->id;
+        if ($this->pockets === null) {
+            $this->pockets = [];
+            foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'leaves.design_id']) as $pocket) {
+                $this->pockets["{$pocket->design_id} {$pocket->leaf} {$pocket->name}"] = $pocket->id;
+            }
         }
-        $entries = [];
+        $movements = [];
         foreach ($files->rows('packing') as $row) {
-            $kit = $this->kits[$row['kit']];
-            $pocket = $pockets["{$kit->design_id} {$row['leaf']} {$row['pocket']}"];
-            $entries[$row['kit']][] = new Entry($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Spot::pocket($kit->id, $pocket), 'received');
+            if ($row['kit'] === $kit->code) {
+                $pocket = $this->pockets["{$kit->design_id} {$row['leaf']} {$row['pocket']}"];
+                $movements[] = new LotMovement($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Location::pocket($kit->id, $pocket), 'received');
+            }
         }
-        $at = $files->today->subDays(self::PACKED_DAYS_AGO)->setTime(10, 0);
-        foreach ($entries as $kit) {
-            DB::transaction(fn () => $this->ledger->record($kit, $this->people['lead'], $at = $at->addMinutes(20), null, Str::lower((string) Str::ulid($at))));
-        }
+
+        return $movements;
     }
 
     /** @param  list<array<string, string>>  $rows */
     private function deliver(array $rows, CarbonImmutable $day): void
     {
-        $entries = array_map(fn (array $row): Entry => new Entry($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Spot::store($this->store->id), 'received'), $rows);
+        if ($rows === []) {
+            return;
+        }
+        $movements = array_map(fn (array $row): LotMovement => new LotMovement($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Location::store($this->store->id), 'received'), $rows);
         $at = $day->setTime(7, 30);
-        DB::transaction(fn () => $this->ledger->record($entries, $this->people['lead'], $at, null, Str::lower((string) Str::ulid($at))));
+        $operation = Operation::now(Str::lower((string) Str::ulid($at)), OperationKind::Receive, $this->people['lead'], $at, $at->toDateString());
+        Transaction::run(fn (): int => $this->record->write($operation->of([], [$this->store])->with($movements)));
     }
 
     /** @param  list<array<string, string>>  $rows  of one kit on one day */
@@ -128,23 +159,20 @@ final class DemoHistory
     /** @param  array<string, string>  $row */
     private function use(Kit $kit, array $row, User $by, CarbonImmutable $at): void
     {
-        $entries = [];
+        $movements = [];
         foreach (explode(';', $row['details']) as $part) {
             [$item, $quantity] = explode('=', $part);
             $left = (int) $quantity;
             foreach ($this->judge->recorded($kit) as $held) {
                 $taken = $held->itemCode === $item && $held->condition === 'good' ? min($left, $held->quantity) : 0;
                 if ($taken > 0) {
-                    $entries[] = new Entry((string) $held->lotId, $taken, Spot::pocket($kit->id, $held->pocketId), null, 'used');
+                    $movements[] = new LotMovement((string) $held->lotId, $taken, Location::pocket($kit->id, $held->pocketId), null, 'used');
                     $left -= $taken;
                 }
             }
         }
-        DB::transaction(function () use ($kit, $entries, $by, $at): void {
-            $this->ledger->record($entries, $by, $at, null, Str::lower((string) Str::ulid($at)));
-            $kit->used_on = $at->toDateString();
-            $kit->save();
-        });
+        $operation = Operation::now(Str::lower((string) Str::ulid($at)), OperationKind::Use, $by, $at, $at->toDateString());
+        Transaction::run(fn (): int => $this->record->write($operation->of([$kit->refresh()])->with($movements)));
     }
 
     private function restock(Kit $kit, User $by, CarbonImmutable $at): void
@@ -155,11 +183,11 @@ final class DemoHistory
             return;
         }
         ($this->restockKit)(new RestockReport(
-            Str::lower((string) Str::ulid($at)), $kit->id, $this->store->id, $kit->last_movement,
-            array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])), $plan->out),
-            array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])), $plan->in),
-            'restocked', null,
-        ), $by, $at, $day);
+            Str::lower((string) Str::ulid($at)), $kit->id, $this->store->id, WhenDone::now($at), Head::read()->base(),
+            array_map(static fn (array $row): TakenOut => new TakenOut($row['pocket_id'], $row['lot_id'], $row['condition'], $row['quantity'], $row['to'] === 'store'), $plan->out),
+            array_map(static fn (array $row): PutIn => new PutIn((string) $row['pocket_id'], $row['lot_id'], $row['quantity']), $plan->in),
+            'Restocked',
+        ), $by);
     }
 
     /** @param  list<array<string, string>>  $found  what the check found in another condition than recorded */
@@ -172,9 +200,9 @@ final class DemoHistory
             $rows = self::turn($rows, $item, $condition, (int) $quantity);
         }
         ($this->finishCheck)(new CheckReport(
-            Str::lower((string) Str::ulid($at)), $kit->id, 'full', $at->subMinutes(12), $kit->last_movement, $rows, $by->name, null, $seal,
+            Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $at, $at), Head::read()->base(), $rows, $by->name, null, $seal,
             $kit->seal === 'intact' ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.',
-        ), $by, $at, $at->toDateString());
+        ), $by);
     }
 
     /**

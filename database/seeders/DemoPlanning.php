@@ -97,7 +97,7 @@ final class DemoPlanning
                     $this->answer->override($answered, $figure['plan'], $figure['wanted'], $figure['count'], $figure['reason'], $lead, $files->today->subDays($about['signed_days_ago'])->setTime(11, 30));
                 }
             }
-            ($this->sign)($made, $about['chosen'], $lead->name, $lead, $files->today->subDays($about['signed_days_ago'])->toDateString());
+            ($this->sign)($made, $about['chosen'], $lead->name, $lead, $files->today->subDays($about['signed_days_ago'])->setTime(12, 0), $files->today->subDays($about['signed_days_ago'])->toDateString());
             foreach ($about['seen'] ?? [] as $seen) {
                 $area = AssessmentArea::query()->where('assessment_id', $made->id)->where('name', $seen['area'])->firstOrFail();
                 AreaChange::query()->create(['assessment_area_id' => $area->id, 'what' => $seen['what'], 'user_id' => $lead->id, 'seen_on' => $files->today->subDays($seen['days_ago'])->toDateString()]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Actions\Lots;
+use App\Actions\NewKitReport;
 use App\Judging\Catalogue;
 use App\Judging\Classes;
 use App\Models\Design;
@@ -21,6 +22,7 @@ use App\Models\Store;
 use App\Models\User;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Str;
 
 /** Quillhaven Botanic Garden, made up: what database/demo says, counted from today. */
 final class DemoSeeder extends Seeder
@@ -31,9 +33,11 @@ final class DemoSeeder extends Seeder
     /** @var array<string, Place> */
     private array $places = [];
 
-    public function run(Lots $lots, Catalogue $catalogue, DemoHistory $history, DemoPlanning $planning): void
+    public function run(): void
     {
         $organisation = Organisation::query()->create(['name' => 'Quillhaven Botanic Garden', 'time_zone' => 'Europe/London']);
+        // Made only now: they know whose kits these are.
+        [$lots, $catalogue, $history, $planning] = [app(Lots::class), app(Catalogue::class), app(DemoHistory::class), app(DemoPlanning::class)];
         $files = new DemoFiles(CarbonImmutable::parse($organisation->today()));
         $people = [];
         foreach ($files->rows('people') as $row) {
@@ -48,11 +52,12 @@ final class DemoSeeder extends Seeder
         $this->classes();
         $this->designs($loader);
         $this->choices();
-        $kits = $this->kits($files);
-        $this->events($files, $kits);
         $catalogue->forget();
+        $history->makeLots($files, $lots);
+        $kits = $this->kits($files, $history, $people['lead']);
+        $this->events($files, $kits);
         $planning->load($files, $people, $this->places);
-        $history->load($files, $people, $store, $kits, $lots);
+        $history->load($files, $people, $store, $kits);
     }
 
     private function places(DemoFiles $files): void
@@ -144,16 +149,18 @@ final class DemoSeeder extends Seeder
         }
     }
 
-    /** @return array<string, Kit> */
-    private function kits(DemoFiles $files): array
+    /**
+     * As they were made and packed nine months ago.
+     *
+     * @return array<string, Kit>
+     */
+    private function kits(DemoFiles $files, DemoHistory $history, User $by): array
     {
         $designs = Design::query()->pluck('id', 'code');
         $kits = [];
         foreach ($files->rows('kits') as $row) {
-            $kits[$row['code']] = Kit::query()->create([
-                'code' => $row['code'], 'name' => $row['name'], 'design_id' => $designs[$row['design']], 'place_id' => $this->places[$row['place']]->id, 'scope' => $row['scope'],
-                'seal' => 'none', 'last_movement' => 0,
-            ]);
+            $report = new NewKitReport(Str::lower((string) Str::ulid()), $row['code'], $row['name'], $designs[$row['design']], $this->places[$row['place']]->id, $row['scope']);
+            $kits[$row['code']] = $history->equip($files, $report, $by);
         }
 
         return $kits;

@@ -12,15 +12,15 @@ final class KeyboardJourneyTest extends BrowserTestCase
     public function test_from_today_through_a_check_and_a_restock_to_the_history(): void
     {
         $visit = $this->atDesk()->signIn('keeper');
-        $visit->see('Must not go out')->see('QH-07 Tree crew bag')->see('Haemostatic gauze: 1 of 2')->see('9 days overdue');
+        $visit->see('Do not use')->see('QH-07 Tree crew bag')->see('Haemostatic gauze: 1 of 2')->see('9 days overdue');
 
         // The finder goes where the kit is.
         $visit->keys('/', 'QH-07')->find("//*[@role='option'][@aria-selected='true'][contains(., 'QH-07 Tree crew bag')]");
         $visit->keys(WebDriverKeys::ENTER)->seeHeading('QH-07 Tree crew bag');
-        $visit->see('Not ready. This kit must not go out: 1 critical fault.')->see('Haemostatic gauze (lot H4471) ran out on');
+        $visit->see('Not ready. Do not use this kit: 1 critical fault.')->see('Haemostatic gauze (lot H4471) expired on');
 
         $this->tabTo($visit, 'Check QH-07');
-        $visit->keys(WebDriverKeys::ENTER)->seeHeading('Check QH-07 Tree crew bag')->see('0 of 26 looked at');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('Check QH-07 Tree crew bag')->see('0 of 26 counted');
         $this->tabTo($visit, 'Count of Windlass tourniquet', true);
 
         // ? shows the keys, Enter is as recorded, a number is a count, Shift and Enter the whole pocket.
@@ -28,9 +28,9 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $this->tabTo($visit, 'Count of Windlass tourniquet', true);
         $visit->keys('1')->see('1 fewer')->see('Tourniquet: 1 of 2');
         $visit->keys(WebDriverKeys::BACKSPACE, '2')->dontSee('Tourniquet: 1 of 2');
-        $visit->keys(WebDriverKeys::ENTER)->see('1 of 26 looked at');
+        $visit->keys(WebDriverKeys::ENTER)->see('1 of 26 counted');
         $this->assertStringStartsWith('Count of Marker pen', $visit->focused());
-        $visit->keys(WebDriverKeys::ENTER)->see('2 of 26 looked at');
+        $visit->keys(WebDriverKeys::ENTER)->see('2 of 26 counted');
         $visit->keys('n')->see('Outside, Gloves');
         $this->waitForFocus($visit, 'Count of Nitrile gloves');
 
@@ -45,23 +45,23 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $visit->keys('13/27')->see('Type it as printed')->keys(WebDriverKeys::ENTER);
         $this->waitForFocus($visit, 'Count of Nitrile gloves');
-        $visit->see('3 of 27 looked at')->keys('d');
+        $visit->see('3 of 27 counted')->keys('d');
         $this->waitForFocus($visit, 'Date of Nitrile gloves');
         $visit->keys(WebDriverKeys::END)->keys(WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE);
-        $visit->keys('12 MAR 27', WebDriverKeys::ENTER)->see('good until 12 Mar 2027');
+        $visit->keys('12 MAR 27', WebDriverKeys::ENTER)->see('expires 12 Mar 2027');
         $this->waitForFocus($visit, 'Count of Nitrile gloves');
         $visit->chrome->driver->executeScript('window.location.reload()');
-        $visit->seeHeading('Check QH-07 Tree crew bag')->see('good until 12 Mar 2027')->see('▲ damaged');
+        $visit->seeHeading('Check QH-07 Tree crew bag')->see('expires 12 Mar 2027')->see('▲ damaged');
 
         // The rest, pocket by pocket.
         $this->tabTo($visit, 'Count of Nitrile gloves', true);
-        for ($pocket = 0; $pocket < 14 && ! str_contains($visit->text(), '27 of 27 looked at'); $pocket++) {
+        for ($pocket = 0; $pocket < 14 && ! str_contains($visit->text(), '27 of 27 counted'); $pocket++) {
             $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::ENTER]);
             $this->waitForFocus($visit, 'Next pocket');
             $visit->keys('n');
             $visit->wait(fn (): bool => $visit->focused() !== 'Next pocket', 'The next pocket does not open.');
         }
-        $visit->see('27 of 27 looked at');
+        $visit->see('27 of 27 counted');
         $this->tabTo($visit, 'Sign and finish');
         $visit->keys(WebDriverKeys::ENTER);
 
@@ -74,21 +74,21 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $visit->click(fn () => $visit->find("//label[contains(., 'This lot is new')]//input"));
         $visit->press('Sign and finish');
 
-        $visit->seeHeading('Full check of QH-07 Tree crew bag')->see('Signed by Tobias Renn')->see('Not ready. This kit must not go out')->see('is damaged');
+        $visit->seeHeading('Full check of QH-07 Tree crew bag')->see('signed by Tobias Renn')->see('Not ready on')->see('Not ready. Do not use this kit')->see('is damaged');
         $this->tabTo($visit, 'Restock this kit');
-        $visit->keys(WebDriverKeys::ENTER)->seeHeading('Restock QH-07 Tree crew bag')->see('past its date, to be discarded');
-        for ($step = 0; $step < 120 && $visit->focused() !== 'Record and judge again'; $step++) {
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('Restock QH-07 Tree crew bag')->see('expired, to be disposed of');
+        for ($step = 0; $step < 120 && $visit->focused() !== 'Save and update status'; $step++) {
             if ($visit->focused() === 'All of this pocket done') {
                 $visit->keys(WebDriverKeys::ENTER);
             }
             $visit->keys(WebDriverKeys::TAB);
         }
         $visit->see($this->allDone($visit));
-        $this->tabTo($visit, 'Record and judge again');
-        $visit->keys(WebDriverKeys::ENTER)->seeHeading('QH-07 Tree crew bag')->see('Ready. Everything on the list is there and lasts until the next check');
+        $this->tabTo($visit, 'Save and update status');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('QH-07 Tree crew bag')->see('Ready. Everything on the list is there, and in date until the next check');
 
         $this->tabTo($visit, 'History');
-        $visit->keys(WebDriverKeys::ENTER)->seeHeading('History of QH-07 Tree crew bag')->see('Restocked by Tobias Renn')->see('Full check by Tobias Renn')->see('discarded from Deep wounds, good')->see('found damaged, recorded as good');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('History of QH-07 Tree crew bag')->see('Restocked by Tobias Renn')->see('Full check by Tobias Renn')->see('disposed of, from Deep wounds, good')->see('found damaged, recorded as good');
     }
 
     private function allDone(\Tests\Browser\Support\Visit $visit): string

@@ -13,22 +13,22 @@ final class NothingIsLostTest extends BrowserTestCase
     {
         $visit = $this->atDesk()->signIn('keeper');
         $visit->open('/kits/QH-04/check')->seeHeading('Check QH-04 Arid house box')->press('Whole pocket as recorded');
-        $visit->see('3 of 28 looked at');
+        $visit->see('3 of 28 counted');
         $visit->chrome->driver->executeScript('window.location.reload()');
-        $visit->see('3 of 28 looked at');
+        $visit->see('3 of 28 counted');
         $visit->chrome->network(true);
         // Without the server nothing is said of a count, least of all that it is ready.
         $count = $visit->fieldThatBegins('Count of First aid guidance leaflet');
         $count->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $count->sendKeys('0');
-        $visit->see('No verdict on what you counted last')->see('The server did not answer.')->dontSee('Ready if the other');
+        $visit->see('No status for what you counted last')->see('The server did not answer.')->dontSee('Ready if the other');
         $count->sendKeys([WebDriverKeys::CONTROL, 'a']);
         $count->sendKeys('1');
-        $visit->dontSee('No verdict on what you counted last');
+        $visit->dontSee('No status for what you counted last');
         $this->finishAll($visit);
-        $visit->see('Signed and kept on this device')->see('Kept on this device, and sent as soon as the server answers: check of QH-04.');
+        $visit->see('Signed and saved on this device')->see('Saved on this device, and sent as soon as the server answers: check of QH-04.');
         $visit->chrome->network(false);
-        $visit->seeHeading('Full check of QH-04 Arid house box')->see('all as recorded')->dontSee('Kept on this device');
+        $visit->seeHeading('Full check of QH-04 Arid house box')->see('all as recorded')->dontSee('Saved on this device');
     }
 
     public function test_a_server_that_stops_while_one_checks(): void
@@ -38,10 +38,10 @@ final class NothingIsLostTest extends BrowserTestCase
         $this->instance('stop_server', 'stop_database');
         try {
             $this->finishAll($visit);
-            $visit->see('Signed and kept on this device');
+            $visit->see('Signed and saved on this device');
             // Even a reload without a server shows what was opened before, and what waits.
             $visit->chrome->driver->executeScript('window.location.reload()');
-            $visit->see('Kept on this device, and sent as soon as the server answers: check of QH-12.');
+            $visit->see('Saved on this device, and sent as soon as the server answers: check of QH-12.');
         } finally {
             $this->instance('start_database', 'start_server');
         }
@@ -56,7 +56,7 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->fill('Note', 'Strap a little worn');
         $visit->chrome->driver->manage()->deleteCookieNamed('sarcina_session');
         $this->finishAll($visit);
-        $visit->see('The session has ended')->see('Sign in again to go on. What you typed is still on the page behind this.');
+        $visit->see('The session has ended')->see('Sign in again to continue. What you typed is still on the page.');
         $visit->field('Password')->sendKeys(\Database\Seeders\DemoSeeder::PASSWORD.\Facebook\WebDriver\WebDriverKeys::ENTER);
         $visit->seeHeading('Full check of QH-08 First climber\'s set')->see('Note: Strap a little worn');
     }

@@ -10,7 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 final class ReachTest extends BrowserTestCase
 {
     private const SCREENS = [
-        '/' => 'Horizon', '/kits' => 'walking order', '/kits/QH-11' => 'put right', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
+        '/' => 'Horizon', '/kits' => 'walking order', '/kits/QH-11' => 'Action required', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
         '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Packed', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
         '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'takes itself and what is below it', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
         '/assess/people' => 'Private.', '/settings' => 'Measures are kept as they were entered', '/exchange' => 'Take out',
@@ -41,7 +41,7 @@ final class ReachTest extends BrowserTestCase
         $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'Condition of')]"));
         $visit->see('How many of');
         array_push($faults, ...$this->faults($visit, 'condition'));
-        $visit->open('/assess/people')->press('Add somebody')->see('Somebody new');
+        $visit->open('/assess/people')->press('Add a first aider')->see('New first aider');
         array_push($faults, ...$this->faults($visit, 'somebody new'));
         $this->assertSame([], $faults);
     }
@@ -73,8 +73,8 @@ final class ReachTest extends BrowserTestCase
         [$old, $new] = [$of('bleeding-set', '1'), $of('bleeding-set', '2')];
 
         return [
-            "/assess/{$site}" => 'The whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Who keeps it', "/lists/{$new}/edit" => 'About it',
-            "/lists/{$new}/confirm" => 'lines compared', "/lists/{$new}/change" => 'What moved', "/hold?list={$new}&subject=kit:QH-16" => 'What would it take',
+            "/assess/{$site}" => 'Whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Used by', "/lists/{$new}/edit" => 'About this list',
+            "/lists/{$new}/confirm" => 'lines compared', "/lists/{$new}/change" => 'Changes', "/hold?list={$new}&subject=kit:QH-16" => 'What would it take',
         ];
     }
 

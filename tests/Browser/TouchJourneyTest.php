@@ -13,9 +13,9 @@ final class TouchJourneyTest extends BrowserTestCase
     {
         $visit = $this->inHand()->signIn('lead');
         $visit->press('More')->press('Pack: kits by place')->seeHeading('Kits by place')->press('Equip a new kit')->seeHeading('Equip a new kit');
-        $visit->press('Make the kit and fill it')->see('Give the kit the code that will be on its label')->see('Choose a design.');
+        $visit->press('Equip and fill this kit')->see('Give the kit the code that will be on its label')->see('Choose a design.');
         $visit->choose('Design', 'Bleeding-control set')->choose('Place', 'Tree yard, Saw shed')->fill('Code', 'qh-30')->fill('Name', 'Spare set for visitors');
-        $visit->choose('For', 'people with special training')->press('Make the kit and fill it');
+        $visit->choose('For', 'people with special training')->press('Equip and fill this kit');
 
         $visit->seeHeading('Restock QH-30 Spare set for visitors')->see('0 of 6 done');
         $pieces = $visit->fieldThatBegins('Pieces: Put in Windlass tourniquet');
@@ -23,17 +23,17 @@ final class TouchJourneyTest extends BrowserTestCase
         $pieces->sendKeys(WebDriverKeys::BACKSPACE);
         $this->tickAll($visit);
         $this->assertStringContainsString('6 of 6 done', $visit->text());
-        $visit->click(fn () => $visit->button('Record and judge again'));
+        $visit->click(fn () => $visit->button('Save and update status'));
         $visit->see('Enter how many, a whole number from 1');
         $visit->fieldThatBegins('Pieces: Put in Windlass tourniquet')->sendKeys('1');
-        $visit->press('Record and judge again')->seeHeading('QH-30 Spare set for visitors')->see('Ready. Everything on the list is there')->see('it was never checked');
+        $visit->press('Save and update status')->seeHeading('QH-30 Spare set for visitors')->see('Ready. Everything on the list is there')->see('it was never checked');
 
-        $visit->press('Check QH-30')->seeHeading('Check QH-30 Spare set for visitors')->see('0 of 6 looked at');
-        $visit->press('As recorded: Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->see('1 of 6 looked at');
+        $visit->press('Check QH-30')->seeHeading('Check QH-30 Spare set for visitors')->see('0 of 6 counted');
+        $visit->press('As recorded: Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->see('1 of 6 counted');
         $visit->press('Whole pocket as recorded')->press('Next pocket')->see('Inside, Wounds');
         $visit->press('Whole pocket as recorded')->press('Next pocket')->see('Inside, Hands and tools');
-        $visit->press('Whole pocket as recorded')->see('6 of 6 looked at');
-        $visit->press('Sign and finish')->seeHeading('Full check of QH-30 Spare set for visitors')->see('Signed by Maren Oduya')->see('all as recorded')->see('Ready. Everything on the list is there');
+        $visit->press('Whole pocket as recorded')->see('6 of 6 counted');
+        $visit->press('Sign and finish')->seeHeading('Full check of QH-30 Spare set for visitors')->see('signed by Maren Oduya')->see('all as recorded')->see('Ready. Everything on the list is there');
         $visit->press('History')->seeHeading('History of QH-30 Spare set for visitors')->see('Full check by Maren Oduya')->see('Restocked by Maren Oduya')->see('put into At hand, from Potting shed cupboard');
         $this->assertLessThanOrEqual(390, $visit->chrome->driver->executeScript('return document.documentElement.scrollWidth'));
     }

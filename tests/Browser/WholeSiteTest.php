@@ -18,12 +18,12 @@ final class WholeSiteTest extends BrowserTestCase
         $visit->fill('Title', 'Next season')->press('Begin')->seeHeading('Next season')->see('Since Quillhaven this year: nothing has changed yet.');
 
         // A new area; the plan beside it follows every answer.
-        $visit->press('Add an area')->see('What New area needs')->see('Nobody is there: no kit is asked for.');
+        $visit->press('Add an area')->see('What New area needs')->see('Nobody is there: no kit is needed.');
         $visit->fill('Area', 'Rose terrace')->see('What Rose terrace needs');
         $visit->fill('People at the busiest time', '30')->see('1 medium kit: 30 people at low hazard, 25 to 100.');
         $visit->fill('People at the busiest time', '24')->see('1 small kit: 24 people at low hazard, fewer than 25.')->dontSee('1 medium kit: 30 people');
-        $visit->fill('Points', '0')->see('Enter 1 or more: floors, buildings or spots')->see('Not kept yet');
-        $visit->fill('Points', '1')->dontSee('Enter 1 or more: floors')->see('Kept');
+        $visit->fill('Points', '0')->see('Enter 1 or more: floors, buildings or spots')->see('Not saved');
+        $visit->fill('Points', '1')->dontSee('Enter 1 or more: floors')->see('Saved');
         $visit->click(fn (): RemoteWebElement => $visit->find("//label[contains(., 'Eyes')]//input"));
         $visit->see('1 × Eye module')->see('1 module for eye injuries: the risk is there, one for the area.');
         $visit->choose('Add a place', 'Lantern meadow post')->see('Take out');
@@ -32,8 +32,8 @@ final class WholeSiteTest extends BrowserTestCase
         $this->assertSame('24', $visit->field('People at the busiest time')->getAttribute('value'));
 
         // Another figure, but not without the reason.
-        $visit->press('Override: Small kit')->see('Reckoned: 1.')->fill('How many instead', '2')->press('Put in this figure')->see('Say why: the reason is printed with the plan');
-        $visit->fill('Why', 'The terrace has two gates, and one of them is locked at night.')->press('Put in this figure')->see('2 instead of 1: The terrace has two gates')->see('2 × Small kit');
+        $visit->press('Override: Small kit')->see('Calculated: 1.')->fill('Override with', '2')->press('Save override')->see('Say why: the reason is printed with the plan');
+        $visit->fill('Why', 'The terrace has two gates, and one of them is locked at night.')->press('Save override')->see('2 instead of 1: The terrace has two gates')->see('2 × Small kit');
 
         $visit->press('Sign the assessment')->see('Signed by Maren Oduya on')->dontSee('Choose and sign');
         $visit->press('Plan to print')->see('Justification, 2 instead of 1: The terrace has two gates')->see('A starting point, not law.')->see('Unconfirmed lists:');
@@ -43,30 +43,30 @@ final class WholeSiteTest extends BrowserTestCase
 
         // The difference to the kits that exist becomes work.
         $visit->chrome->driver->navigate()->back();
-        $visit->press('Carry out the plan')->seeHeading('Carry out: Next season')->press('Compare with the kits there are');
+        $visit->press('Carry out the plan')->seeHeading('Carry out: Next season')->press('Compare with existing kits');
         $visit->see('Make a small kit with eye module for Rose terrace')->see('Put into QH-05 Kitchen burns box: sharps module');
         $task = "(//p[normalize-space()='Make a small kit with eye module for Rose terrace']/ancestor::div[.//a[normalize-space()='Equip this kit']])[last()]//a";
         $visit->click(fn (): RemoteWebElement => $visit->find($task));
-        $visit->seeHeading('Equip a new kit')->see('Workplace box, small')->fill('Code', 'QH-40')->fill('Name', 'Rose terrace box')->press('Make the kit and fill it');
+        $visit->seeHeading('Equip a new kit')->see('Workplace box, small')->fill('Code', 'QH-40')->fill('Name', 'Rose terrace box')->press('Equip and fill this kit');
         $visit->seeHeading('Restock QH-40 Rose terrace box')->see('Eye module');
         foreach ($visit->all("//button[normalize-space()='All of this pocket done']") as $button) {
             $visit->click(static fn (): RemoteWebElement => $button);
         }
-        $visit->press('Record and judge again')->seeHeading('QH-40 Rose terrace box')->see('Eye module');
+        $visit->press('Save and update status')->seeHeading('QH-40 Rose terrace box')->see('Eye module');
         $visit->open('/assess')->see('Next season');
         $visit->click(fn (): RemoteWebElement => $visit->find("//a[normalize-space()='Next season']"));
         $visit->press('Carry out the plan')->see('✓ Done: Make a small kit with eye module for Rose terrace')->see('QH-40');
-        $visit->press('Don’t do it')->press('Drop')->see('Say why this is not done');
+        $visit->press('Decline task')->press('Drop')->see('Say why this is not done');
     }
 
     public function test_first_aiders_are_kept_and_a_shortage_goes(): void
     {
         $visit = $this->atDesk()->signIn('lead');
-        $visit->open('/assess/people')->see('Casimir Holt')->see('▲ ran out')->see('▲ 1 too few');
-        $visit->press('Add somebody')->press('Keep')->see('Enter the name.');
-        $visit->fill('Name', 'Nele Arbuthnot')->press('Add a posting')->choose('Posted to', 'Café')->press('Keep');
+        $visit->open('/assess/people')->see('Casimir Holt')->see('▲ expired')->see('▲ 1 too few');
+        $visit->press('Add a first aider')->press('Save')->see('Enter the name.');
+        $visit->fill('Name', 'Nele Arbuthnot')->press('Add a posting')->choose('Posted to', 'Café')->press('Save');
         $visit->see('Nele Arbuthnot')->dontSee('too few');
-        $visit->press('Delete Nele Arbuthnot')->press('For good? Nele Arbuthnot')->dontSee('Nele Arbuthnot')->see('▲ 1 too few');
+        $visit->press('Delete Nele Arbuthnot')->press('Delete permanently? Nele Arbuthnot')->dontSee('Nele Arbuthnot')->see('▲ 1 too few');
     }
 
     /** The size of the sheets, in points, on which the browser would print the page. */

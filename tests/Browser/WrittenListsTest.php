@@ -21,15 +21,15 @@ final class WrittenListsTest extends BrowserTestCase
         $visit->press('Matches my copy')->see('Every line is compared')->press('Confirm this edition');
         $visit->seeHeading('Eye module, edition 1')->see('✓ Confirmed on')->see('by Maren Oduya, line by line')->see('3 lines')->see('the starter list had 6')->dontSee('not confirmed');
 
-        $visit->press('Make a new edition')->fill('Edition', '1')->press('Make it')->see('There is an edition 1 of this list already');
-        $visit->fill('Edition', '2')->press('Make it')->seeHeading('Change Eye module, edition 2');
+        $visit->press('Make a new edition')->fill('Edition', '1')->press('Create edition')->see('There is an edition 1 of this list already');
+        $visit->fill('Edition', '2')->press('Create edition')->seeHeading('Change Eye module, edition 2');
         $visit->fill('How many', '4');
         $visit->chrome->driver->executeScript('window.location.reload()');
         $visit->see('What you typed before is still here');
         $this->assertSame('4', $visit->field('How many')->getAttribute('value'));
-        $visit->press('Add a line')->press('Keep the list')->see('▲ Look at the line without a need.')->see('Say what the line is needed for');
-        $visit->fill('Need 4', 'Tweezers')->choose('Item for Tweezers', 'Tweezers, fine tips')->press('Keep the list');
-        $visit->seeHeading('Eye module, edition 2')->press('What moved since edition 1')->see('2 before, now 4.')->see('+ new')->see('Tweezers');
+        $visit->press('Add a line')->press('Save list')->see('▲ Look at the line without a need.')->see('Say what the line is needed for');
+        $visit->fill('Need 4', 'Tweezers')->choose('Item for Tweezers', 'Tweezers, fine tips')->press('Save list');
+        $visit->seeHeading('Eye module, edition 2')->press('Changes since edition 1')->see('2 before, now 4.')->see('+ new')->see('Tweezers');
     }
 
     public function test_an_edition_shows_what_each_kit_would_lack_before_it_is_adopted(): void
@@ -39,17 +39,17 @@ final class WrittenListsTest extends BrowserTestCase
         $visit->click(fn (): RemoteWebElement => $visit->find("//tr[contains(., 'superseded')]//a"));
         $visit->see('✓ Confirmed on');
         $visit->click(fn (): RemoteWebElement => $visit->find("//p[contains(., 'Editions:')]//a"));
-        $visit->press('What moved since edition 1')->see('Tourniquet')->see('1 before, now 2.')->see('QH-08 First climber')->see('Foil blanket: 0 of 1, to add 1 × Foil blanket');
+        $visit->press('Changes since edition 1')->see('Tourniquet')->see('1 before, now 2.')->see('QH-08 First climber')->see('Foil blanket: 0 of 1, to add 1 × Foil blanket');
         $visit->press('Hold Bleeding-control set to edition 2')->see('Choose the pocket in which');
-        $visit->choose('Pocket for Foil blanket', 'Front, At hand')->press('Hold Bleeding-control set to edition 2')->see('No design keeps edition 1 any more.');
-        $visit->open('/kits/QH-08')->see('Not ready. This kit must not go out')->see('Tourniquet: 1 of 2');
+        $visit->choose('Pocket for Foil blanket', 'Front, At hand')->press('Hold Bleeding-control set to edition 2')->see('No design uses edition 1 any more.');
+        $visit->open('/kits/QH-08')->see('Not ready. Do not use this kit')->see('Tourniquet: 1 of 2');
     }
 
     public function test_a_kit_is_held_against_another_list(): void
     {
         $visit = $this->inHand()->signIn('member');
         $visit->open('/hold?subject=kit:QH-01')->choose('List and edition', 'Workplace first aid kits, United Kingdom, large');
-        $visit->see('○ short')->see('● met')->see('What would it take?')->see('In all:')->see('Unconfirmed starter list.');
+        $visit->see('○ short')->see('● met')->see('What is needed?')->see('In all:')->see('Unconfirmed starter list.');
         $visit->choose('Kit or design', 'Design: Workplace box, large')->see('It meets this list: 16 of 16 lines are met.')->see('Nothing: every line is met');
     }
 
@@ -61,12 +61,12 @@ final class WrittenListsTest extends BrowserTestCase
             file_put_contents($sheet, "code,name,class,dated,sterile,mass_g,scope,reserve,purpose\n{$rows}");
             $visit->open('/exchange')->see('Bring in');
             $visit->all("//input[@type='file']")[0]->sendKeys($sheet);
-            $visit->press('See what would change');
+            $visit->press('Preview changes');
         };
         $bring("mat-kneeling,Kneeling mat,tool.mat,no,no,heavy,anyone,yes,Keeps knees dry\n");
-        $visit->see('▲ 1 record with errors: nothing is taken.')->see('▲ error')->see('mass_g');
+        $visit->see('▲ 1 record with errors. Nothing was imported.')->see('▲ error')->see('mass_g');
         $bring("mat-kneeling,Kneeling mat,tool.mat,no,no,180,anyone,yes,Keeps knees dry\n");
-        $visit->see('1 of 1 read: 1 new, 0 changed, 0 same, 0 with errors')->choose('Show', 'as they are')->see('There is no such record in the file.')->choose('Show', 'new')->see('+ new')->press('Take all of it: 1 new, 0 changed')->see('✓ Taken: 1 new');
+        $visit->see('1 of 1 read: 1 new, 0 changed, 0 same, 0 with errors')->choose('Show', 'as they are')->see('There is no such record in the file.')->choose('Show', 'new')->see('+ new')->press('Take all of it: 1 new, 0 changed')->see('✓ Imported: 1 new');
         $visit->open('/items/mat-kneeling')->seeHeading('Kneeling mat')->see('180 g a piece');
         unlink($sheet);
     }

@@ -32,7 +32,7 @@ final class AccessTest extends TestCase
         'exports' => ['lead', 'keeper', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.step' => ['lead'], 'imports.take' => ['lead'],
         'kits.file' => ['lead', 'keeper', 'auditor'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
-        'kits.store' => ['lead'],
+        'kits.store' => ['lead'], 'operations.copy' => ['lead', 'keeper', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],
     ];
 
     /** @return iterable<string, array{string}> */
@@ -89,7 +89,8 @@ final class AccessTest extends TestCase
 
     private function address(Route $route): string
     {
-        $check = \App\Models\Check::query()->firstOrFail();
+        $check = \App\Models\Operation::query()->where('kind', 'full_check')->firstOrFail();
+        $unsettled = \App\Models\Unsettled::query()->create(['operation_id' => $this->ulid(), 'kit_id' => $this->kit('QH-01')->id, 'kind' => 'full_check', 'because' => 'kit_retired', 'user_id' => $this->person('lead')->id, 'done_at' => now()->utc()->format('Y-m-d H:i:s'), 'received_at' => now()->utc()->format('Y-m-d H:i:s')]);
 
         $assessment = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
         (new \App\Models\PlanTask(['assessment_id' => $assessment->id, 'position' => 999, 'kind' => 'retire', 'state' => 'dropped']))->save();
@@ -101,7 +102,7 @@ final class AccessTest extends TestCase
             '{kind}' => 'catalogue', '{import}' => $import->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\Models\FirstAider::query()->firstOrFail()->id,
-            '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{id}' => $this->ulid(),
+            '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');
     }
 }

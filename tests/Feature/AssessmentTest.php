@@ -159,7 +159,7 @@ final class AssessmentTest extends TestCase
         $this->postJson("/api/areas/{$area}/changes", ['what' => 'The cloakroom is a workshop now.'])->assertOk();
         $this->assertStringContainsString('Visitor centre has changed: The cloakroom', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
         Assessment::query()->where('id', $new['id'])->update(['review_on' => now()->toDateString()]);
-        $this->assertStringContainsString('to be looked at again since', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
+        $this->assertStringContainsString('review due since', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
         // Until the next one goes on from it.
         $this->actAs('lead')->start('And the next');
         $this->assertSame([], $this->getJson("/api/assessments/{$new['id']}")->json('asks_again'));
@@ -235,7 +235,7 @@ final class AssessmentTest extends TestCase
         $this->putJson("/api/tasks/{$move['id']}", ['state' => 'done'])->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertSame('Propagation laboratory', $this->readKit($move['kit'])['place']['path']);
-        $this->assertStringContainsString('Moved from Visitor centre', (string) json_encode($this->getJson("/api/kits/{$move['kit']}/history")->json('entries.0')));
+        $this->assertStringContainsString('From Visitor centre', (string) json_encode($this->getJson("/api/kits/{$move['kit']}/history")->json('entries.0')));
 
         $retired = $work->where('kind', 'retire')->pluck('kit')->all();
         $this->assertCount(1, $retired, 'Three walk pouches, two lone workers.');
@@ -250,7 +250,7 @@ final class AssessmentTest extends TestCase
         $this->assertLessThanOrEqual($stored + $held, (int) $this->storeCount());
         $this->assertNotContains($code, collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->pluck('code')->all());
         $this->assertNotNull($this->readKit($code)['retired_on']);
-        $this->finish(['kit' => $code, 'kind' => 'full', 'started_at' => now()->subMinute()->toIso8601ZuluString(), 'base' => 0, 'signed' => 'x', 'rows' => []])->assertUnprocessable();
+        $this->finish(['kit' => $code, 'kind' => 'full', 'begun_at' => now()->subMinute()->toIso8601ZuluString(), 'base' => ['epoch' => 1, 'number' => 0], 'signed' => 'x', 'rows' => []])->assertAccepted();
         $this->assertSame(0, $this->artisan('ledger:verify')->run());
         $this->assertNotNull(Kit::query()->where('code', $code)->value('retired_on'));
     }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Models\Assessment;
-use App\Models\Check;
 use App\Models\KitList;
+use App\Models\Operation;
 use App\OpenApi\Description;
 use Illuminate\Support\Facades\Route;
 use Opis\JsonSchema\Errors\ErrorFormatter;
@@ -54,7 +54,7 @@ final class DescriptionTest extends TestCase
             '/designs' => '/designs', '/stores' => '/stores', '/kits/QH-07' => '/kits/{kit}', '/kits/QH-13' => '/kits/{kit}', '/kits/QH-03/history' => '/kits/{kit}/history',
             '/classes' => '/classes', '/exports/catalogue' => '/exports/{kind}', '/organisation' => '/organisation', '/assessments' => '/assessments', '/assessments/latest' => '/assessments/{assessment}', '/assessments/latest/file' => '/assessments/{assessment}/file',
             '/choices' => '/choices', '/asks' => '/asks', '/people' => '/people', '/cover' => '/cover', '/lists/new' => '/lists/{list}', '/lists/new/change' => '/lists/{list}/change', '/lists/new/hold?subject=kit:QH-08' => '/lists/{list}/hold',
-            '/kits/QH-07/restock' => '/kits/{kit}/restock', '/checks/first' => '/checks/{check}', '/floor' => '/floor', '/kits/QH-11/file' => '/kits/{kit}/file',
+            '/kits/QH-07/restock' => '/kits/{kit}/restock', '/checks/first' => '/checks/{check}', '/unsettled' => '/unsettled', '/floor' => '/floor', '/kits/QH-11/file' => '/kits/{kit}/file',
         ] as $address => $path) {
             yield $address => [$address, $path];
         }
@@ -63,7 +63,7 @@ final class DescriptionTest extends TestCase
     #[DataProvider('reads')]
     public function test_an_answer_has_the_described_shape(string $address, string $path): void
     {
-        $address = str_replace('/checks/first', '/checks/'.Check::query()->firstOrFail()->id, $address);
+        $address = str_replace('/checks/first', '/checks/'.Operation::query()->where('kind', 'full_check')->firstOrFail()->id, $address);
         $address = str_replace('/assessments/latest', '/assessments/'.Assessment::query()->orderBy('started_on', 'desc')->firstOrFail()->id, $address);
         $address = str_replace('/lists/new', '/lists/'.KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, $address);
         $answer = $this->actAs('lead')->getJson("/api{$address}")->assertOk();

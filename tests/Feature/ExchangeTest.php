@@ -177,7 +177,7 @@ final class ExchangeTest extends TestCase
         $this->app?->forgetScopedInstances();
         $plan = $this->getJson('/api/kits/QH-05/restock')->json();
         $put = collect($plan['in'])->firstWhere('line', 'sharps.L1');
-        $this->putJson("/api/kits/QH-05/restocks/{$this->ulid()}", ['store' => $plan['store'], 'base' => $plan['base'], 'out' => [], 'in' => [['pocket_id' => $put['pocket_id'], 'lot_id' => $put['lot_id'], 'quantity' => $put['quantity']]]])->assertOk();
+        $this->putJson("/api/kits/QH-05/restocks/{$this->ulid()}", ['store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'], 'out' => [], 'in' => [['pocket_id' => $put['pocket_id'], 'lot_id' => $put['lot_id'], 'quantity' => $put['quantity']]]])->assertOk();
         $box = collect(json_decode((string) $this->get('/api/exports/kits')->getContent(), true)['kits'])->firstWhere('code', 'QH-05');
         $this->assertContains('Modules, Sharps module', array_column($box['contents'], 'pocket'));
         $file = static fn (array $kit): string => (string) json_encode(['format' => 'sarcina.kits/1', 'kits' => [$kit]]);
@@ -202,11 +202,11 @@ final class ExchangeTest extends TestCase
         $less = $set;
         $first = $less['leaves'][0]['pockets'][0];
         $less['leaves'][0]['pockets'][0]['name'] = 'Renamed';
-        $this->assertStringContainsString('it cannot go', implode(' ', $this->bringIn('designs', 'json', $file($less))['shown'][0]['texts']));
+        $this->assertStringContainsString('it cannot be removed', implode(' ', $this->bringIn('designs', 'json', $file($less))['shown'][0]['texts']));
         $homeless = $set;
         $homeless['leaves'][0]['pockets'][0]['lines'] = array_slice($first['lines'], 1);
         $this->assertStringContainsString('has no pocket', implode(' ', $this->bringIn('designs', 'json', $file($homeless))['shown'][0]['texts']));
-        $this->assertStringContainsString('Bring the list in first', implode(' ', $this->bringIn('designs', 'json', $file([...$copy, 'edition' => '99']))['shown'][0]['texts']));
+        $this->assertStringContainsString('Import the list first', implode(' ', $this->bringIn('designs', 'json', $file([...$copy, 'edition' => '99']))['shown'][0]['texts']));
     }
 
     public function test_cells_that_a_spreadsheet_would_run_are_made_harmless_and_come_back_as_they_were(): void

@@ -41,7 +41,7 @@ final class PeopleTest extends TestCase
         $cafe = $cover->firstWhere('place.name', 'Café');
         $this->assertSame(['day', 'first_aider', 3, 2], [$cafe['shift'], $cafe['scope'], $cafe['needed'], $cafe['there']]);
         $this->assertContains('Café, day shift: 2 of 3 first aiders posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
-        $this->assertStringContainsString('1 qualification of first aiders runs out within 60 days', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
+        $this->assertStringContainsString('1 qualification of first aiders expires within 60 days', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
         $this->actAs('lead')->putJson('/api/people/'.$this->ulid(), $this->written(['postings' => [['place_id' => $this->place('Café')->id, 'shift' => 'day']]]))->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertSame(3, collect($this->getJson('/api/cover')->json())->firstWhere('place.name', 'Café')['there']);

@@ -52,9 +52,9 @@ final class ReadingTest extends TestCase
             array_push($entries, ...$page['entries']);
             $before = $page['before'];
         } while ($before !== null);
-        $this->assertSame('Packed', $entries[count($entries) - 1]['title']);
-        $this->assertCount(10, array_filter($entries, static fn (array $entry): bool => $entry['kind'] === 'check'));
-        $this->assertContains('used', array_column($entries, 'kind'));
+        $this->assertSame('Equipped', $entries[count($entries) - 1]['title']);
+        $this->assertCount(10, array_filter($entries, static fn (array $entry): bool => $entry['kind'] === 'full_check'));
+        $this->assertContains('use', array_column($entries, 'kind'));
         $times = array_column($entries, 'at');
         $sorted = $times;
         rsort($sorted);

@@ -40,7 +40,7 @@ final class TodayTest extends TestCase
     {
         $today = $this->actAs('member')->getJson('/api/today')->json();
         $kitchen = collect($today['horizon'])->firstWhere('place.name', 'Kitchen');
-        $burn = collect($kitchen['marks'])->first(fn (array $mark): bool => in_array('Burn dressing, gel soaked, 20 cm runs out', $mark['texts'], true));
+        $burn = collect($kitchen['marks'])->first(fn (array $mark): bool => in_array('Burn dressing, gel soaked, 20 cm expires', $mark['texts'], true));
         $this->assertSame([now()->addDays(19)->toDateString(), 'QH-05'], [$burn['day'], $burn['kit']]);
         $this->assertNotNull(collect($kitchen['marks'])->firstWhere('kind', 'check'));
     }

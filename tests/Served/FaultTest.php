@@ -50,7 +50,7 @@ final class FaultTest extends ServedTestCase
                 $this->assertSame(200, curl_getinfo($curl, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($curl));
             }
         }
-        $this->assertSame(count($ids), $this->number("SELECT COUNT(*) FROM checks WHERE id IN ('".implode("','", $ids)."')"));
+        $this->assertSame(count($ids), $this->number("SELECT COUNT(*) FROM operations WHERE id IN ('".implode("','", $ids)."')"));
         $this->assertLedgerIsWhole();
     }
 
@@ -60,10 +60,10 @@ final class FaultTest extends ServedTestCase
         $check = $this->oneFewer($client, $kit);
         $id = $this->ulid();
         $before = [$this->number('SELECT COUNT(*) FROM checks'), $this->number('SELECT COUNT(*) FROM movements'), $this->number('SELECT COUNT(*) FROM check_rows')];
-        // Somebody else holds the head of the ledger, so the check stops just there: its own rows are written, its movements not yet.
+        // Somebody else holds the head of the record, so the check stops just there: what is where is written, the operation not yet.
         $holder = $this->database();
         $holder->beginTransaction();
-        $holder->query("SELECT * FROM chain_heads WHERE chain = 'movements' FOR UPDATE")?->fetchAll();
+        $holder->query('SELECT * FROM ledger_head WHERE id = 1 FOR UPDATE')?->fetchAll();
         $curl = $client->request('PUT', "/api/checks/{$id}", $check);
         $multi = curl_multi_init();
         curl_multi_add_handle($multi, $curl);
@@ -98,7 +98,7 @@ final class FaultTest extends ServedTestCase
             return $again['status'] === 200;
         }, 'the server to answer again');
         $this->assertSame($again['body'], $client->put("/api/checks/{$id}", $check)['body']);
-        $this->assertSame(1, $this->number("SELECT COUNT(*) FROM checks WHERE id = '{$id}'"));
+        $this->assertSame(1, $this->number("SELECT COUNT(*) FROM operations WHERE id = '{$id}'"));
         $this->assertSame($before[1] + 1, $this->number('SELECT COUNT(*) FROM movements'));
         $this->assertLedgerIsWhole();
     }

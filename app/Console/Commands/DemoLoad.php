@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Ledger\CheckpointFiles;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 
@@ -13,9 +14,12 @@ final class DemoLoad extends Command
 
     protected $description = 'Empties the database and loads the demo data, with its days counted from today';
 
-    public function handle(): int
+    public function handle(CheckpointFiles $checkpoints): int
     {
-        $this->callSilently('migrate:fresh', ['--force' => true]);
+        $this->callSilently('migrate:fresh', ['--force' => true, '--database' => 'owner']);
+        $this->callSilently('database:grants');
+        // They are of the record that is gone.
+        $checkpoints->removeAll();
         $this->callSilently('db:seed', ['--class' => DemoSeeder::class, '--force' => true]);
 
         return self::SUCCESS;

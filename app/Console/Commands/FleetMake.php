@@ -5,16 +5,18 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Judging\KitStates;
-use App\Ledger\Entry;
-use App\Ledger\Ledger;
-use App\Ledger\Spot;
+use App\Ledger\Location;
+use App\Ledger\LotMovement;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\Record;
 use App\Models\Kit;
 use App\Models\Organisation;
 use App\Models\Place;
 use App\Models\User;
+use App\Support\Transaction;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Copies the demo kits with their contents until there are so many, for measuring; never on an instance that serves people. */
@@ -24,7 +26,7 @@ final class FleetMake extends Command
 
     protected $description = 'Makes a fleet of kits for bin/sarcina bench, in its own database';
 
-    public function handle(Ledger $ledger, KitStates $states): int
+    public function handle(Record $record, KitStates $states): int
     {
         if (config('app.env') === 'production') {
             $this->error('This is for measuring only, in an instance of its own: use bin/sarcina bench --fleet.');
@@ -41,19 +43,19 @@ final class FleetMake extends Command
             if ($made % 6 === 0 || $place === null) {
                 $place = Place::query()->create(['kind' => 'spot', 'name' => "Spot {$made}", 'path' => "Fleet, spot {$made}", 'walk_order' => $order += 10]);
             }
-            DB::transaction(function () use ($model, $made, $place, $ledger, $states, $by, $today): void {
+            Transaction::run(function () use ($model, $made, $place, $record, $states, $by, $today): void {
+                $lastFull = $model->last_full_on === null ? null : Carbon::parse($model->last_full_on)->subDays($made % 5)->toDateString();
                 $kit = new Kit([
                     'code' => sprintf('FL-%05d', $made), 'name' => "{$model->name} {$made}", 'design_id' => $model->design_id, 'place_id' => $place->id, 'scope' => $model->scope,
-                    'seal' => $model->seal, 'seal_number' => $model->seal_number, 'used_on' => $model->used_on,
-                    'last_full_on' => $model->last_full_on === null ? null : Carbon::parse($model->last_full_on)->subDays($made % 5)->toDateString(), 'last_movement' => 0,
+                    'seal' => $model->seal, 'seal_number' => $model->seal_number, 'used_on' => $model->used_on, 'last_full_on' => $lastFull, 'last_operation' => 0,
                 ]);
                 $kit->save();
-                $entries = [];
+                $movements = [];
                 foreach ($model->holdings as $holding) {
-                    $entries[] = new Entry($holding->lot_id, $holding->quantity, null, Spot::pocket($kit->id, (string) $holding->pocket_id, $holding->condition), 'received');
+                    $movements[] = new LotMovement($holding->lot_id, $holding->quantity, null, Location::pocket($kit->id, (string) $holding->pocket_id, $holding->condition), 'received');
                 }
-                $ledger->record($entries, $by, now(), null, Str::lower((string) Str::ulid()));
-                $states->renew($kit, $today);
+                $operation = Operation::now(Str::lower((string) Str::ulid()), OperationKind::Equip, $by, now(), $today);
+                $record->write($operation->of([$kit])->with($movements), fn () => $states->renew($kit, $today));
             });
         }
         $this->info(Kit::query()->count().' kits.');

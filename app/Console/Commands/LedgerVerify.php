@@ -4,31 +4,71 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Ledger\Audit;
+use App\Ledger\Checkpoint;
+use App\Ledger\CheckpointFiles;
+use App\Ledger\Keys;
+use App\Ledger\Verification\Rebuild;
+use App\Ledger\Verification\Verify;
 use Illuminate\Console\Command;
+use RuntimeException;
 
 final class LedgerVerify extends Command
 {
-    protected $signature = 'ledger:verify {--rebuild : write what lies where anew from the ledger}';
+    protected $signature = 'ledger:verify
+        {--checkpoint=* : a checkpoint or a signed copy to hold the record against, beside those of this instance}
+        {--rebuild : make what is kept beside the record anew from it}';
 
-    protected $description = 'Walks the chains of movements and checks, rebuilds what lies where, and says what does not agree';
+    protected $description = 'Goes through all that was recorded, and says what was changed, removed, put in or does not add up';
 
-    public function handle(Audit $audit): int
+    public function handle(Verify $verify, Rebuild $rebuild, Keys $keys, CheckpointFiles $files): int
     {
-        $faults = $audit->faults();
-        foreach ($faults as $fault) {
+        try {
+            $checkpoints = $this->checkpoints($keys, $files);
+        } catch (RuntimeException $refused) {
+            $this->error($refused->getMessage());
+
+            return 2;
+        }
+        $found = $verify($checkpoints);
+        foreach ($found->faults as $fault) {
             $this->error($fault);
         }
+        foreach ($found->notes as $note) {
+            $this->info($note);
+        }
         if ($this->option('rebuild')) {
-            $changed = $audit->rebuild();
-            $this->info("What lies where was written anew: {$changed} rows differed.");
+            $this->info('What is kept beside the record was made anew: '.$rebuild().' rows differed.');
         }
-        if ($faults === []) {
-            $this->info('The ledger is whole: '.$audit->movements().' movements and '.$audit->checks().' checks, and what lies where agrees with them.');
+        if (! $found->isWhole()) {
+            return self::FAILURE;
+        }
+        $this->info("The record is whole: {$found->operations} operations, {$found->checks} checks and {$found->movements} movements, and what is kept beside it agrees. ".count($checkpoints).' checkpoints hold.');
 
-            return self::SUCCESS;
+        return self::SUCCESS;
+    }
+
+    /**
+     * @return list<Checkpoint>
+     *
+     * @throws RuntimeException where a file that was named cannot be used
+     */
+    private function checkpoints(Keys $keys, CheckpointFiles $files): array
+    {
+        $checkpoints = [];
+        /** @var list<string> $named */
+        $named = $this->option('checkpoint');
+        foreach ([...$files->all(), ...$named] as $path) {
+            $json = @file_get_contents($path);
+            if ($json === false) {
+                throw new RuntimeException("{$path} cannot be read.");
+            }
+            try {
+                $checkpoints[] = Checkpoint::read($json, $keys);
+            } catch (RuntimeException $refused) {
+                throw new RuntimeException("{$path}: {$refused->getMessage()}", previous: $refused);
+            }
         }
 
-        return self::FAILURE;
+        return $checkpoints;
     }
 }

@@ -137,7 +137,7 @@ final class AssessmentController extends Controller
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function sign(SignedAssessment $request, Assessment $assessment, SignAssessment $sign, ReadAssessments $read): JsonResponse
     {
-        $sign($assessment, (string) $request->validated('chosen'), (string) $request->validated('signed'), $this->user($request), $this->today());
+        $sign($assessment, (string) $request->validated('chosen'), (string) $request->validated('signed'), $this->user($request), now(), $this->today());
 
         return $this->json($read->one($assessment->refresh(), $this->today()));
     }

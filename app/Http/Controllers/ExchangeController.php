@@ -78,7 +78,7 @@ final class ExchangeController extends Controller
     #[OA\Put(path: '/imports/{import}/taking', operationId: 'takeIn', tags: ['exchange'], description: 'Takes all of it, or nothing.')]
     #[OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'How far it is, and what would change', content: new OA\JsonContent(ref: ImportResource::class))]
-    #[OA\Response(response: 422, description: 'Something is wrong with it: nothing was taken')]
+    #[OA\Response(response: 422, description: 'Something is wrong with it: nothing was imported')]
     public function take(Request $request, Import $import, BringIn $bringIn): JsonResponse
     {
         return $this->json($this->resource($request, $bringIn->take($import, $this->user($request))));

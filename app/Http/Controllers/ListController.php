@@ -106,7 +106,7 @@ final class ListController extends Controller
     #[OA\Get(path: '/lists/{list}/change', operationId: 'readEditionChange', tags: ['lists'])]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'from', in: 'query', required: false, description: 'The edition to compare with; else the one that it supersedes', schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(response: 200, description: 'What moved, line by line, and what each kit would lack', content: new OA\JsonContent(ref: EditionChangeResource::class))]
+    #[OA\Response(response: 200, description: 'Changes, line by line, and what each kit would lack', content: new OA\JsonContent(ref: EditionChangeResource::class))]
     #[OA\Response(response: 422, description: 'There is no edition to compare with')]
     public function changes(Request $request, KitList $list, ReadEditionChange $change): JsonResponse
     {
@@ -140,7 +140,7 @@ final class ListController extends Controller
         [$kind, $code] = [...explode(':', $request->string('subject')->toString(), 2), ''];
         $kit = $kind === 'kit' ? Kit::query()->where('code', $code)->first() : null;
         $design = $kind === 'design' ? Design::query()->where('code', $code)->first() : null;
-        abort_if($kit === null && $design === null, 422, 'Choose a kit or a design to hold against the list.');
+        abort_if($kit === null && $design === null, 422, 'Choose a kit or a design to compare with the list.');
 
         return $this->json($kit !== null ? $hold->kit($kit, $list, $this->today()) : $hold->design($design ?? throw new \LogicException, $list, $this->today()));
     }

@@ -7,16 +7,19 @@ namespace App\Http\Controllers;
 use App\Actions\PlanRestock;
 use App\Actions\RestockKit;
 use App\Http\Requests\DoneRestock;
-use App\Http\Resources\KitResource;
+use App\Http\Resources\BaseResource;
 use App\Http\Resources\MissingResource;
 use App\Http\Resources\PutResource;
+use App\Http\Resources\RestockedResource;
 use App\Http\Resources\RestockResource;
 use App\Http\Resources\TakeResource;
 use App\Judging\Catalogue;
 use App\Judging\KitJudge;
+use App\Ledger\Head;
 use App\Models\Kit;
 use App\Models\Store;
 use App\Reading\DescribeKit;
+use App\Reading\ReadUnsettled;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
@@ -33,6 +36,7 @@ final class RestockController extends Controller
         /** @var array{store?: string} $query */
         $query = $request->validate(['store' => ['ulid', 'exists:stores,id']]);
         $store = isset($query['store']) ? Store::query()->findOrFail($query['store']) : Store::query()->orderBy('name')->firstOrFail();
+        $base = BaseResource::of(Head::read()->base());
         $judged = $judge->judge($kit, $this->today());
         $plan = $restock($judged, $store);
         $about = static fn (array $row): array => [
@@ -42,7 +46,7 @@ final class RestockController extends Controller
         ];
 
         return $this->json(new RestockResource(
-            $store->id, $store->name, $kit->last_movement, (string) $judged->judgement->assignment->policy->goodUntil(),
+            $store->id, $store->name, $base, (string) $judged->judgement->assignment->policy->goodUntil(),
             array_map(static fn (array $row): TakeResource => new TakeResource(...[...$row, ...$about($row)]), $plan->out),
             array_map(static fn (array $row): PutResource => new PutResource(...[...$row, ...$about($row)]), $plan->in),
             array_map(static fn (array $row): MissingResource => new MissingResource(...$row), $plan->missing),
@@ -53,11 +57,16 @@ final class RestockController extends Controller
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: DoneRestock::class))]
-    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: KitResource::class))]
-    #[OA\Response(response: 409, description: 'The contents changed in the meantime')]
+    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: RestockedResource::class))]
+    #[OA\Response(response: 202, description: 'Kept, but nothing of it could be recorded: somebody must settle it', content: new OA\JsonContent(ref: RestockedResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function restock(DoneRestock $request, Kit $kit, string $id, RestockKit $restock, DescribeKit $describe): JsonResponse
+    public function restock(DoneRestock $request, Kit $kit, string $id, RestockKit $restock, DescribeKit $describe, ReadUnsettled $unsettled): JsonResponse
     {
-        return $this->json($describe($restock($request->report($kit, $id), $this->user($request), now(), $this->today()), $this->today()));
+        $recorded = $restock($request->report($kit, $id), $this->user($request));
+
+        return $this->json(
+            new RestockedResource($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
+            $recorded->operation === null ? 202 : 200,
+        );
     }
 }

@@ -29,7 +29,7 @@ final class Contents extends FormRequest
     public function contentRows(Kit $kit): array
     {
         $rows = array_values(array_filter($this->countedRows($kit), static fn (CountedRow $row): bool => $row->quantity > 0));
-        $known = app(Catalogue::class)->documents(array_values(array_unique(array_map(static fn (CountedRow $row): string => $row->itemCode, $rows))));
+        $known = app(Catalogue::class)->items(array_values(array_unique(array_map(static fn (CountedRow $row): string => $row->itemCode, $rows))));
         foreach ($rows as $index => $row) {
             if (! isset($known[$row->itemCode])) {
                 throw ValidationException::withMessages(["rows.{$index}.item" => "There is no item \"{$row->itemCode}\" in the catalogue."]);

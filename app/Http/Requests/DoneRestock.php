@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\PutIn;
 use App\Actions\RestockReport;
+use App\Actions\TakenOut;
 use App\Models\Kit;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Facades\DB;
@@ -14,9 +16,12 @@ use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Kit\Condition;
 
-#[OA\Schema(required: ['store', 'base', 'out', 'in'], properties: [
+#[OA\Schema(required: ['store', 'begun_at', 'base', 'out', 'in'], properties: [
     new OA\Property(property: 'store', type: 'string'),
-    new OA\Property(property: 'base', type: 'integer', description: 'the kit\'s last movement when the list was made'),
+    new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'done_at', type: 'string', format: 'date-time', nullable: true, description: 'by the device\'s clock, corrected; left out: now, by the server\'s'),
+    new OA\Property(property: 'clock_checked_at', type: 'string', format: 'date-time', nullable: true, description: 'when the device\'s clock was last compared with the server\'s'),
+    new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
     new OA\Property(property: 'out', type: 'array', items: new OA\Items(required: ['pocket_id', 'lot_id', 'condition', 'quantity', 'to'], properties: [
         new OA\Property(property: 'pocket_id', type: 'string'),
         new OA\Property(property: 'lot_id', type: 'string'),
@@ -34,14 +39,14 @@ use Sarcina\Core\Kit\Condition;
 ])]
 final class DoneRestock extends FormRequest
 {
-    use KnownKeys;
+    use KnownKeys, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
         return [
             'store' => ['bail', 'required', 'string', 'exists:stores,id'],
-            'base' => ['required', 'integer:strict', 'min:0'],
+            ...$this->whenRules(),
             'out' => ['present', 'array', 'max:500'],
             'out.*.pocket_id' => ['bail', 'required', 'string', 'exists:pockets,id'],
             'out.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
@@ -61,6 +66,7 @@ final class DoneRestock extends FormRequest
     public function messages(): array
     {
         return [
+            ...$this->whenMessages(),
             'store.exists' => 'There is no such store.',
             '*.*.lot_id.exists' => 'This lot is not on record.',
             '*.*.pocket_id.exists' => 'There is no such pocket.',
@@ -73,7 +79,7 @@ final class DoneRestock extends FormRequest
         if (! Str::isUlid($id)) {
             throw ValidationException::withMessages(['id' => 'The id of a restock is a ULID.']);
         }
-        /** @var array{store: string, base: int, out: list<array{pocket_id: string, lot_id: string, condition: string, quantity: int, to: string}>, in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null, seal_set?: string|null} $valid */
+        /** @var array{store: string, out: list<array{pocket_id: string, lot_id: string, condition: string, quantity: int, to: string}>, in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null, seal_set?: string|null} $valid */
         $valid = $this->validated();
         if ($valid['out'] === [] && $valid['in'] === []) {
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
@@ -88,6 +94,11 @@ final class DoneRestock extends FormRequest
             }
         }
 
-        return new RestockReport(Str::lower($id), $kit->id, $valid['store'], $valid['base'], $valid['out'], $valid['in'], $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null);
+        return new RestockReport(
+            Str::lower($id), $kit->id, Str::lower($valid['store']), $this->whenDone(), $this->base(),
+            array_map(static fn (array $row): TakenOut => new TakenOut($row['pocket_id'], $row['lot_id'], $row['condition'], $row['quantity'], $row['to'] === 'store'), $valid['out']),
+            array_map(static fn (array $row): PutIn => new PutIn($row['pocket_id'], $row['lot_id'], $row['quantity']), $valid['in']),
+            $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null, $this->getContent(),
+        );
     }
 }

@@ -6,18 +6,19 @@ namespace App\Http\Requests;
 
 use App\Actions\CheckReport;
 use App\Models\Kit;
-use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['kit', 'kind', 'started_at', 'base', 'rows', 'signed'], properties: [
+#[OA\Schema(required: ['kit', 'kind', 'begun_at', 'base', 'rows', 'signed'], properties: [
     new OA\Property(property: 'kit', type: 'string', description: 'the code on the kit'),
     new OA\Property(property: 'kind', type: 'string', enum: ['full', 'quick']),
-    new OA\Property(property: 'started_at', type: 'string', format: 'date-time'),
-    new OA\Property(property: 'base', type: 'integer', description: 'the kit\'s last movement when the check was begun'),
+    new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'done_at', type: 'string', format: 'date-time', nullable: true, description: 'by the device\'s clock, corrected; left out: now, by the server\'s'),
+    new OA\Property(property: 'clock_checked_at', type: 'string', format: 'date-time', nullable: true, description: 'when the device\'s clock was last compared with the server\'s'),
+    new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
     new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),
     new OA\Property(property: 'seal_found', type: 'string', nullable: true),
@@ -27,7 +28,7 @@ use OpenApi\Attributes as OA;
 ])]
 final class FinishedCheck extends FormRequest
 {
-    use CountedRows, KnownKeys;
+    use CountedRows, KnownKeys, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -35,8 +36,7 @@ final class FinishedCheck extends FormRequest
         return [
             'kit' => ['bail', 'required', 'string', 'max:20', 'exists:kits,code'],
             'kind' => ['required', Rule::in(['full', 'quick'])],
-            'started_at' => ['required', 'string', 'date', 'before_or_equal:+10 minutes'],
-            'base' => ['required', 'integer:strict', 'min:0'],
+            ...$this->whenRules(),
             'signed' => ['required', 'string', 'max:120'],
             'seal_found' => ['nullable', 'string', 'max:60'],
             'seal_set' => ['nullable', 'string', 'max:40'],
@@ -53,7 +53,7 @@ final class FinishedCheck extends FormRequest
             'kit.exists' => 'There is no kit with this code.',
             'signed.required' => 'Type your name to sign the check.',
             'note.max' => 'A note has 500 characters at the most.',
-            'started_at.before_or_equal' => 'This check begins in the future; set this device\'s clock.',
+            ...$this->whenMessages(),
         ];
     }
 
@@ -62,13 +62,13 @@ final class FinishedCheck extends FormRequest
         if (! Str::isUlid($id)) {
             throw ValidationException::withMessages(['id' => 'The id of a check is a ULID.']);
         }
-        /** @var array{kit: string, kind: string, started_at: string, base: int, signed: string, seal_found?: string|null, seal_set?: string|null, seal_reason?: string|null, note?: string|null} $valid */
+        /** @var array{kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null, seal_reason?: string|null, note?: string|null} $valid */
         $valid = $this->validated();
         $kit = Kit::query()->where('code', $valid['kit'])->firstOrFail();
 
         return new CheckReport(
-            Str::lower($id), $kit->id, $valid['kind'], CarbonImmutable::parse($valid['started_at']), $valid['base'], $this->countedRows($kit), $valid['signed'],
-            $valid['seal_found'] ?? null, $valid['seal_set'] ?? null, $valid['seal_reason'] ?? null, $valid['note'] ?? null,
+            Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit), $valid['signed'],
+            $valid['seal_found'] ?? null, $valid['seal_set'] ?? null, $valid['seal_reason'] ?? null, $valid['note'] ?? null, $this->getContent(),
         );
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use App\Actions\NewKitReport;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
@@ -27,7 +28,7 @@ final class NewKit extends FormRequest
     {
         return [
             'id' => ['required', 'ulid'],
-            'code' => ['bail', 'required', 'string', 'regex:/^[A-Z0-9][A-Z0-9-]{1,19}$/', Rule::unique('kits', 'code')->ignore($this->input('id'))],
+            'code' => ['bail', 'required', 'string', 'regex:/^[A-Z0-9][A-Z0-9-]{1,19}$/', Rule::unique('kits', 'code')->ignore(is_string($this->input('id')) ? strtolower($this->input('id')) : null)],
             'name' => ['required', 'string', 'max:120'],
             'design_id' => ['bail', 'required', 'string', 'exists:designs,id'],
             'place_id' => ['bail', 'required', 'string', 'exists:places,id'],
@@ -50,12 +51,11 @@ final class NewKit extends FormRequest
         ];
     }
 
-    /** @return array{id: string, code: string, name: string, design_id: string, place_id: string, scope: string} */
-    public function kit(): array
+    public function report(): NewKitReport
     {
         /** @var array{id: string, code: string, name: string, design_id: string, place_id: string, scope: string} $valid */
         $valid = $this->validated();
 
-        return ['id' => strtolower($valid['id'])] + array_diff_key($valid, ['task' => 0]);
+        return new NewKitReport(strtolower($valid['id']), $valid['code'], $valid['name'], strtolower($valid['design_id']), strtolower($valid['place_id']), $valid['scope']);
     }
 }

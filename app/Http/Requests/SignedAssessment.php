@@ -28,7 +28,7 @@ final class SignedAssessment extends FormRequest
     public function messages(): array
     {
         return [
-            'chosen.*' => 'Choose the least or the full plan.',
+            'chosen.*' => 'Choose minimum or full provision.',
             'signed.required' => 'Sign with your name.',
         ];
     }

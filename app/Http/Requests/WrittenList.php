@@ -69,7 +69,7 @@ final class WrittenList extends FormRequest
     {
         return [
             'title.required' => 'Give the list a title.',
-            'basis.required' => 'Say what the list rests on: a standard and its edition, a risk assessment, an authority.',
+            'basis.required' => 'Say what the list is based on: a standard and its edition, a risk assessment, an authority.',
             'lines.*.need.required' => 'Say what the line is needed for, such as Medium dressings.',
             'lines.*.code.distinct' => 'Two lines have this number. Give one of them another.',
             'lines.*.quantity.required_without' => 'Enter how many pieces, or how much in all with its unit.',

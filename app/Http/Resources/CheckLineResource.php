@@ -15,6 +15,8 @@ final readonly class CheckLineResource
         public string $code,
         #[OA\Property]
         public string $need,
+        #[OA\Property]
+        public ?string $pocket,
         #[OA\Property(enum: ['critical', 'required', 'optional'])]
         public string $rank,
         #[OA\Property]

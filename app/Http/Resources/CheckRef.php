@@ -18,7 +18,7 @@ final readonly class CheckRef
         #[OA\Property]
         public string $day,
         #[OA\Property]
-        public string $finished_at,
+        public string $done_at,
         #[OA\Property]
         public string $signed,
         #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]

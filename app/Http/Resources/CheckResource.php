@@ -14,6 +14,7 @@ final readonly class CheckResource
      * @param  list<CheckRowResource>  $rows
      * @param  list<CheckLineResource>  $lines
      * @param  list<CheckFindingResource>  $findings
+     * @param  list<UnsettledResource>  $unsettled  of it, and not settled yet
      */
     public function __construct(
         #[OA\Property]
@@ -27,9 +28,15 @@ final readonly class CheckResource
         #[OA\Property(enum: ['full', 'quick'])]
         public string $kind,
         #[OA\Property]
-        public string $started_at,
+        public string $place,
+        #[OA\Property(enum: ['stands', 'superseded', 'disputed', 'history'], description: 'whether it answers for the kit')]
+        public string $standing,
         #[OA\Property]
-        public string $finished_at,
+        public string $begun_at,
+        #[OA\Property(description: 'by the device\'s clock, corrected')]
+        public string $done_at,
+        #[OA\Property(description: 'by the server\'s clock')]
+        public string $received_at,
         #[OA\Property]
         public string $day,
         #[OA\Property]
@@ -39,9 +46,23 @@ final readonly class CheckResource
         #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property]
+        public string $design,
+        #[OA\Property]
+        public string $list_title,
+        #[OA\Property]
+        public string $list_edition,
+        #[OA\Property]
+        public bool $list_confirmed,
+        #[OA\Property(enum: ['strict', 'reserve'])]
+        public string $expiry,
+        #[OA\Property]
+        public int $margin_days,
+        #[OA\Property]
         public string $next_check,
         #[OA\Property]
         public int $mass_g,
+        #[OA\Property]
+        public ?int $max_mass_g,
         #[OA\Property]
         public ?string $seal_found,
         #[OA\Property]
@@ -52,12 +73,16 @@ final readonly class CheckResource
         public ?string $note,
         #[OA\Property]
         public string $hash,
+        #[OA\Property(description: 'base64; verifies the checkpoint of a signed copy')]
+        public string $public_key,
         #[OA\Property(items: new OA\Items(ref: CheckRowResource::class))]
         public array $rows,
         #[OA\Property(items: new OA\Items(ref: CheckLineResource::class))]
         public array $lines,
         #[OA\Property(items: new OA\Items(ref: CheckFindingResource::class))]
         public array $findings,
+        #[OA\Property(items: new OA\Items(ref: UnsettledResource::class))]
+        public array $unsettled,
     ) {
     }
 }

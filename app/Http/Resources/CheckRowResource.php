@@ -27,6 +27,10 @@ final readonly class CheckRowResource
         public int $recorded,
         #[OA\Property]
         public int $counted,
+        #[OA\Property(description: 'on record after the check: other than counted where it arrived late')]
+        public int $became,
+        #[OA\Property]
+        public bool $in_doubt,
     ) {
     }
 }

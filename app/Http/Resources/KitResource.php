@@ -42,7 +42,7 @@ final readonly class KitResource
         #[OA\Property]
         public ?string $used_on,
         #[OA\Property]
-        public int $last_movement,
+        public BaseResource $base,
         #[OA\Property]
         public VerdictResource $verdict,
         #[OA\Property]

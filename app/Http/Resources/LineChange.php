@@ -6,7 +6,7 @@ namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
 
-/** What moved in one line from one edition to the next. */
+/** Changes in one line from one edition to the next. */
 #[OA\Schema]
 final readonly class LineChange
 {

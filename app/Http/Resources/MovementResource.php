@@ -6,13 +6,11 @@ namespace App\Http\Resources;
 
 use OpenApi\Attributes as OA;
 
-/** One movement of the ledger, in words. */
+/** So many pieces of a lot that went somewhere, in words. */
 #[OA\Schema]
 final readonly class MovementResource
 {
     public function __construct(
-        #[OA\Property]
-        public int $number,
         #[OA\Property]
         public string $item,
         #[OA\Property]

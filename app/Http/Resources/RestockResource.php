@@ -21,7 +21,7 @@ final readonly class RestockResource
         #[OA\Property]
         public string $store_name,
         #[OA\Property]
-        public int $base,
+        public BaseResource $base,
         #[OA\Property]
         public string $until,
         #[OA\Property(items: new OA\Items(ref: TakeResource::class))]

@@ -8,45 +8,37 @@ use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Kit\Row;
 use Sarcina\Core\Lists\Line;
 
-/** Something found, how grave it is, and the line, row or item that it concerns. */
+/** Something found, how grave it is, and the line, row or item that it concerns; where it concerns none of them, the kit. */
 final readonly class Finding
 {
-    /** @param  array<string, string|int|null>  $concerns */
     private function __construct(
         public FindingKind $kind,
         public Severity $severity,
-        public array $concerns,
+        public ?Line $line = null,
+        public ?Item $item = null,
+        public ?int $index = null,
+        public ?Row $row = null,
     ) {
     }
 
     public static function ofLine(FindingKind $kind, Severity $severity, Line $line): self
     {
-        return new self($kind, $severity, ['line' => $line->id]);
+        return new self($kind, $severity, line: $line);
     }
 
+    /** @param  int  $index  the row's place in the contents */
     public static function ofRow(FindingKind $kind, Severity $severity, int $index, Row $row): self
     {
-        return new self($kind, $severity, [
-            'row' => $index,
-            'item' => $row->item->code,
-            'pocket' => $row->pocket,
-            'lot' => $row->lot,
-        ]);
+        return new self($kind, $severity, item: $row->item, index: $index, row: $row);
     }
 
     public static function ofItem(FindingKind $kind, Severity $severity, Item $item): self
     {
-        return new self($kind, $severity, ['item' => $item->code]);
+        return new self($kind, $severity, item: $item);
     }
 
     public static function ofKit(FindingKind $kind, Severity $severity): self
     {
-        return new self($kind, $severity, []);
-    }
-
-    /** @return array<string, string|int|null> as in `sarcina.verdict/1` */
-    public function document(): array
-    {
-        return ['kind' => $this->kind->value, 'severity' => $this->severity->value, ...$this->concerns];
+        return new self($kind, $severity);
     }
 }

@@ -21,56 +21,50 @@ final class AssessmentReader
     /** @throws InvalidDocument with every error that was found and its path */
     public static function read(mixed $document): Provision
     {
-        $in = new Reader;
-        $root = $in->object($document, '', ['format', 'scheme', 'areas']) ?? [];
-        if (array_key_exists('format', $root)) {
-            $in->format($root['format'], '', self::FORMAT);
-        }
-        $scheme = array_key_exists('scheme', $root) ? $in->choice($root['scheme'], '/scheme', Scheme::class, Scheme::Headcount) : Scheme::Headcount;
+        $root = Reader::of($document)->object(['format', 'scheme', 'areas']);
+        $root->field('format')->format(self::FORMAT);
+        $scheme = $root->field('scheme')->choice(Scheme::Headcount);
         $areas = [];
         $seen = [];
-        foreach (array_key_exists('areas', $root) ? $in->list($root['areas'], '/areas') : [] as $index => $entry) {
-            $areas[] = self::area($in, $entry, "/areas/{$index}", $seen);
+        foreach ($root->field('areas')->entries() as $area) {
+            $areas[] = self::area($area, $seen);
         }
-        $in->finish();
+        $root->finish();
 
         return Provision::of($scheme, $areas);
     }
 
     /** @param  array<string, true>  $seen */
-    private static function area(Reader $in, mixed $entry, string $path, array &$seen): Area
+    private static function area(Reader $area, array &$seen): Area
     {
-        $area = $in->object($entry, $path, ['name', 'people', 'hazard'], ['points', 'lone_workers', 'vehicles', 'running_water', 'risks']) ?? [];
-        $name = array_key_exists('name', $area) ? $in->text($area['name'], "{$path}/name") : '';
-        $in->onlyOnce($name, "{$path}/name", $seen);
-        $number = static fn (string $key, int $least): int => array_key_exists($key, $area) ? $in->wholeNumber($area[$key], "{$path}/{$key}", $least, self::MOST_PEOPLE) : $least;
+        $area->object(['name', 'people', 'hazard'], ['points', 'lone_workers', 'vehicles', 'running_water', 'risks']);
 
         return new Area(
-            $name,
-            $number('people', 0),
-            array_key_exists('hazard', $area) ? $in->choice($area['hazard'], "{$path}/hazard", Hazard::class, Hazard::Low) : Hazard::Low,
-            $number('points', 1),
-            $number('lone_workers', 0),
-            $number('vehicles', 0),
-            array_key_exists('running_water', $area) ? $in->flag($area['running_water'], "{$path}/running_water") : true,
-            array_key_exists('risks', $area) ? self::risks($in, $area['risks'], "{$path}/risks") : [],
+            $area->field('name')->textOnce($seen),
+            $area->field('people')->wholeNumber(0, self::MOST_PEOPLE),
+            $area->field('hazard')->choice(Hazard::Low),
+            $area->field('points')->wholeNumber(1, self::MOST_PEOPLE),
+            $area->field('lone_workers')->wholeNumber(0, self::MOST_PEOPLE),
+            $area->field('vehicles')->wholeNumber(0, self::MOST_PEOPLE),
+            $area->field('running_water')->flag(true),
+            self::risks($area->field('risks')),
         );
     }
 
     /** @return list<Risk> */
-    private static function risks(Reader $in, mixed $value, string $path): array
+    private static function risks(Reader $risks): array
     {
-        $risks = [];
+        $read = [];
         $seen = [];
-        foreach ($in->list($value, $path) as $index => $entry) {
-            $refused = $in->refused();
-            $risk = $in->choice($entry, "{$path}/{$index}", Risk::class, Risk::Burn);
-            if ($in->refused() === $refused) {
-                $in->onlyOnce($risk->value, "{$path}/{$index}", $seen);
-                $risks[] = $risk;
+        foreach ($risks->entries() as $entry) {
+            $refused = $entry->refused();
+            $risk = $entry->choice(Risk::Burn);
+            if ($entry->refused() === $refused) {
+                $entry->textOnce($seen);
+                $read[] = $risk;
             }
         }
 
-        return $risks;
+        return $read;
     }
 }

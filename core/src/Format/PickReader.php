@@ -19,17 +19,13 @@ final class PickReader
     /** @throws InvalidDocument with every error that was found and its path */
     public static function read(mixed $document): PickList
     {
-        $in = new Reader;
-        $root = $in->object($document, '', ['format', 'as_of', 'until', 'needs', 'store']) ?? [];
-        if (array_key_exists('format', $root)) {
-            $in->format($root['format'], '', self::FORMAT);
-        }
-        $asOf = array_key_exists('as_of', $root) ? $in->day($root['as_of'], '/as_of') : null;
-        $until = array_key_exists('until', $root) ? $in->day($root['until'], '/until') : null;
-        $needs = array_key_exists('needs', $root) ? self::needs($in, $root['needs']) : [];
-        $store = array_key_exists('store', $root) ? self::store($in, $root['store']) : [];
-        $in->finish();
-        \assert($asOf !== null && $until !== null);
+        $root = Reader::of($document)->object(['format', 'as_of', 'until', 'needs', 'store']);
+        $root->field('format')->format(self::FORMAT);
+        $asOf = $root->field('as_of')->day();
+        $until = $root->field('until')->day();
+        $needs = self::needs($root->field('needs'));
+        $store = self::store($root->field('store'));
+        $root->finish();
 
         return PickList::of($asOf, $until, $needs, $store);
     }
@@ -53,41 +49,27 @@ final class PickReader
     }
 
     /** @return list<Need> */
-    private static function needs(Reader $in, mixed $value): array
+    private static function needs(Reader $needs): array
     {
-        $needs = [];
+        $read = [];
         $seen = [];
-        foreach ($in->list($value, '/needs') as $index => $entry) {
-            $path = "/needs/{$index}";
-            $need = $in->object($entry, $path, ['item', 'quantity'], ['dated', 'short_dated']) ?? [];
-            $item = array_key_exists('item', $need) ? $in->text($need['item'], "{$path}/item") : '';
-            $in->onlyOnce($item, "{$path}/item", $seen);
-            $needs[] = new Need(
-                $item,
-                array_key_exists('quantity', $need) ? $in->wholeNumber($need['quantity'], "{$path}/quantity", 1) : 1,
-                array_key_exists('dated', $need) ? $in->flag($need['dated'], "{$path}/dated") : false,
-                array_key_exists('short_dated', $need) ? $in->flag($need['short_dated'], "{$path}/short_dated") : true,
-            );
+        foreach ($needs->entries() as $need) {
+            $need->object(['item', 'quantity'], ['dated', 'short_dated']);
+            $read[] = new Need($need->field('item')->textOnce($seen), $need->field('quantity')->wholeNumber(1), $need->field('dated')->flag(false), $need->field('short_dated')->flag(true));
         }
 
-        return $needs;
+        return $read;
     }
 
     /** @return list<StoredLot> */
-    private static function store(Reader $in, mixed $value): array
+    private static function store(Reader $store): array
     {
-        $store = [];
-        foreach ($in->list($value, '/store') as $index => $entry) {
-            $path = "/store/{$index}";
-            $lot = $in->object($entry, $path, ['item', 'quantity'], ['lot', 'expires']) ?? [];
-            $store[] = new StoredLot(
-                array_key_exists('item', $lot) ? $in->text($lot['item'], "{$path}/item") : '',
-                array_key_exists('lot', $lot) ? $in->textOrNull($lot['lot'], "{$path}/lot") : null,
-                array_key_exists('expires', $lot) ? $in->printedDateOrNull($lot['expires'], "{$path}/expires") : null,
-                array_key_exists('quantity', $lot) ? $in->wholeNumber($lot['quantity'], "{$path}/quantity", 1) : 1,
-            );
+        $read = [];
+        foreach ($store->entries() as $lot) {
+            $lot->object(['item', 'quantity'], ['lot', 'expires']);
+            $read[] = new StoredLot($lot->field('item')->text(), $lot->field('lot')->textOrNull(), $lot->field('expires')->printedDateOrNull(), $lot->field('quantity')->wholeNumber(1));
         }
 
-        return $store;
+        return $read;
     }
 }

@@ -12,215 +12,190 @@ use Sarcina\Core\Measure\NotAQuantity;
 use Sarcina\Core\Measure\Quantity;
 
 /**
- * Reads the values of one document and collects what is wrong with it, each with its path.
+ * One value of a document, at its path: `$kit->field('code')->text()`.
  *
- * Every method returns a usable value even where the one given is bad, so that a reader
- * goes on and all errors are found at once; `finish` throws where there was any.
+ * What is wrong is collected, each with its path, and thrown by `finish`, so that all errors are found at once: every method gives a
+ * usable value even where the one that stands there is bad, and its default where none stands there.
  */
-final class Reader
+final readonly class Reader
 {
     /** More than any kit, store or order holds; it keeps sums within an integer. */
     public const MOST_PIECES = 1_000_000_000;
 
-    /** @var list<Problem> */
-    private array $problems = [];
-
-    public function refuse(string $path, string $message): void
-    {
-        $this->problems[] = new Problem($path, $message);
+    private function __construct(
+        private mixed $value,
+        public string $path,
+        private bool $isGiven,
+        private Problems $problems,
+    ) {
     }
 
-    /** How many errors were found so far. */
-    public function refused(): int
+    public static function of(mixed $document): self
     {
-        return count($this->problems);
-    }
-
-    /** @throws InvalidDocument where anything was refused */
-    public function finish(): void
-    {
-        if ($this->problems !== []) {
-            throw InvalidDocument::because($this->problems);
-        }
+        return new self($document, '', true, new Problems);
     }
 
     /**
-     * The members of an object. Unknown keys and missing required ones are refused.
+     * This value as an object: unknown keys and missing required ones are refused.
      *
      * @param  list<string>  $required
      * @param  list<string>  $optional
-     * @return array<string, mixed>|null null where the value is no object
      */
-    public function object(mixed $value, string $path, array $required, array $optional = []): ?array
+    public function object(array $required, array $optional = []): self
     {
-        $members = $this->members($value, $path);
-        if ($members === null) {
-            return null;
+        if (! $this->isObject()) {
+            return $this;
         }
-        $given = array_keys($members);
+        $given = $this->keys();
         foreach (array_diff($given, $required, $optional) as $key) {
-            $this->refuse(Json::pointer($path, $key), "The key \"{$key}\" is not known here; known are ".implode(', ', [...$required, ...$optional]).'.');
+            $this->field($key)->refuse("The key \"{$key}\" is not known here; known are ".implode(', ', [...$required, ...$optional]).'.');
         }
         foreach (array_diff($required, $given) as $key) {
-            $this->refuse(Json::pointer($path, $key), "The key \"{$key}\" is missing.");
+            $this->field($key)->refuse("The key \"{$key}\" is missing.");
         }
 
-        return $members;
+        return $this;
     }
 
-    /**
-     * The members of an object that may have any keys.
-     *
-     * @return array<string, mixed>|null
-     */
-    public function members(mixed $value, string $path): ?array
+    /** Whether this is an object; refused where anything else stands here. */
+    public function isObject(): bool
     {
-        if (! $value instanceof \stdClass) {
-            $this->refuse($path, 'This must be an object, written {…}.');
-
-            return null;
+        if ($this->isGiven && ! $this->value instanceof \stdClass) {
+            $this->refuse('This must be an object, written {…}.');
         }
-        /** @var array<string, mixed> $members */
-        $members = get_object_vars($value);
 
-        return $members;
+        return $this->value instanceof \stdClass;
     }
 
-    /** @return list<mixed> */
-    public function list(mixed $value, string $path, bool $mayBeEmpty = true): array
+    public function field(string $key): self
     {
-        if (! is_array($value)) {
-            $this->refuse($path, 'This must be a list, written […].');
+        $isGiven = $this->value instanceof \stdClass && property_exists($this->value, $key);
+
+        return new self($isGiven ? $this->value->{$key} : null, Json::pointer($this->path, $key), $isGiven, $this->problems);
+    }
+
+    /** @return list<string> the keys of an object */
+    public function keys(): array
+    {
+        return $this->value instanceof \stdClass ? array_map(strval(...), array_keys(get_object_vars($this->value))) : [];
+    }
+
+    /** @return list<self> the entries of a list */
+    public function entries(bool $mayBeEmpty = true): array
+    {
+        if (! $this->isGiven) {
+            return [];
+        }
+        if (! is_array($this->value)) {
+            $this->refuse('This must be a list, written […].');
 
             return [];
         }
-        if ($value === [] && ! $mayBeEmpty) {
-            $this->refuse($path, 'This must hold at least one entry.');
+        if ($this->value === [] && ! $mayBeEmpty) {
+            $this->refuse('This must hold at least one entry.');
+        }
+        $entries = [];
+        foreach (array_values($this->value) as $index => $entry) {
+            $entries[] = new self($entry, "{$this->path}/{$index}", true, $this->problems);
         }
 
-        return array_values($value);
+        return $entries;
     }
 
-    public function format(mixed $value, string $path, string $format): void
+    /** Whether anything stands here, null too. */
+    public function isGiven(): bool
     {
-        if ($value !== $format) {
-            $this->refuse(Json::pointer($path, 'format'), "The format must be \"{$format}\".");
+        return $this->isGiven;
+    }
+
+    public function isNull(): bool
+    {
+        return $this->value === null;
+    }
+
+    public function format(string $format): void
+    {
+        if ($this->isGiven && $this->value !== $format) {
+            $this->refuse("The format must be \"{$format}\".");
         }
     }
 
-    public function text(mixed $value, string $path): string
+    public function text(string $otherwise = ''): string
     {
-        if (! is_string($value) || $value === '') {
-            $this->refuse($path, 'This must be text and not empty.');
-
-            return '';
+        if ($this->isGiven && (! is_string($this->value) || $this->value === '')) {
+            $this->refuse('This must be text and not empty.');
         }
 
-        return $value;
+        return is_string($this->value) && $this->value !== '' ? $this->value : $otherwise;
     }
 
-    public function textOrNull(mixed $value, string $path): ?string
+    public function textOrNull(): ?string
     {
-        if ($value !== null && ! is_string($value)) {
-            $this->refuse($path, 'This must be text or null.');
-
-            return null;
+        if ($this->value !== null && ! is_string($this->value)) {
+            $this->refuse('This must be text or null.');
         }
 
-        return $value;
+        return is_string($this->value) ? $this->value : null;
     }
 
-    public function flag(mixed $value, string $path): bool
+    public function flag(bool $otherwise): bool
     {
-        if (! is_bool($value)) {
-            $this->refuse($path, 'This must be true or false.');
-
-            return false;
+        if ($this->isGiven && ! is_bool($this->value)) {
+            $this->refuse('This must be true or false.');
         }
 
-        return $value;
+        return is_bool($this->value) ? $this->value : $otherwise;
     }
 
-    public function wholeNumber(mixed $value, string $path, int $least, int $most = self::MOST_PIECES): int
+    /** @param  int|null  $otherwise  the least where it is null */
+    public function wholeNumber(int $least, int $most = self::MOST_PIECES, ?int $otherwise = null): int
     {
-        if (! is_int($value) || $value < $least || $value > $most) {
-            $this->refuse($path, "This must be a whole number from {$least} to {$most}.");
+        if ($this->isGiven && (! is_int($this->value) || $this->value < $least || $this->value > $most)) {
+            $this->refuse("This must be a whole number from {$least} to {$most}.");
 
             return $least;
         }
 
-        return $value;
+        return is_int($this->value) ? $this->value : $otherwise ?? $least;
     }
 
     /**
      * @template T of \BackedEnum
      *
-     * @param  class-string<T>  $enum
      * @param  T  $otherwise
      * @return T
      */
-    public function choice(mixed $value, string $path, string $enum, \BackedEnum $otherwise): \BackedEnum
+    public function choice(\BackedEnum $otherwise): \BackedEnum
     {
-        $choice = is_string($value) ? $enum::tryFrom($value) : null;
-        if ($choice === null) {
-            $this->refuse($path, 'This must be one of '.implode(', ', array_column($enum::cases(), 'value')).'.');
-
+        if (! $this->isGiven) {
             return $otherwise;
         }
+        $choice = is_string($this->value) ? $otherwise::tryFrom($this->value) : null;
+        if ($choice === null) {
+            $this->refuse('This must be one of '.implode(', ', array_column($otherwise::cases(), 'value')).'.');
+        }
 
-        return $choice;
+        return $choice ?? $otherwise;
     }
 
-    public function day(mixed $value, string $path): Day
+    public function day(): Day
     {
-        try {
-            return Day::of(is_string($value) ? $value : get_debug_type($value));
-        } catch (NotADay $refused) {
-            $this->refuse($path, $refused->getMessage());
-
-            return Day::numbered(0);
-        }
+        return $this->isGiven ? $this->read(Day::of(...), NotADay::class) ?? Day::numbered(0) : Day::numbered(0);
     }
 
-    public function dayOrNull(mixed $value, string $path): ?Day
+    public function dayOrNull(): ?Day
     {
-        return $value === null ? null : $this->day($value, $path);
+        return $this->value === null ? null : $this->day();
     }
 
-    public function printedDateOrNull(mixed $value, string $path): ?PrintedDate
+    public function printedDateOrNull(): ?PrintedDate
     {
-        if ($value === null) {
-            return null;
-        }
-        try {
-            return PrintedDate::of(is_string($value) ? $value : get_debug_type($value));
-        } catch (NotADay $refused) {
-            $this->refuse($path, $refused->getMessage());
-
-            return null;
-        }
+        return $this->value === null ? null : $this->read(PrintedDate::of(...), NotADay::class);
     }
 
-    public function seasonDay(mixed $value, string $path): ?SeasonDay
+    public function seasonDay(): ?SeasonDay
     {
-        try {
-            return SeasonDay::of(is_string($value) ? $value : get_debug_type($value));
-        } catch (NotADay $refused) {
-            $this->refuse($path, $refused->getMessage());
-
-            return null;
-        }
-    }
-
-    public function quantity(mixed $value, string $path): ?Quantity
-    {
-        try {
-            return Quantity::of(is_string($value) ? $value : get_debug_type($value));
-        } catch (NotAQuantity $refused) {
-            $this->refuse($path, $refused->getMessage());
-
-            return null;
-        }
+        return $this->read(SeasonDay::of(...), NotADay::class);
     }
 
     /**
@@ -228,13 +203,15 @@ final class Reader
      *
      * @return array<string, Quantity>
      */
-    public function measures(mixed $value, string $path): array
+    public function measures(): array
     {
         $measures = [];
-        foreach ($this->members($value, $path) ?? [] as $name => $written) {
-            $quantity = $this->quantity($written, Json::pointer($path, $name));
-            if ($quantity !== null) {
-                $measures[$name] = $quantity;
+        if ($this->isGiven && $this->isObject()) {
+            foreach ($this->keys() as $name) {
+                $quantity = $this->field($name)->read(Quantity::of(...), NotAQuantity::class);
+                if ($quantity !== null) {
+                    $measures[$name] = $quantity;
+                }
             }
         }
 
@@ -242,15 +219,56 @@ final class Reader
     }
 
     /**
-     * Refuses a text that was seen before under the same roof.
+     * A text that must be one of its kind under the same roof; refused where it was seen before.
      *
      * @param  array<string, true>  $seen  by the text with a dot before it, so that "7" stays text
      */
-    public function onlyOnce(string $text, string $path, array &$seen): void
+    public function textOnce(array &$seen): string
     {
+        $text = $this->text();
         if ($text !== '' && isset($seen['.'.$text])) {
-            $this->refuse($path, "\"{$text}\" is given twice; it must be one.");
+            $this->refuse("\"{$text}\" is given twice; it must be one.");
         }
         $seen['.'.$text] = true;
+
+        return $text;
+    }
+
+    public function refuse(string $message): void
+    {
+        $this->problems->add($this->path, $message);
+    }
+
+    /** How many errors were found so far in the whole document. */
+    public function refused(): int
+    {
+        return $this->problems->count();
+    }
+
+    /** @throws InvalidDocument where anything in the whole document was refused */
+    public function finish(): void
+    {
+        $this->problems->throwIfAny();
+    }
+
+    /**
+     * @template T of object
+     *
+     * @param  callable(string): T  $of
+     * @param  class-string<\Throwable>  $refusal
+     * @return T|null
+     */
+    private function read(callable $of, string $refusal): ?object
+    {
+        try {
+            return $of(is_string($this->value) ? $this->value : get_debug_type($this->value));
+        } catch (\Throwable $refused) {
+            if (! $refused instanceof $refusal) {
+                throw $refused;
+            }
+            $this->refuse($refused->getMessage());
+
+            return null;
+        }
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Format;
 
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Calendar\SeasonDay;
 use Sarcina\Core\Due\Interval;
 use Sarcina\Core\Due\Schedule;
 use Sarcina\Core\Due\Seal;
@@ -23,67 +25,52 @@ final class ScheduleReader
     /** @throws InvalidDocument with every error that was found and its path */
     public static function read(mixed $document): Schedule
     {
-        $in = new Reader;
-        $root = $in->object($document, '', ['format', 'as_of'], self::OPTIONAL) ?? [];
-        if (array_key_exists('format', $root)) {
-            $in->format($root['format'], '', self::FORMAT);
-        }
-        $asOf = array_key_exists('as_of', $root) ? $in->day($root['as_of'], '/as_of') : null;
-        $seasons = [];
-        foreach ($in->list($root['seasons'] ?? [], '/seasons') as $index => $season) {
-            $day = $in->seasonDay($season, "/seasons/{$index}");
-            if ($day !== null) {
-                $seasons[] = $day;
+        $root = Reader::of($document)->object(['format', 'as_of'], self::OPTIONAL);
+        $root->field('format')->format(self::FORMAT);
+        $asOf = $root->field('as_of')->day();
+        $seasons = array_values(array_filter(array_map(static fn (Reader $season): ?SeasonDay => $season->seasonDay(), $root->field('seasons')->entries())));
+        $events = array_map(static fn (Reader $event): Day => $event->day(), $root->field('events')->entries());
+        $last = static function (string $key) use ($root, $asOf): ?Day {
+            $day = $root->field($key)->dayOrNull();
+            if ($root->field('as_of')->isGiven() && $day?->isAfter($asOf) === true) {
+                $root->field($key)->refuse('A check that was made cannot lie after as_of.');
             }
-        }
-        $events = [];
-        foreach ($in->list($root['events'] ?? [], '/events') as $index => $event) {
-            $events[] = $in->day($event, "/events/{$index}");
-        }
-        $last = [];
-        foreach (['last_full', 'last_quick'] as $key) {
-            $last[$key] = $in->dayOrNull($root[$key] ?? null, "/{$key}");
-            if ($asOf !== null && $last[$key]?->isAfter($asOf) === true) {
-                $in->refuse("/{$key}", 'A check that was made cannot lie after as_of.');
-            }
-        }
-        $every = isset($root['every']) ? self::interval($in, $root['every']) : null;
-        $beforeEvents = $in->flag(self::given($root, 'before_events', false), '/before_events');
-        $afterUse = $in->flag(self::given($root, 'after_use', true), '/after_use');
-        $usedOn = $in->dayOrNull($root['used_on'] ?? null, '/used_on');
-        $seal = $in->choice(self::given($root, 'seal', 'none'), '/seal', Seal::class, Seal::None);
-        $sealBrokenOn = $in->dayOrNull($root['seal_broken_on'] ?? null, '/seal_broken_on');
-        $earliestExpiry = $in->printedDateOrNull($root['earliest_expiry'] ?? null, '/earliest_expiry');
-        $marginDays = $in->wholeNumber(self::given($root, 'margin_days', 0), '/margin_days', 0, self::MOST_DAYS);
-        $graceDays = $in->wholeNumber(self::given($root, 'grace_days', 0), '/grace_days', 0, self::MOST_DAYS);
-        $in->finish();
-        \assert($asOf !== null);
 
-        return new Schedule(
-            $asOf, $every, $seasons, $beforeEvents, $events, $afterUse, $usedOn, $seal, $sealBrokenOn,
-            $last['last_full'], $last['last_quick'], $earliestExpiry, $marginDays, $graceDays,
+            return $day;
+        };
+        $schedule = new Schedule(
+            $asOf,
+            $root->field('every')->isNull() ? null : self::interval($root->field('every')),
+            $seasons,
+            $root->field('before_events')->flag(false),
+            $events,
+            $root->field('after_use')->flag(true),
+            $root->field('used_on')->dayOrNull(),
+            $root->field('seal')->choice(Seal::None),
+            $root->field('seal_broken_on')->dayOrNull(),
+            $last('last_full'),
+            $last('last_quick'),
+            $root->field('earliest_expiry')->printedDateOrNull(),
+            $root->field('margin_days')->wholeNumber(0, self::MOST_DAYS),
+            $root->field('grace_days')->wholeNumber(0, self::MOST_DAYS),
         );
+        $root->finish();
+
+        return $schedule;
     }
 
-    /** @param  array<string, mixed>  $root */
-    private static function given(array $root, string $key, mixed $default): mixed
+    private static function interval(Reader $every): ?Interval
     {
-        return array_key_exists($key, $root) ? $root[$key] : $default;
-    }
-
-    private static function interval(Reader $in, mixed $value): ?Interval
-    {
-        $every = $in->object($value, '/every', [], ['months', 'weeks', 'days']);
-        if ($every === null) {
+        if (! $every->object([], ['months', 'weeks', 'days'])->isObject()) {
             return null;
         }
-        if (count($every) !== 1) {
-            $in->refuse('/every', 'An interval has one key: months, weeks or days.');
+        if (count($every->keys()) !== 1) {
+            $every->refuse('An interval has one key: months, weeks or days.');
 
             return null;
         }
-        $key = array_key_first($every);
-        $count = $in->wholeNumber($every[$key], Json::pointer('/every', $key), 1, self::MOST_DAYS);
+        $key = $every->keys()[0];
+        $count = $every->field($key)->wholeNumber(1, self::MOST_DAYS);
 
         return match ($key) {
             'months' => Interval::months($count),

@@ -27,8 +27,21 @@ final class VerdictDocument
             'verdict' => $judgement->verdict->value,
             'mass_g' => $judgement->mass,
             'lines' => array_map(static fn (LineOutcome $outcome): array => self::line($judgement, $outcome), $judgement->lines),
-            'findings' => array_map(static fn (Finding $finding): array => $finding->document(), $judgement->findings),
+            'findings' => array_map(self::finding(...), $judgement->findings),
             'restock' => array_map(static fn (Restock $restock): array => $restock->document(), $judgement->restock),
+        ];
+    }
+
+    /** @return array<string, string|int|null> */
+    private static function finding(Finding $finding): array
+    {
+        return [
+            'kind' => $finding->kind->value,
+            'severity' => $finding->severity->value,
+            ...($finding->line === null ? [] : ['line' => $finding->line->id]),
+            ...($finding->row === null ? [] : ['row' => $finding->index]),
+            ...($finding->item === null ? [] : ['item' => $finding->item->code]),
+            ...($finding->row === null ? [] : ['pocket' => $finding->row->pocket, 'lot' => $finding->row->lot]),
         ];
     }
 

@@ -17,7 +17,7 @@ final readonly class Accepted
     private function __construct(
         public ?string $item,
         public ?ItemClass $class,
-        private array $least,
+        public array $least,
     ) {
     }
 

@@ -10,6 +10,9 @@ use Sarcina\Core\Measure\Quantity;
 /** A measure asked for in all, such as a length of 2.5 yd. */
 final readonly class Total
 {
+    /** More of one item is not asked for: it keeps sums within an integer. */
+    public const MOST_PIECES = 1_000_000_000;
+
     public function __construct(
         public string $measure,
         public Quantity $wanted,

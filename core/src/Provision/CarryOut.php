@@ -49,33 +49,105 @@ final class CarryOut
         return [...$work->moves(), ...$work->makesAndUpgrades(), ...$work->retires()];
     }
 
+    /**
+     * Kits of one size in one area are alike here, and so are all that are moved: they are dealt out by their number, over a node
+     * for each size there is and one for each size that is asked for, so that it takes no longer where there are thousands.
+     */
     private function deal(): void
     {
+        $pools = $this->pools();
         $flow = new LeastCostFlow;
         [$source, $sink] = [0, 1];
-        $edges = [];
-        foreach ($this->wants as $want => [, , $count]) {
-            $flow->edge(2 + count($this->kits) + $want, $sink, $count);
+        $poolNode = 2;
+        $wantNode = $poolNode + count($pools);
+        $movedNode = $wantNode + count($this->wants);
+        $askedNode = $movedNode + count(KitSize::cases());
+        $wantsOf = [];
+        $taken = [];
+        foreach ($this->wants as $want => [$demand, $size, $count]) {
+            $flow->edge($wantNode + $want, $sink, $count);
+            $wantsOf[$this->demands[$demand]->area][] = $want;
+            $taken[$want] = $flow->edge($askedNode + self::place($size), $wantNode + $want, $count);
         }
-        foreach ($this->kits as $index => $kit) {
-            $flow->edge($source, 2 + $index, 1);
-            foreach ($this->wants as $want => [$demand, $size]) {
-                $steps = $kit->size?->standsInFor($size);
+        $direct = [];
+        foreach ($pools as $pool => $kits) {
+            $one = $this->kits[$kits[0]];
+            $flow->edge($source, $poolNode + $pool, count($kits));
+            $flow->edge($poolNode + $pool, $movedNode + self::place($one->size), count($kits), [0, 1, 0]);
+            foreach ($wantsOf[$one->area ?? ''] ?? [] as $want) {
+                $steps = $one->size?->standsInFor($this->wants[$want][1]);
                 if ($steps !== null) {
-                    $isMoved = $kit->area !== $this->demands[$demand]->area;
-                    $edges[] = [$index, $want, $flow->edge(2 + $index, 2 + count($this->kits) + $want, 1, [-1, $isMoved ? 1 : 0, $steps])];
+                    $direct[] = [$pool, $want, $flow->edge($poolNode + $pool, $wantNode + $want, count($kits), [-1, 0, $steps])];
                 }
             }
         }
-        if ($edges === []) {
-            return;
-        }
-        $flow->send($source, $sink);
-        foreach ($edges as [$kit, $want, $edge]) {
-            if ($flow->along($edge) > 0) {
-                $this->serves[$kit] = $want;
+        $moves = [];
+        foreach (KitSize::cases() as $from => $size) {
+            foreach (KitSize::cases() as $to => $asked) {
+                $steps = $size->standsInFor($asked);
+                if ($steps !== null) {
+                    $moves[] = [$from, $to, $flow->edge($movedNode + $from, $askedNode + $to, count($this->kits), [-1, 0, $steps])];
+                }
             }
         }
+        $flow->send($source, $sink);
+        foreach ($direct as [$pool, $want, $edge]) {
+            $this->serve(self::take($pools[$pool], $flow->along($edge)), $want);
+        }
+        $moved = [];
+        foreach ($pools as $kits) {
+            foreach ($kits as $kit) {
+                $moved[self::place($this->kits[$kit]->size)][] = $kit;
+            }
+        }
+        $asked = [];
+        foreach ($moves as [$from, $to, $edge]) {
+            $there = $moved[$from] ?? [];
+            $asked[$to] = [...($asked[$to] ?? []), ...self::take($there, $flow->along($edge))];
+            $moved[$from] = $there;
+        }
+        foreach ($taken as $want => $edge) {
+            $place = self::place($this->wants[$want][1]);
+            $there = $asked[$place] ?? [];
+            $this->serve(self::take($there, $flow->along($edge)), $want);
+            $asked[$place] = $there;
+        }
+        ksort($this->serves);
+    }
+
+    /** @param  list<int>  $kits */
+    private function serve(array $kits, int $want): void
+    {
+        foreach ($kits as $kit) {
+            $this->serves[$kit] = $want;
+        }
+    }
+
+    /**
+     * @param  list<int>  $kits  of which so many are taken away
+     * @return list<int>
+     */
+    private static function take(array &$kits, int $count): array
+    {
+        return array_splice($kits, 0, $count);
+    }
+
+    private static function place(?KitSize $size): int
+    {
+        return (int) array_search($size, KitSize::cases(), true);
+    }
+
+    /** @return list<list<int>> places of kits that are of one size and in one area; none is empty */
+    private function pools(): array
+    {
+        $pools = [];
+        foreach ($this->kits as $index => $kit) {
+            if ($kit->size !== null) {
+                $pools["{$kit->size->value} {$kit->area}"][] = $index;
+            }
+        }
+
+        return array_values($pools);
     }
 
     /** @return list<Task> */
@@ -96,14 +168,17 @@ final class CarryOut
     private function makesAndUpgrades(): array
     {
         $tasks = [];
-        foreach ($this->demands as $index => $demand) {
-            $makes = [];
-            foreach ($this->wants as $want => [$of, $size, $count]) {
-                for ($left = $of === $index ? $count - count(array_keys($this->serves, $want, true)) : 0; $left > 0; $left--) {
-                    $makes[] = ['size' => $size, 'modules' => []];
-                }
+        $served = array_count_values($this->serves);
+        $missing = [];
+        foreach ($this->wants as $want => [$demand, $size, $count]) {
+            for ($left = $count - ($served[$want] ?? 0); $left > 0; $left--) {
+                $missing[$demand][] = ['size' => $size, 'modules' => []];
             }
-            $there = $this->kitsIn($index);
+        }
+        $kitsIn = $this->kitsByDemand();
+        foreach ($this->demands as $index => $demand) {
+            $makes = $missing[$index] ?? [];
+            $there = $kitsIn[$index] ?? [];
             $upgrades = [];
             foreach ($demand->modules as $module => $count) {
                 $without = [];
@@ -146,12 +221,22 @@ final class CarryOut
         return $tasks;
     }
 
-    /** @return list<HeldKit> that serve the area, or lie in it beside any plan */
-    private function kitsIn(int $demand): array
+    /** @return array<int, list<HeldKit>> by demand: those that serve the area, or are in it beside any plan */
+    private function kitsByDemand(): array
     {
-        return array_values(array_filter($this->kits, fn (HeldKit $kit, int $index): bool => isset($this->serves[$index])
-            ? $this->wants[$this->serves[$index]][0] === $demand
-            : $kit->size === null && $kit->area === $this->demands[$demand]->area, ARRAY_FILTER_USE_BOTH));
+        $demandOf = [];
+        foreach ($this->demands as $index => $demand) {
+            $demandOf[$demand->area] = $index;
+        }
+        $kits = [];
+        foreach ($this->kits as $index => $kit) {
+            $demand = isset($this->serves[$index]) ? $this->wants[$this->serves[$index]][0] : ($kit->size === null && $kit->area !== null ? $demandOf[$kit->area] ?? null : null);
+            if ($demand !== null) {
+                $kits[$demand][] = $kit;
+            }
+        }
+
+        return $kits;
     }
 
     /** @return list<Task> */

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { measureClock } from './clock';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -51,6 +52,9 @@ api.use({
         }
         return request;
     },
+    onResponse({ response }) {
+        measureClock(response.headers.get('Date'), Date.now());
+    },
 });
 
 interface Answer<T> {
@@ -75,7 +79,7 @@ export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
         throw new Problem(
             0,
             'No connection',
-            'The server did not answer. What you typed is kept on this device.',
+            'The server did not answer. What you typed is saved on this device.',
             {},
             [],
         );

@@ -43,6 +43,11 @@ export const questions = {
             queryFn: () => ask(api.GET('/kits/{kit}/restock', { params: { path: { kit } } })),
             staleTime: 0,
         }),
+    unsettled: (kit?: string) =>
+        queryOptions({
+            queryKey: ['unsettled', kit ?? null],
+            queryFn: () => ask(api.GET('/unsettled', { params: { query: { kit } } })),
+        }),
     check: (check: string) =>
         queryOptions({
             queryKey: ['check', check],

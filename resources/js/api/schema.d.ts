@@ -272,7 +272,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Records a finished check. The id is a ULID made by the page: sent twice, the check counts once. */
+        /** @description Records a finished check. The id is a ULID made by the page: sent twice, the check counts once. What arrives late is kept in any case. */
         put: operations["finishCheck"];
         post?: never;
         delete?: never;
@@ -290,6 +290,56 @@ export interface paths {
         };
         get: operations["readCheck"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/operations/{operation}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description All that belongs to an operation as it is on record, with a checkpoint that this instance signed: proof for elsewhere. */
+        get: operations["readSignedCopy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/unsettled": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What arrived late and waits for somebody to settle it */
+        get: operations["readUnsettled"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/unsettled/{unsettled}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["settle"];
         post?: never;
         delete?: never;
         options?: never;
@@ -518,6 +568,23 @@ export interface paths {
         put?: never;
         /** @description What the verdict would be for contents as counted so far. Nothing is recorded. */
         post: operations["judgeContents"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/seals/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Records that the kit was closed with a seal, or that its seal is broken. Sent twice, it counts once. */
+        put: operations["sealKit"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -931,8 +998,19 @@ export interface components {
         };
         DoneRestock: {
             store: string;
-            /** @description the kit's last movement when the list was made */
-            base: number;
+            /** Format: date-time */
+            begun_at: string;
+            /**
+             * Format: date-time
+             * @description by the device's clock, corrected; left out: now, by the server's
+             */
+            done_at?: string | null;
+            /**
+             * Format: date-time
+             * @description when the device's clock was last compared with the server's
+             */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
             out: {
                 pocket_id: string;
                 lot_id: string;
@@ -956,9 +1034,18 @@ export interface components {
             /** @enum {string} */
             kind: "full" | "quick";
             /** Format: date-time */
-            started_at: string;
-            /** @description the kit's last movement when the check was begun */
-            base: number;
+            begun_at: string;
+            /**
+             * Format: date-time
+             * @description by the device's clock, corrected; left out: now, by the server's
+             */
+            done_at?: string | null;
+            /**
+             * Format: date-time
+             * @description when the device's clock was last compared with the server's
+             */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
             rows: components["schemas"]["CountedRow"][];
             /** @description the checker's name, typed */
             signed: string;
@@ -1023,8 +1110,27 @@ export interface components {
             list_id: string;
             design_id?: string | null;
         };
+        SealNote: {
+            /** @enum {string} */
+            event: "set" | "broken";
+            /** @description of the seal that was set */
+            seal_number?: string | null;
+            /** @description why the seal was broken */
+            reason?: string | null;
+            /** Format: date-time */
+            begun_at: string;
+            /** Format: date-time */
+            done_at?: string | null;
+            /** Format: date-time */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
+        };
         SeenAreaChange: {
             what: string;
+        };
+        SettledNote: {
+            /** @description what was done about it */
+            note: string;
         };
         SignIn: {
             email: string;
@@ -1183,6 +1289,13 @@ export interface components {
             open_tasks: number;
             asks_again: string[];
         };
+        /** @description How far the record goes, to be sent back with what rests on it. */
+        Base: {
+            /** @description begins anew with each restore from a backup */
+            epoch: number;
+            /** @description of the last operation */
+            number: number;
+        };
         /** @description Where pieces of an item lie. */
         CarriedResource: {
             where: string;
@@ -1205,6 +1318,7 @@ export interface components {
         CheckLineResource: {
             code: string;
             need: string;
+            pocket: string | null;
             /** @enum {string} */
             rank: "critical" | "required" | "optional";
             required: string;
@@ -1218,7 +1332,7 @@ export interface components {
             /** @enum {string} */
             kind: "full" | "quick";
             day: string;
-            finished_at: string;
+            done_at: string;
             signed: string;
             /** @enum {string} */
             verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
@@ -1231,23 +1345,43 @@ export interface components {
             kit_name: string;
             /** @enum {string} */
             kind: "full" | "quick";
-            started_at: string;
-            finished_at: string;
+            place: string;
+            /**
+             * @description whether it answers for the kit
+             * @enum {string}
+             */
+            standing: "stands" | "superseded" | "disputed" | "history";
+            begun_at: string;
+            /** @description by the device's clock, corrected */
+            done_at: string;
+            /** @description by the server's clock */
+            received_at: string;
             day: string;
             signed: string;
             by: string;
             /** @enum {string} */
             verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            design: string;
+            list_title: string;
+            list_edition: string;
+            list_confirmed: boolean;
+            /** @enum {string} */
+            expiry: "strict" | "reserve";
+            margin_days: number;
             next_check: string;
             mass_g: number;
+            max_mass_g: number | null;
             seal_found: string | null;
             seal_set: string | null;
             seal_reason: string | null;
             note: string | null;
             hash: string;
+            /** @description base64; verifies the checkpoint of a signed copy */
+            public_key: string;
             rows: components["schemas"]["CheckRowResource"][];
             lines: components["schemas"]["CheckLineResource"][];
             findings: components["schemas"]["CheckFindingResource"][];
+            unsettled: components["schemas"]["UnsettledResource"][];
         };
         /** @description What was counted beside what was recorded. */
         CheckRowResource: {
@@ -1259,6 +1393,9 @@ export interface components {
             condition: string;
             recorded: number;
             counted: number;
+            /** @description on record after the check: other than counted where it arrived late */
+            became: number;
+            in_doubt: boolean;
         };
         /** @description Which list a kit of a size or a module keeps, of which design a new kit is made, and what one costs by the piece. */
         ChoiceResource: {
@@ -1404,13 +1541,17 @@ export interface components {
             because: "extra" | "excluded" | "beyond_scope" | "unusable";
             pocket: string | null;
         };
-        /** @description What happened to a kit at one time: a check, or movements made in one go. */
+        /** @description One thing that was done to a kit, with all that belongs to it. */
         HistoryEntry: {
             at: string;
-            /** @enum {string} */
-            kind: "check" | "restocked" | "used" | "counted" | "received" | "discarded" | "returned";
+            /** @description its number in the record */
+            number: number;
+            /** @description the kind of operation */
+            kind: string;
             title: string;
             by: string;
+            /** @description seals set and broken, and what changed about the kit */
+            notes: string[];
             check: components["schemas"]["CheckRef"] | null;
             movements: components["schemas"]["MovementResource"][];
         };
@@ -1538,6 +1679,10 @@ export interface components {
             in_store: number;
             price: number | null;
         };
+        /** @description What is kept, though nothing of it could be recorded. */
+        KeptResource: {
+            unsettled: components["schemas"]["UnsettledResource"][];
+        };
         /** @description What a kit would lack under another edition, beside what it is now. */
         KitEffect: {
             kit: string;
@@ -1564,7 +1709,7 @@ export interface components {
             sealed_design: boolean;
             seal: components["schemas"]["SealResource"];
             used_on: string | null;
-            last_movement: number;
+            base: components["schemas"]["Base"];
             verdict: components["schemas"]["VerdictResource"];
             due: components["schemas"]["DueResource"];
             leaves: components["schemas"]["LeafResource"][];
@@ -1594,7 +1739,7 @@ export interface components {
             name: string;
             pockets: components["schemas"]["PocketResource"][];
         };
-        /** @description What moved in one line from one edition to the next. */
+        /** @description Changes in one line from one edition to the next. */
         LineChange: {
             code: string;
             /** @enum {string} */
@@ -1721,9 +1866,8 @@ export interface components {
             what: string;
             quantity: number;
         };
-        /** @description One movement of the ledger, in words. */
+        /** @description So many pieces of a lot that went somewhere, in words. */
         MovementResource: {
-            number: number;
             item: string;
             name: string;
             lot: string | null;
@@ -1877,11 +2021,18 @@ export interface components {
         RestockResource: {
             store: string;
             store_name: string;
-            base: number;
+            base: components["schemas"]["Base"];
             until: string;
             out: components["schemas"]["TakeResource"][];
             in: components["schemas"]["PutResource"][];
             missing: components["schemas"]["MissingResource"][];
+        };
+        /** @description What became of a restock: the kit as it is now, and what could not be recorded as it was sent. */
+        RestockedResource: {
+            /** @description the number under which it is on record; null where nothing of it could be recorded */
+            operation: number | null;
+            unsettled: components["schemas"]["UnsettledResource"][];
+            kit: components["schemas"]["KitResource"];
         };
         /** @description The seal of a kit. */
         SealResource: {
@@ -2006,6 +2157,22 @@ export interface components {
             least: number;
             full: number;
             each: number | null;
+        };
+        /** @description Something that arrived late and could not be recorded as it was sent. */
+        UnsettledResource: {
+            id: number;
+            kit: string;
+            kit_name: string;
+            /** @enum {string} */
+            because: "kit_retired" | "not_there" | "moved_while_counting" | "checks_disagree" | "no_such_pocket";
+            /** @description what was sent, by whom and when */
+            title: string;
+            /** @description what of it needs somebody */
+            text: string;
+            /** @description the id of the check or restock */
+            operation: string;
+            /** @description its number where the rest of it is on record */
+            number: number | null;
         };
         /** @description Who is signed in. */
         UserResource: {
@@ -2580,12 +2747,14 @@ export interface operations {
                     "application/json": components["schemas"]["CheckResource"];
                 };
             };
-            /** @description The contents changed in the meantime */
-            409: {
+            /** @description Kept, but not recorded: somebody must settle it */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["KeptResource"];
+                };
             };
             /** @description Not accepted as entered */
             422: {
@@ -2615,6 +2784,83 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["CheckResource"];
                 };
+            };
+        };
+    };
+    readSignedCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                operation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description sarcina.record/1 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    readUnsettled: {
+        parameters: {
+            query?: {
+                kit?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Oldest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnsettledResource"][];
+                };
+            };
+        };
+    };
+    settle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                unsettled: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettledNote"];
+            };
+        };
+        responses: {
+            /** @description What is left to settle */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnsettledResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -2741,7 +2987,7 @@ export interface operations {
                     "application/json": components["schemas"]["ImportResource"];
                 };
             };
-            /** @description Something is wrong with it: nothing was taken */
+            /** @description Something is wrong with it: nothing was imported */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -2781,14 +3027,14 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description The number of the ledger's last movement */
+            /** @description The number of the record's last operation */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
                     "application/json": {
-                        movements: number;
+                        operations: number;
                     };
                 };
             };
@@ -3047,6 +3293,49 @@ export interface operations {
             };
         };
     };
+    sealKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SealNote"];
+            };
+        };
+        responses: {
+            /** @description The kit, judged again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Kept, but not recorded: somebody must settle it */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readKitFile: {
         parameters: {
             query?: never;
@@ -3072,7 +3361,7 @@ export interface operations {
     readHistory: {
         parameters: {
             query?: {
-                /** @description Only what is older than this movement */
+                /** @description Only what is older than this operation */
                 before?: number;
             };
             header?: never;
@@ -3318,7 +3607,7 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description What moved, line by line, and what each kit would lack */
+            /** @description Changes, line by line, and what each kit would lack */
             200: {
                 headers: {
                     [name: string]: unknown;
@@ -3625,15 +3914,17 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitResource"];
+                    "application/json": components["schemas"]["RestockedResource"];
                 };
             };
-            /** @description The contents changed in the meantime */
-            409: {
+            /** @description Kept, but nothing of it could be recorded: somebody must settle it */
+            202: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content?: never;
+                content: {
+                    "application/json": components["schemas"]["RestockedResource"];
+                };
             };
             /** @description Not accepted as entered */
             422: {

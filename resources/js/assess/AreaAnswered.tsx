@@ -12,7 +12,7 @@ import { sayDay, sayName } from '../ui/words';
 export function AreaAnswered({ area, isSigned }: { area: Schemas['AreaResource']; isSigned: boolean }) {
     const facts: [string, string][] = [
         ['Where', area.places.map((place) => place.path).join('; ') || 'no place named'],
-        ['Kits hang', area.hangs_at ?? 'not said'],
+        ['Kits are kept at', area.hangs_at ?? 'not said'],
         ['Hazard', area.hazard],
         ['People at the busiest time', String(area.people)],
         ['Points', String(area.points)],
@@ -85,7 +85,7 @@ function SayChanged({ area }: { area: Schemas['AreaResource'] }) {
                 say.mutate();
             }}
         >
-            <Typography variant="h3">Has it changed?</Typography>
+            <Typography variant="h3">Changes to this area</Typography>
             {area.seen.map((seen) => (
                 <Typography key={seen.what} variant="body2" sx={{ my: 1 }}>
                     ▲ {seen.what} ({seen.by}, {sayDay(seen.on)})
@@ -93,14 +93,14 @@ function SayChanged({ area }: { area: Schemas['AreaResource'] }) {
             ))}
             <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
                 <Write
-                    label="What is no longer as it was"
+                    label="What has changed?"
                     value={what}
                     onWrite={setWhat}
                     problem={problem?.at('what')}
-                    help="The assessment is asked for again."
+                    help="A review of the assessment becomes due."
                 />
                 <Button type="submit" disabled={say.isPending} sx={{ flex: 'none' }}>
-                    Say so
+                    Report change
                 </Button>
             </Box>
             {problem && problem.status !== 422 && <Trouble error={problem} />}

@@ -17,8 +17,8 @@ interface AreaPlansProps {
 }
 
 const plans = [
-    { plan: 'least', title: 'Least plan', detail: 'the fewest that do no harm' },
-    { plan: 'full', title: 'Full plan', detail: 'the generous answer' },
+    { plan: 'least', title: 'Minimum provision', detail: 'the least for the answers given' },
+    { plan: 'full', title: 'Full provision', detail: 'a kit of base size at every point' },
 ] as const;
 
 /** What follows from the answers: both plans of the area, every figure with its reason, its list, its cost and where it hangs. */
@@ -42,7 +42,7 @@ export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
                         <Typography variant="caption" sx={{ color: 'text.secondary' }}>
                             {detail}
                         </Typography>
-                        {area[plan].parts.length === 0 && <Empty>Nobody is there: no kit is asked for.</Empty>}
+                        {area[plan].parts.length === 0 && <Empty>Nobody is there: no kit is needed.</Empty>}
                         {area[plan].parts.map((part) => (
                             <PartRow
                                 key={part.wanted}
@@ -66,7 +66,7 @@ export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
             {mayOverride && (
                 <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', mt: 3 }}>
                     <Button size="small" onClick={() => setOverriding({ plan: 'least', part: null })}>
-                        Add what the answers do not ask for
+                        Add a kit or module
                     </Button>
                     <RemoveArea area={area} />
                 </Box>
@@ -78,7 +78,8 @@ export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
                     </Typography>
                     <ShiftRows rows={area.cover} />
                     <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                        How many are needed, trained to what, the responsible person says; the regulator decides.
+                        The responsible person decides how many are needed and how they are trained, within what the
+                        regulator asks.
                     </Typography>
                 </>
             )}
@@ -119,7 +120,7 @@ function PartRow({ part, currency, onOverride }: PartRowProps) {
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                 {part.list && (
                     <>
-                        Keeps{' '}
+                        List:{' '}
                         <Link to={`/lists/${part.list.id}`} style={{ color: 'inherit' }}>
                             {sayList(part.list)}
                         </Link>
@@ -163,7 +164,7 @@ function RemoveArea({ area }: { area: Schemas['AreaResource'] }) {
                         Remove {area.name} and its answers
                     </Button>
                     <Button size="small" onClick={() => setIsSure(false)}>
-                        Keep it
+                        Cancel
                     </Button>
                 </>
             )}

@@ -15,10 +15,10 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
     const follows = (risk: string) => area.follows_risks.includes(risk);
     return (
         <Sheet
-            title="What is asked, and why"
+            title="Questions, and why they are asked"
             beside={
                 <Typography variant="caption" role="status" sx={{ color: 'text.secondary' }}>
-                    {isSaved ? 'Kept' : problem ? 'Not kept yet' : 'Keeping…'}
+                    {isSaved ? 'Saved' : problem ? 'Not saved' : 'Saving…'}
                 </Typography>
             }
         >
@@ -44,7 +44,7 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
                         ['low', 'low: offices, shops, galleries'],
                         ['high', 'high: machinery, saws, chemicals, heights'],
                     ]}
-                    helperText="High hazard brings larger kits for fewer people."
+                    helperText="High hazard means larger kits for fewer people."
                 />
             </Row>
             <Box
@@ -70,7 +70,7 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
                 Risks from the work and its tools
             </Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                Each brings its module: one for the area in the least plan, one a point in the full one.
+                Each brings its module: one for the area in minimum provision, one for each point in full provision.
             </Typography>
             <Box
                 component="fieldset"
@@ -105,7 +105,7 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
                     onTick={(on) => change({ running_water: !on })}
                     label={
                         <>
-                            <strong>No running water</strong>: nothing to rinse with, so rinsing comes along
+                            <strong>No running water</strong>: adds the rinsing module
                         </>
                     }
                 />
@@ -133,7 +133,7 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
         <Box sx={{ my: 4 }}>
             <Typography variant="h3">Where it is</Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
-                Kits at these places, and in what lies in them, count as the area’s. New kits hang at the first.
+                Kits at these places, and at places within them, count as the area’s. New kits are placed at the first.
             </Typography>
             {chosen.map((place) => (
                 <Box key={place.id} sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -141,10 +141,10 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
                     <Button
                         size="small"
                         variant="text"
-                        aria-label={`Take out ${place.path}`}
+                        aria-label={`Remove ${place.path}`}
                         onClick={() => change({ places: answers.places.filter((one) => one !== place.id) })}
                     >
-                        Take out
+                        Remove
                     </Button>
                 </Box>
             ))}
@@ -161,7 +161,7 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
                     helperText={problem ?? 'A place belongs to one area.'}
                 />
                 <Write
-                    label="Where kits hang"
+                    label="Where kits are kept"
                     value={answers.hangs_at}
                     onWrite={(hangs_at) => change({ hangs_at })}
                     help="Such as: on the wall by the basin."

@@ -12,7 +12,7 @@ export function Asks() {
     }
     return (
         <Notice>
-            <strong>To be looked at</strong>
+            <strong>Review due</strong>
             <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
                 {asks.map((ask) => (
                     <li key={ask.text}>

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { ulid } from 'ulid';
+import { newId } from '../api/newId';
 import { api, ask, isProblem } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
@@ -44,7 +44,7 @@ export default function AssessListPage() {
             <Deference />
             <Sheet title="Assessments">
                 {assessments.length === 0 && (
-                    <Empty>There is none yet. Begin one: it asks for the areas of the site, one by one.</Empty>
+                    <Empty>There is none yet. Start one: it goes through the areas of the site, one by one.</Empty>
                 )}
                 {assessments.length > 0 && (
                     <Table>
@@ -56,7 +56,7 @@ export default function AssessListPage() {
                                 </th>
                                 <th scope="col">Plan</th>
                                 <th scope="col" className="wide">
-                                    Look at it again
+                                    Review due
                                 </th>
                             </tr>
                         </thead>
@@ -80,13 +80,13 @@ export default function AssessListPage() {
                                     <td className="n">{one.areas}</td>
                                     <td>
                                         {one.chosen
-                                            ? `${one.chosen === 'least' ? 'Least' : 'Full'} plan`
+                                            ? `${one.chosen === 'least' ? 'Minimum' : 'Full'} provision`
                                             : 'not chosen'}
                                         {one.open_tasks > 0 && <Box>{count(one.open_tasks, 'task')} open</Box>}
                                     </td>
                                     <td className="wide">
                                         {one.review_on ? `by ${sayDay(one.review_on)}` : ''}
-                                        {one.asks_again.length > 0 && <strong> (asked for now)</strong>}
+                                        {one.asks_again.length > 0 && <strong> (due now)</strong>}
                                     </td>
                                 </tr>
                             ))}
@@ -106,7 +106,7 @@ function Begin({ isFirst }: { isFirst: boolean }) {
     const [title, setTitle] = useState('');
     const [scheme, setScheme] = useState<'headcount' | 'class'>('headcount');
     const begin = useMutation({
-        mutationFn: () => ask(api.POST('/assessments', { body: { id: ulid(), title, scheme } })),
+        mutationFn: () => ask(api.POST('/assessments', { body: { id: newId(), title, scheme } })),
         onSuccess: async (made) => {
             client.setQueryData(['assessment', made.id], made);
             await client.invalidateQueries({ queryKey: ['assessments'] });
@@ -124,18 +124,20 @@ function Begin({ isFirst }: { isFirst: boolean }) {
             }}
             sx={{ mt: 4 }}
         >
-            <Typography variant="h3">Begin the next assessment</Typography>
+            <Typography variant="h3">Start the next assessment</Typography>
             <Row columns="minmax(0, 2fr) minmax(0, 1fr) auto">
                 <Write
                     label="Title"
                     value={title}
                     onWrite={setTitle}
                     problem={problem?.at('title')}
-                    help={isFirst ? 'The site and the year, for instance.' : 'It goes on from what the last one says.'}
+                    help={
+                        isFirst ? 'The site and the year, for instance.' : 'It starts from the answers of the last one.'
+                    }
                 />
                 {isFirst && (
                     <Choose
-                        label="Reckoned by"
+                        label="Calculated by"
                         value={scheme}
                         onChoose={(value) => setScheme(value === 'class' ? 'class' : 'headcount')}
                         options={[
@@ -145,7 +147,7 @@ function Begin({ isFirst }: { isFirst: boolean }) {
                     />
                 )}
                 <Button type="submit" variant="contained" disabled={begin.isPending} sx={{ alignSelf: 'start' }}>
-                    Begin
+                    Start
                 </Button>
             </Row>
             {problem && problem.status !== 422 && <Trouble error={problem} />}

@@ -4,7 +4,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
-import { ulid } from 'ulid';
+import { newId } from '../api/newId';
 import { api, ask, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
@@ -37,7 +37,7 @@ export default function AssessmentPage() {
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
                     {site.signed_on
-                        ? `Signed by ${site.signed ?? ''} on ${sayDay(site.signed_on)}; ${site.chosen ?? ''} plan; look at it again by ${sayDay(site.review_on ?? '')}`
+                        ? `Signed by ${site.signed ?? ''} on ${sayDay(site.signed_on)}; ${site.chosen === 'full' ? 'full' : 'minimum'} provision; review due by ${sayDay(site.review_on ?? '')}`
                         : `Under way since ${sayDay(site.started_on)}, begun by ${site.started_by}`}
                 </Typography>
             }
@@ -56,11 +56,11 @@ export default function AssessmentPage() {
         >
             {site.asks_again.length > 0 && (
                 <Notice>
-                    <strong>To be made again.</strong> {site.asks_again.join(' ')}{' '}
+                    <strong>Review due.</strong> {site.asks_again.join(' ')}{' '}
                     <Link to="/assess" style={{ color: 'inherit' }}>
-                        Begin the next assessment
+                        Start the next assessment
                     </Link>
-                    : it goes on from this one.
+                    : it starts from the answers of this one.
                 </Notice>
             )}
             <Since site={site} />
@@ -73,7 +73,7 @@ export default function AssessmentPage() {
             {area === undefined && (
                 <Sheet title="No area yet">
                     <Empty>
-                        Add the first area: a building, a yard, a floor; whatever has its own people and risks.
+                        Add the first area: a building, a yard, a floor; anything with its own people and risks.
                     </Empty>
                 </Sheet>
             )}
@@ -175,7 +175,7 @@ function AreaTabs({ site, chosen, onChoose, mayPlan }: AreaTabsProps) {
                 </ButtonBase>
             ))}
             {mayPlan && (
-                <Button onClick={() => add.mutate(ulid())} disabled={add.isPending}>
+                <Button onClick={() => add.mutate(newId())} disabled={add.isPending}>
                     Add an area
                 </Button>
             )}
@@ -208,9 +208,9 @@ function Scheme({ site }: { site: Schemas['AssessmentResource'] }) {
         onSuccess: (now) => client.setQueryData(['assessment', site.id], now),
     });
     return (
-        <Sheet title="How it is reckoned">
+        <Sheet title="How it is calculated">
             <Choose
-                label="Reckoned by"
+                label="Calculated by"
                 value={site.scheme}
                 onChoose={(value) => change.mutate(value === 'class' ? 'class' : 'headcount')}
                 options={[

@@ -42,8 +42,8 @@ export default function ChoicesPage() {
     return (
         <Page title="Lists of the plan">
             <Typography sx={{ mb: 4, maxWidth: 760 }}>
-                A plan says how many kits of which size, and which modules. Here it says what each of them holds: the
-                list that it keeps, and the design of which a new one is made.
+                A plan says how many kits of which size, and which modules. Here you choose the list for each, and the
+                design for a new one.
             </Typography>
             {choose.error && <Trouble error={choose.error} />}
             {groups.map(({ what, title }) => (

@@ -38,7 +38,7 @@ export function CoverNeeds() {
     const set = (at: number, to: Partial<Need>) =>
         setNeeds(needs.map((need, index) => (index === at ? { ...need, ...to } : need)));
     return (
-        <Sheet title="How many a place asks for">
+        <Sheet title="How many a place needs">
             <Choose
                 label="Place"
                 value={place}
@@ -74,10 +74,10 @@ export function CoverNeeds() {
                                 slotProps={{ htmlInput: { inputMode: 'numeric' } }}
                             />
                             <Button
-                                aria-label={`Take out need ${at + 1}`}
+                                aria-label={`Remove need ${at + 1}`}
                                 onClick={() => setNeeds(needs.filter((_, index) => index !== at))}
                             >
-                                Take out
+                                Remove
                             </Button>
                         </Row>
                     ))}
@@ -86,10 +86,10 @@ export function CoverNeeds() {
                             Add a shift
                         </Button>
                         <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
-                            Keep what this place asks for
+                            Save for this place
                         </Button>
                     </Box>
-                    {keep.isSuccess && <Box role="status">Kept.</Box>}
+                    {keep.isSuccess && <Box role="status">Saved.</Box>}
                     {problem && problem.status !== 422 && <Trouble error={problem} />}
                 </>
             )}

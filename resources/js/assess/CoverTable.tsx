@@ -13,8 +13,8 @@ export function CoverTable() {
         <Sheet title="First aiders by place and shift">
             {cover?.length === 0 && (
                 <Empty>
-                    No place asks for anybody yet. The responsible person says under First aiders how many are needed,
-                    trained to what.
+                    No place needs a first aider yet. The responsible person enters under First aiders how many are
+                    needed, and trained to what.
                 </Empty>
             )}
             {cover && cover.length > 0 && <ShiftRows rows={cover} />}

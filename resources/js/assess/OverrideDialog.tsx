@@ -61,7 +61,7 @@ export function OverrideDialog({ area, overriding, onClose }: OverrideDialogProp
                 <DialogContent>
                     {part && (
                         <Typography sx={{ mb: 2 }}>
-                            Reckoned: {part.reckoned}. {part.because}
+                            Calculated: {part.reckoned}. {part.because}
                         </Typography>
                     )}
                     {!part && (
@@ -78,7 +78,7 @@ export function OverrideDialog({ area, overriding, onClose }: OverrideDialogProp
                     )}
                     <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
                         <Write
-                            label="How many instead"
+                            label="Override with"
                             value={figure}
                             onWrite={setFigure}
                             problem={problem?.at('count')}
@@ -89,9 +89,9 @@ export function OverrideDialog({ area, overriding, onClose }: OverrideDialogProp
                             value={plan}
                             onChoose={(value) => setPlan(value === 'full' || value === 'both' ? value : 'least')}
                             options={[
-                                ['least', 'the least plan'],
-                                ['full', 'the full plan'],
-                                ['both', 'both plans'],
+                                ['least', 'minimum provision'],
+                                ['full', 'full provision'],
+                                ['both', 'both'],
                             ]}
                         />
                     </Row>
@@ -107,12 +107,10 @@ export function OverrideDialog({ area, overriding, onClose }: OverrideDialogProp
                     {problem && problem.status !== 422 && <Trouble error={problem} />}
                 </DialogContent>
                 <DialogActions>
-                    {part?.override && (
-                        <Button onClick={() => override.mutate(null)}>Back to the reckoned figure</Button>
-                    )}
-                    <Button onClick={onClose}>Leave it</Button>
+                    {part?.override && <Button onClick={() => override.mutate(null)}>Restore calculated figure</Button>}
+                    <Button onClick={onClose}>Cancel</Button>
                     <Button type="submit" variant="contained" disabled={override.isPending}>
-                        Put in this figure
+                        Save override
                     </Button>
                 </DialogActions>
             </form>

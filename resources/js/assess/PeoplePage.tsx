@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { ulid } from 'ulid';
+import { newId } from '../api/newId';
 import { api, ask, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Notice } from '../ui/Notice';
@@ -15,7 +15,7 @@ import { CoverTable } from './CoverTable';
 import { PersonForm } from './PersonForm';
 
 const nobody = (): Schemas['FirstAiderResource'] => ({
-    id: ulid(),
+    id: newId(),
     name: '',
     ended_on: null,
     goes_on: null,
@@ -41,18 +41,20 @@ export default function PeoplePage() {
             title="First aiders"
             beside={
                 <Button variant="contained" onClick={() => setEdited(nobody())}>
-                    Add somebody
+                    Add a first aider
                 </Button>
             }
         >
             <Notice>
-                <strong>Private.</strong> Names are shown here alone, to who plans. A record goes {people.kept_days}{' '}
-                days after somebody ended or their last qualification ran out. A kit’s scope is what somebody posted to
-                its place may use in every shift.
+                <strong>Private.</strong> Only leads can see names. Records are deleted {people.kept_days} days after a
+                first aider leaves or their last qualification expires. A kit’s scope of practice is what somebody
+                posted to its place may use in every shift.
             </Notice>
             {edited && <PersonForm key={edited.id} person={edited} onDone={() => setEdited(null)} />}
             <Sheet title={`${people.people.length} people`}>
-                {people.people.length === 0 && <Empty>Add who is trained, to what, and where they are posted.</Empty>}
+                {people.people.length === 0 && (
+                    <Empty>Add first aiders, their training, and where they are posted.</Empty>
+                )}
                 {remove.error && <Trouble error={remove.error} />}
                 {people.people.length > 0 && (
                     <Table>
@@ -82,7 +84,7 @@ export default function PeoplePage() {
                                                 component="div"
                                                 sx={{ color: 'text.secondary' }}
                                             >
-                                                record goes {sayDay(person.goes_on)}
+                                                record deleted {sayDay(person.goes_on)}
                                             </Typography>
                                         )}
                                     </td>
@@ -91,10 +93,10 @@ export default function PeoplePage() {
                                             <Box key={held.title}>
                                                 {held.title}, {sayScope(held.scope)}:{' '}
                                                 {held.expires_on === null
-                                                    ? 'does not run out'
+                                                    ? 'does not expire'
                                                     : held.valid
-                                                      ? `good until ${sayDay(held.expires_on)}`
-                                                      : `▲ ran out ${sayDay(held.expires_on)}`}
+                                                      ? `expires ${sayDay(held.expires_on)}`
+                                                      : `▲ expired ${sayDay(held.expires_on)}`}
                                             </Box>
                                         ))}
                                     </td>
@@ -121,9 +123,9 @@ export default function PeoplePage() {
                                                 onClick={() =>
                                                     going === person.id ? remove.mutate(person.id) : setGoing(person.id)
                                                 }
-                                                aria-label={`${going === person.id ? 'For good?' : 'Delete'} ${person.name}`}
+                                                aria-label={`${going === person.id ? 'Delete permanently?' : 'Delete'} ${person.name}`}
                                             >
-                                                {going === person.id ? 'For good?' : 'Delete'}
+                                                {going === person.id ? 'Delete permanently?' : 'Delete'}
                                             </Button>
                                         </Box>
                                     </td>

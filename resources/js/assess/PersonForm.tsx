@@ -46,7 +46,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
             postings: kept.postings.map((posting, index) => (index === at ? { ...posting, ...to } : posting)),
         });
     return (
-        <Sheet title={person.name || 'Somebody new'}>
+        <Sheet title={person.name || 'New first aider'}>
             <Box
                 component="form"
                 noValidate
@@ -63,13 +63,13 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                         problem={problem?.at('name')}
                     />
                     <Write
-                        label="Ended on"
+                        label="Leaving date"
                         type="date"
                         slotProps={{ inputLabel: { shrink: true } }}
                         value={kept.ended_on ?? ''}
                         onWrite={(day) => setKept({ ...kept, ended_on: day || null })}
                         problem={problem?.at('ended_on')}
-                        help="Leave it empty while they serve."
+                        help="Leave empty while they serve."
                     />
                 </Row>
                 {kept.qualifications.map((held, at) => (
@@ -81,7 +81,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             problem={problem?.at(`qualifications.${at}.title`)}
                         />
                         <Choose
-                            label="May use what is for"
+                            label="Authorised to use items for"
                             value={held.scope}
                             onChoose={(scope) =>
                                 qualify(at, { scope: scopes.find(([one]) => one === scope)?.[0] ?? 'first_aider' })
@@ -89,7 +89,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             options={scopes}
                         />
                         <Write
-                            label="Good until"
+                            label="Expires on"
                             type="date"
                             slotProps={{ inputLabel: { shrink: true } }}
                             value={held.expires_on ?? ''}
@@ -97,7 +97,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             problem={problem?.at(`qualifications.${at}.expires_on`)}
                         />
                         <Button
-                            aria-label={`Take out training ${at + 1}`}
+                            aria-label={`Remove training ${at + 1}`}
                             onClick={() =>
                                 setKept({
                                     ...kept,
@@ -105,7 +105,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                                 })
                             }
                         >
-                            Take out
+                            Remove
                         </Button>
                     </Row>
                 ))}
@@ -127,12 +127,12 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             problem={problem?.at(`postings.${at}.shift`)}
                         />
                         <Button
-                            aria-label={`Take out posting ${at + 1}`}
+                            aria-label={`Remove posting ${at + 1}`}
                             onClick={() =>
                                 setKept({ ...kept, postings: kept.postings.filter((_, index) => index !== at) })
                             }
                         >
-                            Take out
+                            Remove
                         </Button>
                     </Row>
                 ))}
@@ -158,9 +158,9 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                         Add a posting
                     </Button>
                     <Button type="submit" variant="contained" disabled={keep.isPending}>
-                        Keep
+                        Save
                     </Button>
-                    <Button onClick={onDone}>Leave it</Button>
+                    <Button onClick={onDone}>Cancel</Button>
                 </Box>
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Box>

@@ -30,14 +30,14 @@ export default function PrintPage() {
                 </h2>
                 <p>
                     {site.signed_on
-                        ? `Signed by ${site.signed ?? ''} on ${sayDay(site.signed_on)}. Chosen: the ${site.chosen ?? ''} plan. To be looked at again by ${sayDay(site.review_on ?? '')}, or when an area changes.`
+                        ? `Signed by ${site.signed ?? ''} on ${sayDay(site.signed_on)}. Chosen: ${site.chosen === 'full' ? 'full' : 'minimum'} provision. Review due by ${sayDay(site.review_on ?? '')}, or when an area changes.`
                         : 'A draft: not signed.'}{' '}
-                    Reckoned by {site.scheme === 'headcount' ? 'headcount and hazard' : 'class of kit'}.
+                    Calculated by {site.scheme === 'headcount' ? 'headcount and hazard' : 'class of kit'}.
                 </p>
                 <p>
                     <strong>
-                        A starting point, not law. The figures are commonly used to begin with; the regulator and the
-                        risk assessment decide how many kits a place needs and what they hold.
+                        A starting point, not law. Many workplaces start from these figures; the regulator and the risk
+                        assessment decide how many kits a place needs and what they hold.
                     </strong>
                 </p>
                 {unconfirmed.length > 0 && (
@@ -46,12 +46,12 @@ export default function PrintPage() {
                         line by line with their own copy.
                     </p>
                 )}
-                <h3>The whole site</h3>
+                <h3>Whole site</h3>
                 <table>
                     <thead>
                         <tr>
                             <th>What</th>
-                            <th className="n">Least</th>
+                            <th className="n">Minimum</th>
                             <th className="n">Full</th>
                             <th className="n">Each</th>
                         </tr>
@@ -106,7 +106,7 @@ function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Sche
             {(['least', 'full'] as const).map((plan) => (
                 <div key={plan}>
                     <h3>
-                        {plan === 'least' ? 'Least plan' : 'Full plan'}
+                        {plan === 'least' ? 'Minimum provision' : 'Full provision'}
                         {site.chosen === plan && ', chosen'}
                     </h3>
                     <table>
@@ -118,7 +118,7 @@ function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Sche
                                         <strong>{part.title}</strong>
                                         {part.list && ` (${sayList(part.list)}, edition ${part.list.edition})`}
                                         <br />
-                                        {part.because} Hangs: {part.where}.
+                                        {part.because} Kept at: {part.where}.
                                         {part.override && (
                                             <>
                                                 <br />

@@ -30,7 +30,7 @@ export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
     return (
         <Sheet title="Choose and sign">
             <Typography sx={{ maxWidth: 760 }}>
-                Once signed it stays as it is, and is asked for again after a year or when somebody says that an area
+                Once signed it cannot be changed. A review is due after a year, or when somebody reports that an area
                 has changed.
             </Typography>
             <Row columns="minmax(0, 1fr) minmax(0, 1fr) auto">
@@ -39,8 +39,8 @@ export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
                     value={chosen}
                     onChoose={(value) => setChosen(value === 'full' ? 'full' : 'least')}
                     options={[
-                        ['least', 'least: the fewest that do no harm'],
-                        ['full', 'full: the generous answer'],
+                        ['least', 'minimum provision: the least for the answers given'],
+                        ['full', 'full provision: a kit of base size at every point'],
                     ]}
                 />
                 <Write label="Signed by" value={signed} onWrite={setSigned} problem={problem?.at('signed')} />

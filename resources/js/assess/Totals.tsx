@@ -8,15 +8,15 @@ import { sayMoney } from '../ui/words';
 /** What both plans come to over all areas. */
 export function Totals({ site }: { site: Schemas['AssessmentResource'] }) {
     return (
-        <Sheet title="The whole site">
-            {site.totals.length === 0 && <Empty>No area asks for anything yet.</Empty>}
+        <Sheet title="Whole site">
+            {site.totals.length === 0 && <Empty>No area needs anything yet.</Empty>}
             {site.totals.length > 0 && (
                 <Table>
                     <thead>
                         <tr>
                             <th scope="col">What</th>
                             <th scope="col" className="n">
-                                Least
+                                Minimum
                             </th>
                             <th scope="col" className="n">
                                 Full
@@ -50,8 +50,8 @@ export function Totals({ site }: { site: Schemas['AssessmentResource'] }) {
             )}
             <Typography variant="caption" sx={{ color: 'text.secondary', display: 'block', mt: 2 }}>
                 At the price per piece of the cheapest pack on record; whole packs may come to more
-                {site.unpriced > 0 && `, and ${site.unpriced} items have no price (*)`}. What is there already is not
-                taken off; Carry out the plan does that.
+                {site.unpriced > 0 && `, and ${site.unpriced} items have no price (*)`}. Existing kits are not deducted
+                here; Carry out the plan does that.
             </Typography>
         </Sheet>
     );

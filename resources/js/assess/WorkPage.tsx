@@ -42,8 +42,8 @@ export default function WorkPage() {
             title={`Carry out: ${site.title}`}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    {site.chosen === 'full' ? 'Full' : 'Least'} plan, {count(open.length, 'task')} open, {closed.length}{' '}
-                    closed
+                    {site.chosen === 'full' ? 'Full' : 'Minimum'} provision, {count(open.length, 'task')} open,{' '}
+                    {closed.length} closed
                 </Typography>
             }
             beside={
@@ -53,7 +53,7 @@ export default function WorkPage() {
                     </Button>
                     {may('plan') && (
                         <Button variant="contained" onClick={() => carry.mutate()} disabled={carry.isPending}>
-                            {site.tasks.length === 0 ? 'Compare with the kits there are' : 'Compare again'}
+                            {site.tasks.length === 0 ? 'Compare with existing kits' : 'Compare again'}
                         </Button>
                     )}
                 </>
@@ -63,14 +63,14 @@ export default function WorkPage() {
             {site.tasks.length === 0 && !carry.isSuccess && (
                 <Sheet title="Not compared yet">
                     <Empty>
-                        Compare the plan with the kits there are: what is missing becomes kits to make, to move or to
-                        upgrade; what nothing asks for, kits to retire.
+                        Compare the plan with existing kits: what is missing becomes kits to make, move or upgrade; kits
+                        that no area needs are to be retired.
                     </Empty>
                 </Sheet>
             )}
             {open.length === 0 && (site.tasks.length > 0 || carry.isSuccess) && (
-                <Sheet title="Nothing left to do">
-                    <Empty>The kits that exist are what the plan asks for.</Empty>
+                <Sheet title="All tasks are closed">
+                    <Empty>The existing kits match the plan.</Empty>
                 </Sheet>
             )}
             {kinds.map(({ kind, title }) => {
@@ -89,7 +89,7 @@ export default function WorkPage() {
                 <Sheet title="Closed">
                     {closed.map((task) => (
                         <Box key={task.id} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
-                            <strong>{task.state === 'done' ? '✓ Done' : '– Dropped'}:</strong> {task.text}
+                            <strong>{task.state === 'done' ? '✓ Done' : '– Declined'}:</strong> {task.text}
                             {task.made_kit && (
                                 <>
                                     {' '}
@@ -113,7 +113,12 @@ export default function WorkPage() {
     );
 }
 
-const verbs = { make: 'Equip this kit', move: 'It was moved', upgrade: 'Put it in', retire: 'Take it out of use' };
+const verbs = {
+    make: 'Equip this kit',
+    move: 'Mark as moved',
+    upgrade: 'Mark module as added',
+    retire: 'Retire this kit',
+};
 
 function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; mayDo: boolean; mayMake: boolean }) {
     const client = useQueryClient();
@@ -164,20 +169,20 @@ function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; may
                             {verbs[task.kind]}
                         </Button>
                     )}
-                    {mayDo && !isDropping && <Button onClick={() => setIsDropping(true)}>Don’t do it</Button>}
+                    {mayDo && !isDropping && <Button onClick={() => setIsDropping(true)}>Decline task</Button>}
                 </Box>
             </Box>
             {isDropping && (
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
                     <Write
-                        label="Why it is not done"
+                        label="Reason for declining"
                         value={reason}
                         onWrite={setReason}
                         problem={problem?.at('reason')}
-                        help="It stays with the plan."
+                        help="It is recorded with the plan."
                     />
                     <Button onClick={() => close.mutate('dropped')} disabled={close.isPending}>
-                        Drop
+                        Decline
                     </Button>
                 </Box>
             )}

@@ -86,11 +86,11 @@ export const figureQuestions: { key: keyof Answers; label: string; why: string }
     },
     { key: 'lone_workers', label: 'Lone workers', why: 'Nobody fetches a kit for them: each carries a travel kit.' },
     { key: 'vehicles', label: 'Vehicles', why: 'An accident on the way is far from any kit: each vehicle has one.' },
-    { key: 'children', label: 'Children at the busiest time', why: 'Any at all bring the children module.' },
+    { key: 'children', label: 'Children at the busiest time', why: 'Any children add the children module.' },
     {
         key: 'minutes_to_help',
         label: 'Minutes until an ambulance is there',
-        why: 'More than 30 bring the remote module: things must hold for longer.',
+        why: 'More than 30 add the remote module: supplies must last longer.',
     },
 ];
 
@@ -104,5 +104,5 @@ export const riskQuestions: { risk: string; label: string; why: string }[] = [
     { risk: 'sharps', label: 'Sharps', why: 'blades, needles, broken glass' },
     { risk: 'water', label: 'Water', why: 'ponds, pools, banks' },
     { risk: 'children', label: 'Children', why: 'also where their number is not known' },
-    { risk: 'remote', label: 'Distance', why: 'help finds the place late, though it is near' },
+    { risk: 'remote', label: 'Distance', why: 'help takes long to find the place, though it is near' },
 ];

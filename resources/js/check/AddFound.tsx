@@ -21,7 +21,7 @@ export function AddFound({ label, preset, onAdd }: AddFoundProps) {
     if (!isOpen) {
         return (
             <Button variant="text" size="small" onClick={() => setOpen(true)} aria-label={label} sx={{ mt: 1 }}>
-                {preset === null ? 'Add what belongs to no line' : 'Add what else is here'}
+                {preset === null ? 'Add an item that is on no line' : 'Add another item found here'}
             </Button>
         );
     }
@@ -55,7 +55,7 @@ export function AddFound({ label, preset, onAdd }: AddFoundProps) {
                 Add
             </Button>
             <Button variant="text" onClick={() => setOpen(false)}>
-                Leave it
+                Cancel
             </Button>
         </Box>
     );

@@ -25,7 +25,7 @@ export default function CheckPage() {
     useEffect(() => {
         if (sent) {
             void client.invalidateQueries();
-            void navigate(`/checks/${sent}`, { replace: true });
+            void navigate(sent, { replace: true });
         }
     }, [sent, navigate, client]);
 

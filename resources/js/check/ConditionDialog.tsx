@@ -78,7 +78,7 @@ function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) 
                 />
             </DialogContent>
             <DialogActions>
-                <Button onClick={onClose}>Leave it</Button>
+                <Button onClick={onClose}>Cancel</Button>
                 <Button type="submit" variant="contained" disabled={!isSound}>
                     Set condition
                 </Button>

@@ -59,16 +59,12 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                 mt: 2,
                 p: 2,
                 borderRadius: '6px',
-                bgcolor: row.changed ? 'canvas' : 'transparent',
                 border: 1,
                 borderColor: number === null ? 'text.secondary' : 'divider',
             }}
         >
-            {(row.name !== shownName || row.changed) && (
-                <Typography variant="body2">
-                    {row.name !== shownName && <strong>{row.name}</strong>}
-                    {row.changed && ' Changed by somebody else: count again.'}
-                </Typography>
+            {row.name !== shownName && (
+                <Typography variant="body2">{row.name !== shownName && <strong>{row.name}</strong>}</Typography>
             )}
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '8px 12px', alignItems: 'center' }}>
                 <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>

@@ -13,7 +13,7 @@ interface DateFieldProps {
     onDone: () => void;
 }
 
-/** "good until 31 Mar 2027", of a date as printed. */
+/** "expires 31 Mar 2027", of a date as printed. */
 export function sayPrinted(expires: string): string {
     const [year = '', month = '1'] = expires.split('-');
     // A month is good through its last day.

@@ -28,8 +28,7 @@ export function DraftTrouble({ draft }: { draft: Draft }) {
 export function WaitingToSend({ draft }: { draft: Draft }) {
     return draft.isWaiting ? (
         <Typography role="status" sx={{ my: 3 }}>
-            Signed and kept on this device. It is being sent, and will be as soon as the server answers; you may leave
-            this page.
+            Signed and saved on this device. It is sent as soon as the server answers; you may leave this page.
         </Typography>
     ) : null;
 }

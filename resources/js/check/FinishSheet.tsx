@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Sheet } from '../ui/Page';
 import { count } from '../ui/words';
-import type { Draft } from './draft';
+import { sign, type Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
 
 interface FinishSheetProps {
@@ -58,26 +58,26 @@ export function FinishSheet({ kit, draft, left, change }: FinishSheetProps) {
                 value={draft.signed}
                 onChange={(event) => set({ signed: event.target.value })}
                 error={draft.errors.signed !== undefined}
-                helperText={draft.errors.signed?.[0] ?? 'Your name stands under this check for good.'}
+                helperText={draft.errors.signed?.[0] ?? 'Your name will be recorded permanently.'}
                 sx={{ mb: 2 }}
             />
             <DraftTrouble draft={draft} />
             {rowErrors.length > 0 && (
                 <Typography sx={{ mb: 2 }}>
-                    {count(rowErrors.length, 'row')} in the pockets above: look again, each says why.
+                    {count(rowErrors.length, 'row')} in the pockets above need correcting; each says why.
                 </Typography>
             )}
             <WaitingToSend draft={draft} />
             {left > 0 && (
                 <Typography variant="body2" sx={{ mb: 2 }}>
-                    {count(left, 'row')} not looked at yet. Count each, or say that it is as recorded.
+                    {count(left, 'row')} not counted yet. Count each, or mark it as recorded.
                 </Typography>
             )}
             <Button
                 id="finish"
                 variant="contained"
                 disabled={draft.isWaiting || draft.signed.trim() === '' || left > 0}
-                onClick={() => set({ isWaiting: true, errors: {} })}
+                onClick={() => change(sign)}
             >
                 Sign and finish
             </Button>

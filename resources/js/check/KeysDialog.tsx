@@ -13,7 +13,7 @@ const keys = [
     ['D', 'the date, typed as printed'],
     ['C', 'the condition'],
     ['N', 'the next pocket'],
-    ['/', 'the finder'],
+    ['/', 'go to the finder'],
     ['?', 'these keys'],
 ] as const;
 
@@ -38,7 +38,7 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
             </DialogContent>
             <DialogActions>
                 <Button onClick={onClose} autoFocus>
-                    Back to counting
+                    Continue counting
                 </Button>
             </DialogActions>
         </Dialog>

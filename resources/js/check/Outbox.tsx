@@ -38,7 +38,7 @@ export function Outbox() {
             role="status"
             sx={{ px: { xs: 4, md: 6 }, py: 2, bgcolor: 'canvas', borderBottom: 1, borderColor: 'divider' }}
         >
-            Kept on this device, and sent as soon as the server answers:{' '}
+            Saved on this device, and sent as soon as the server answers:{' '}
             {waiting.map((draft, index) => (
                 <span key={draft.id}>
                     {index > 0 && ', '}

@@ -85,7 +85,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                     )}
                     {empty.includes(line.code) && <NoneRecorded line={line} draft={draft} change={change} />}
                     <AddFound
-                        label={`Add what else is here: ${line.need}`}
+                        label={`Add another item found here: ${line.need}`}
                         preset={line.item}
                         onAdd={(item) =>
                             change((now) =>
@@ -103,7 +103,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
             ))}
             {rest.length > 0 && (
                 <Box role="group" aria-label="Also here" sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
-                    <Typography variant="h3">Also here, asked for by no line of this pocket</Typography>
+                    <Typography variant="h3">Also here, not on a line of this pocket</Typography>
                     {draft.rows.map(
                         (row, index) =>
                             row.line === null &&
@@ -126,7 +126,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                     Next pocket
                 </Button>
                 <AddFound
-                    label="Add what belongs to no line"
+                    label="Add an item that is on no line"
                     preset={null}
                     onAdd={(item) =>
                         change((now) =>

@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Page, Sheet } from '../ui/Page';
-import type { Draft } from './draft';
+import { sign, type Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
 import { ThrowAway } from './ThrowAway';
 
@@ -26,8 +26,8 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
         >
             <Sheet title="Seal and outside">
                 <Typography sx={{ mb: 4, maxWidth: 640 }}>
-                    Read the number from the seal itself. If the seal is broken, or is not the one on record, throw this
-                    check away and do a full one.
+                    Read the number from the seal itself. If the seal is broken, or is not the one on record, discard
+                    this check and do a full one.
                 </Typography>
                 <TextField
                     label="Number on the seal"
@@ -56,7 +56,7 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
                 />
                 <DraftTrouble draft={draft} />
                 <WaitingToSend draft={draft} />
-                <Button variant="contained" disabled={!canSign} onClick={() => set({ isWaiting: true })}>
+                <Button variant="contained" disabled={!canSign} onClick={() => change(sign)}>
                     Sign and finish
                 </Button>
             </Sheet>

@@ -21,7 +21,7 @@ export function RunningVerdict({
     return (
         <Box
             role="status"
-            aria-label="Running verdict"
+            aria-label="Status while counting"
             aria-busy={isBehind}
             sx={{
                 bgcolor: 'background.paper',
@@ -39,7 +39,7 @@ export function RunningVerdict({
         >
             {error ? (
                 <>
-                    <Typography sx={{ fontWeight: 700 }}>No verdict on what you counted last</Typography>
+                    <Typography sx={{ fontWeight: 700 }}>No status for what you counted last</Typography>
                     <Typography variant="body2">
                         {error.errors.rows?.[0] ?? Object.values(error.errors)[0]?.[0] ?? error.message}
                     </Typography>

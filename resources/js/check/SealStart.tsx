@@ -20,10 +20,10 @@ export function SealStart({ kit, onBegin }: SealStartProps) {
             above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
         >
             <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { md: '1fr 1fr' }, maxWidth: 1000 }}>
-                <Sheet title="The seal is whole">
+                <Sheet title="The seal is intact">
                     <Typography sx={{ mb: 3 }}>
-                        Seal {kit.seal.number} vouches for what was counted when it was set. A quick check reads its
-                        number and looks at the outside; the kit stays shut. {kit.due.text}
+                        An intact seal confirms that the contents have not changed since they were counted. A quick
+                        check reads the seal number and looks at the outside; leave the kit closed. {kit.due.text}
                     </Typography>
                     <Button variant="contained" onClick={() => onBegin('quick', '')}>
                         Quick check

@@ -7,11 +7,11 @@ export function ThrowAway({ onThrow }: { onThrow: () => void }) {
     return isAsked ? (
         <>
             <Button onClick={onThrow} color="error" autoFocus>
-                Yes, forget what was counted
+                Discard counts
             </Button>
-            <Button onClick={() => setAsked(false)}>Keep it</Button>
+            <Button onClick={() => setAsked(false)}>Cancel</Button>
         </>
     ) : (
-        <Button onClick={() => setAsked(true)}>Throw this check away</Button>
+        <Button onClick={() => setAsked(true)}>Discard check</Button>
     );
 }

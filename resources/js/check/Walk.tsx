@@ -84,7 +84,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                 title={`Check ${kit.code} ${kit.name}`}
                 above={
                     <Typography sx={{ color: 'text.secondary' }}>
-                        {kit.place.path} · {all.done} of {all.all} looked at
+                        {kit.place.path} · {all.done} of {all.all} counted
                     </Typography>
                 }
                 beside={
@@ -112,7 +112,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                             onSelect={go}
                             note={(pocket) => {
                                 const { done, all: inAll } = progress(draft, kit, pocket);
-                                return done === inAll ? 'looked at' : `${done} of ${inAll}`;
+                                return done === inAll ? 'counted' : `${done} of ${inAll}`;
                             }}
                         />
                         <RunningVerdict verdict={shown} isBehind={isBehind} error={error} left={all.all - all.done} />

@@ -1,5 +1,6 @@
-import { ulid } from 'ulid';
+import { newId } from '../api/newId';
 import type { Schemas } from '../api/client';
+import { clockCheckedAt, timeNow } from '../api/clock';
 
 export type Condition = Schemas['CountedRow']['condition'];
 export const conditions: Condition[] = ['good', 'opened', 'damaged', 'soiled', 'failed'];
@@ -22,8 +23,6 @@ export interface DraftRow {
     newLot: boolean;
     /** Found by the checker: not on record. */
     added: boolean;
-    /** The record changed under it, and it must be counted again. */
-    changed: boolean;
 }
 
 /** A check in progress, as it is kept on this device. */
@@ -32,7 +31,10 @@ export interface Draft {
     kit: string;
     user: string;
     startedAt: string;
-    base: number;
+    base: Schemas['Base'];
+    /** When it was signed, by this device's clock, corrected; and when that clock was last compared. */
+    doneAt: string | null;
+    clockCheckedAt: string | null;
     kind: 'full' | 'quick';
     rows: DraftRow[];
     /** Lines of which nothing is recorded and nothing was found. */
@@ -52,9 +54,9 @@ export interface Draft {
 type Kit = Schemas['KitResource'];
 type Content = Schemas['ContentResource'];
 
-function rowOf(content: Content, changed = false): DraftRow {
+function rowOf(content: Content): DraftRow {
     return {
-        key: ulid(),
+        key: newId(),
         pocket: content.pocket_id,
         line: content.line,
         item: content.item,
@@ -68,17 +70,18 @@ function rowOf(content: Content, changed = false): DraftRow {
         condition: content.condition,
         newLot: false,
         added: false,
-        changed,
     };
 }
 
 export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind'], sealReason = ''): Draft {
     return {
-        id: ulid(),
+        id: newId(),
         kit: kit.code,
         user: user.id,
-        startedAt: new Date().toISOString(),
-        base: kit.last_movement,
+        startedAt: timeNow(),
+        base: kit.base,
+        doneAt: null,
+        clockCheckedAt: null,
         kind,
         rows: kit.contents.map((content) => rowOf(content)),
         noneFound: [],
@@ -93,6 +96,18 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
     };
 }
 
+/** Signed now: it is sent as soon as the server answers. */
+export function sign(draft: Draft): Draft {
+    return {
+        ...draft,
+        isWaiting: true,
+        errors: {},
+        trouble: null,
+        doneAt: timeNow(),
+        clockCheckedAt: clockCheckedAt(),
+    };
+}
+
 export function changeRow(draft: Draft, key: string, to: Partial<DraftRow>): Draft {
     const index = draft.rows.findIndex((row) => row.key === key);
     const errors = Object.fromEntries(
@@ -101,7 +116,7 @@ export function changeRow(draft: Draft, key: string, to: Partial<DraftRow>): Dra
     return {
         ...draft,
         errors,
-        rows: draft.rows.map((row) => (row.key === key ? { ...row, changed: false, ...to } : row)),
+        rows: draft.rows.map((row) => (row.key === key ? { ...row, ...to } : row)),
     };
 }
 
@@ -116,14 +131,14 @@ export function setCondition(draft: Draft, key: string, condition: Condition, pi
         return changeRow(draft, key, { condition, quantity: String(there) });
     }
     const less = changeRow(draft, key, { quantity: String(there - pieces) });
-    const split: DraftRow = { ...row, key: ulid(), condition, quantity: String(pieces), recorded: 0, added: true };
+    const split: DraftRow = { ...row, key: newId(), condition, quantity: String(pieces), recorded: 0, added: true };
     return { ...less, errors: {}, rows: less.rows.flatMap((one) => (one.key === key ? [one, split] : [one])) };
 }
 
 export function addRow(draft: Draft, row: Pick<DraftRow, 'pocket' | 'line' | 'item' | 'name' | 'dated'>): Draft {
     const added: DraftRow = {
         ...row,
-        key: ulid(),
+        key: newId(),
         lot: null,
         expires: null,
         unread: null,
@@ -132,7 +147,6 @@ export function addRow(draft: Draft, row: Pick<DraftRow, 'pocket' | 'line' | 'it
         condition: 'good',
         newLot: false,
         added: true,
-        changed: false,
     };
     return { ...draft, rows: [...draft.rows, added] };
 }
@@ -142,7 +156,7 @@ export function removeRow(draft: Draft, key: string): Draft {
 }
 
 function asRecorded(row: DraftRow): DraftRow {
-    return row.quantity === '' ? { ...row, quantity: String(row.recorded), changed: false } : row;
+    return row.quantity === '' ? { ...row, quantity: String(row.recorded) } : row;
 }
 
 /** Everything in the pocket that was not counted yet is as recorded. */
@@ -200,29 +214,4 @@ export function countedRows(draft: Draft): Schemas['CountedRow'][] {
         condition: row.condition,
         new_lot: row.newLot,
     }));
-}
-
-/** The same draft on new contents: what changed must be counted again, the rest stays as entered. */
-export function rebase(draft: Draft, kit: Kit): Draft {
-    const same = (row: DraftRow, content: Content) =>
-        !row.added &&
-        row.pocket === content.pocket_id &&
-        row.item === content.item &&
-        row.lot === content.lot &&
-        row.expires === content.expires;
-    const found = kit.contents.filter((content) => !draft.rows.some((row) => same(row, content)));
-    const rows = draft.rows.map((row) => {
-        if (row.added) {
-            return row;
-        }
-        const content = kit.contents.find((one) => same(row, one));
-        const recorded = content?.quantity ?? 0;
-        return recorded === row.recorded ? row : { ...row, recorded, quantity: '', changed: true };
-    });
-    return {
-        ...draft,
-        base: kit.last_movement,
-        rows: [...rows, ...found.map((content) => rowOf(content, true))],
-        errors: {},
-    };
 }

@@ -37,9 +37,9 @@ export const drafts = {
         localStorage.setItem(`${prefix}${draft.user}.${draft.kit}`, JSON.stringify(draft));
         tell();
     },
-    /** It was recorded; whoever still looks at it is led to the record. */
-    sent: (draft: Draft): void => {
-        lastSent.set(draft.kit, draft.id);
+    /** The server has it; whoever still looks at it is led to the record, or to the kit where it waits to be settled. */
+    sent: (draft: Draft, isRecorded: boolean): void => {
+        lastSent.set(draft.kit, isRecorded ? `/checks/${draft.id}` : `/kits/${draft.kit}`);
         drafts.drop(draft);
     },
     lastSentOf: (kit: string): string | null => lastSent.get(kit) ?? null,

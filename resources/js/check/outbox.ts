@@ -1,5 +1,5 @@
 import { api, ask, isProblem } from '../api/client';
-import { countedRows, rebase, type Draft } from './draft';
+import { countedRows, type Draft } from './draft';
 import { drafts } from './drafts';
 
 let isSending = false;
@@ -30,13 +30,15 @@ export async function sendWaiting(user: string): Promise<Draft[]> {
 
 async function send(draft: Draft): Promise<boolean> {
     try {
-        await ask(
+        const recorded = await ask(
             api.PUT('/checks/{id}', {
                 params: { path: { id: draft.id } },
                 body: {
                     kit: draft.kit,
                     kind: draft.kind,
-                    started_at: draft.startedAt,
+                    begun_at: draft.startedAt,
+                    done_at: draft.doneAt,
+                    clock_checked_at: draft.clockCheckedAt,
                     base: draft.base,
                     rows: draft.kind === 'full' ? countedRows(draft) : [],
                     signed: draft.signed,
@@ -47,26 +49,18 @@ async function send(draft: Draft): Promise<boolean> {
                 },
             }),
         );
-        drafts.sent(draft);
+        drafts.sent(draft, 'number' in recorded);
         return true;
     } catch (error) {
         if (!isProblem(error) || error.isPassing || error.isSignedOut) {
             return false;
         }
-        const back = {
+        drafts.keep({
             ...draft,
             isWaiting: false,
             errors: error.errors,
             trouble: { title: error.title, detail: error.message, changes: error.changes },
-        };
-        drafts.keep(
-            error.status === 409
-                ? {
-                      ...rebase(back, await ask(api.GET('/kits/{kit}', { params: { path: { kit: draft.kit } } }))),
-                      trouble: back.trouble,
-                  }
-                : back,
-        );
+        });
         return false;
     }
 }

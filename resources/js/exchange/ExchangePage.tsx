@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation } from '@tanstack/react-query';
 import { useState, type ChangeEvent } from 'react';
 import { useSearchParams } from 'react-router';
-import { ulid } from 'ulid';
+import { newId } from '../api/newId';
 import { api, ask, type Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
 import { Choose, Row } from '../ui/Fields';
@@ -15,9 +15,13 @@ import { ImportPreview } from './ImportPreview';
 type Kind = Schemas['BroughtFile']['kind'];
 
 const kinds: { kind: Kind; title: string; holds: string }[] = [
-    { kind: 'catalogue', title: 'Catalogue', holds: 'items with measures, packs, prices, companions and stand-ins' },
+    {
+        kind: 'catalogue',
+        title: 'Catalogue',
+        holds: 'items with measures, packs, prices, companion items and substitutes',
+    },
     { kind: 'lists', title: 'Lists', holds: 'every edition with its lines' },
-    { kind: 'designs', title: 'Designs', holds: 'packing plans: policy, leaves, pockets, where each line lives' },
+    { kind: 'designs', title: 'Designs', holds: 'packing: policy, pockets, and the pocket for each line' },
     { kind: 'kits', title: 'Kits', holds: 'kits with their contents, lot by lot' },
 ];
 
@@ -42,11 +46,10 @@ export default function ExchangePage() {
 
 function TakeOut() {
     return (
-        <Sheet title="Take out">
+        <Sheet title="Export">
             <Typography sx={{ mb: 3, maxWidth: 760 }}>
-                The JSON files follow a published schema, so that other programs can read and write them. In sheets,
-                cells that a spreadsheet would run as a formula are made harmless by an apostrophe; bringing the sheet
-                in takes it off again.
+                The JSON files follow a published schema, so that other programs can read and write them. In sheets, an
+                apostrophe stops cells from running as formulas in a spreadsheet; importing the sheet removes it again.
             </Typography>
             <Table>
                 <tbody>
@@ -102,19 +105,19 @@ function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
         mutationFn: async (brought: File) => {
             const source = await brought.text();
             const format = /\.json$/i.test(brought.name) || source.trimStart().startsWith('{') ? 'json' : 'csv';
-            return ask(api.POST('/imports', { body: { id: ulid(), kind, format, file_name: brought.name, source } }));
+            return ask(api.POST('/imports', { body: { id: newId(), kind, format, file_name: brought.name, source } }));
         },
         onSuccess: (made) => onBegun(made.id),
     });
     return (
-        <Sheet title="Bring in">
+        <Sheet title="Import">
             <Typography sx={{ mb: 3, maxWidth: 760 }}>
-                A JSON file, or a sheet with the same headings as one that is taken out. First you see what would
-                change, row by row; then all of it is taken, or nothing.
+                A JSON file, or a sheet with the same headings as an exported one. A preview shows each change, row by
+                row; then everything is imported, or nothing.
             </Typography>
             <Row columns="minmax(0, 1fr) minmax(0, 2fr) auto">
                 <Choose
-                    label="It holds"
+                    label="Contents"
                     value={kind}
                     onChoose={(value) => setKind(kinds.find((one) => one.kind === value)?.kind ?? 'catalogue')}
                     options={kinds.map((one) => [one.kind, one.title] as const)}
@@ -123,7 +126,7 @@ function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
                     component="input"
                     type="file"
                     accept=".csv,.json,text/csv,application/json"
-                    aria-label="File to bring in"
+                    aria-label="File to import"
                     onChange={(event: ChangeEvent<HTMLInputElement>) => setFile(event.target.files?.[0] ?? null)}
                     sx={{
                         minHeight: 44,
@@ -148,7 +151,7 @@ function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
                     disabled={file === null || begin.isPending}
                     onClick={() => file && begin.mutate(file)}
                 >
-                    See what would change
+                    Preview changes
                 </Button>
             </Row>
             {begin.error && <Trouble error={begin.error} />}

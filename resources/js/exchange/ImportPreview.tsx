@@ -61,24 +61,24 @@ export function ImportPreview({ id, onClose }: { id: string; onClose: () => void
                 )}
                 {data.state === 'refused' && (
                     <Typography role="alert" sx={{ my: 3 }}>
-                        <strong>▲ {count(data.errors, 'record')} with errors: nothing is taken.</strong> Mend them in
-                        the file, and bring it in again.
+                        <strong>▲ {count(data.errors, 'record')} with errors. Nothing was imported.</strong> Correct
+                        these rows in the file and import it again.
                     </Typography>
                 )}
                 {data.state === 'ready' && (
                     <Box sx={{ my: 3 }}>
                         {data.new + data.changed === 0 ? (
-                            <Typography>The file says what is there already: there is nothing to take.</Typography>
+                            <Typography>The file matches what is on record: there is nothing to import.</Typography>
                         ) : (
                             <Button variant="contained" onClick={() => take.mutate()} disabled={take.isPending}>
-                                Take all of it: {data.new} new, {data.changed} changed
+                                Import all ({data.new} new, {data.changed} changed)
                             </Button>
                         )}
                     </Box>
                 )}
                 {data.state === 'done' && (
                     <Typography role="status" sx={{ my: 3 }}>
-                        <strong>✓ Taken:</strong> {data.new} new, {data.changed} changed, {data.same} as they were.
+                        <strong>✓ Imported:</strong> {data.new} new, {data.changed} changed, {data.same} as they were.
                     </Typography>
                 )}
                 {take.error && <Trouble error={take.error} />}
@@ -90,7 +90,7 @@ export function ImportPreview({ id, onClose }: { id: string; onClose: () => void
 
 function Progress({ data, isTaking }: { data: Schemas['ImportResource']; isTaking: boolean }) {
     const done = isTaking ? data.taken : data.read;
-    const what = isTaking ? 'taken' : 'read';
+    const what = isTaking ? 'imported' : 'read';
     return (
         <Box sx={{ maxWidth: 560 }}>
             {(data.state === 'reading' || isTaking) && (

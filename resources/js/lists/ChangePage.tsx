@@ -12,7 +12,7 @@ import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { VerdictMark } from '../ui/VerdictMark';
 
-const kinds = { added: '+ new', dropped: '– dropped', changed: '≠ changed', same: '= same' };
+const kinds = { added: '+ new', dropped: '– removed', changed: '≠ changed', same: '= same' };
 
 /** One edition beside the one before it, line by line, and what each kit would lack under it. */
 export default function ChangePage() {
@@ -34,14 +34,14 @@ export default function ChangePage() {
             }
         >
             <Sheet
-                title="What moved"
+                title="Changes"
                 beside={
                     <span>
                         {moved.length} of {change.lines.length} lines
                     </span>
                 }
             >
-                {moved.length === 0 && change.excludes.length === 0 && <Empty>Both editions say the same.</Empty>}
+                {moved.length === 0 && change.excludes.length === 0 && <Empty>The two editions are the same.</Empty>}
                 <Table>
                     <tbody>
                         {moved.map((line) => (
@@ -61,7 +61,7 @@ export default function ChangePage() {
             </Sheet>
             {change.designs.length === 0 && (
                 <Sheet title="Kits">
-                    <Empty>No design keeps edition {change.from.edition} any more.</Empty>
+                    <Empty>No design uses edition {change.from.edition} any more.</Empty>
                 </Sheet>
             )}
             {change.designs.map((design) => (
@@ -95,7 +95,7 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
     });
     const problem = isProblem(adopt.error) ? adopt.error : null;
     return (
-        <Sheet title={`${design.name}: what its kits would lack`}>
+        <Sheet title={`${design.name}: what its kits would be missing`}>
             {design.kits.length === 0 && <Empty>There is no kit of this design.</Empty>}
             {design.kits.map((kit) => (
                 <Box key={kit.kit} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
@@ -115,7 +115,7 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
                             <li key={text}>{text}</li>
                         ))}
                         {kit.frees.map((text) => (
-                            <li key={text}>{text}: no longer asked for</li>
+                            <li key={text}>{text}: no longer required</li>
                         ))}
                         {kit.lacks.length === 0 && kit.frees.length === 0 && <li>Nothing changes for it.</li>}
                     </Box>
@@ -133,12 +133,14 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
                                 onChoose={(pocket) => setPockets({ ...pockets, [line.code]: pocket })}
                                 options={design.pockets.map((pocket) => [pocket.id, pocket.name] as const)}
                                 error={problem?.at(`pockets.${line.code}`) !== undefined}
-                                helperText={problem?.at(`pockets.${line.code}`) ?? 'A new line needs a place to live.'}
+                                helperText={
+                                    problem?.at(`pockets.${line.code}`) ?? 'Choose the pocket for this new line.'
+                                }
                             />
                         ))}
                     </Box>
                     <Button variant="contained" onClick={() => adopt.mutate()} disabled={adopt.isPending}>
-                        Hold {design.name} to edition {change.to.edition}
+                        Adopt edition {change.to.edition} for {design.name}
                     </Button>
                     {problem && <Trouble error={problem} />}
                 </>

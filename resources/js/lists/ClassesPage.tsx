@@ -20,8 +20,8 @@ export default function ClassesPage() {
         <Page title="Classes of items">
             <Sheet title={count(classes.length, 'class').replace('classs', 'classes')}>
                 <p>
-                    A class takes itself and what is below it: a line that accepts dressing accepts dressing.sterile
-                    too. A new class is made by giving it to an item or a line.
+                    A class includes the classes below it: a line that accepts dressing accepts dressing.sterile too. To
+                    make a new class, give it to an item or a line.
                 </p>
                 <Table>
                     <thead>
@@ -89,7 +89,7 @@ function ClassRow({ one }: { one: Schemas['ClassResource'] }) {
                                 onWrite={setTitle}
                                 problem={problem?.at('title')}
                             />
-                            <Button onClick={() => name.mutate(title)}>Keep</Button>
+                            <Button onClick={() => name.mutate(title)}>Save</Button>
                         </Box>
                     )}
                     <Box sx={{ color: 'text.secondary' }}>{one.class}</Box>
@@ -99,7 +99,7 @@ function ClassRow({ one }: { one: Schemas['ClassResource'] }) {
             <td className="n wide">{one.below}</td>
             <td className="wide">
                 {one.accepted_by.length > 0 && <div>accepted by {count(one.accepted_by.length, 'list')}</div>}
-                {one.excluded_by.length > 0 && <div>kept out by {count(one.excluded_by.length, 'list')}</div>}
+                {one.excluded_by.length > 0 && <div>excluded by {count(one.excluded_by.length, 'list')}</div>}
             </td>
         </tr>
     );

@@ -55,7 +55,7 @@ export default function ConfirmPage() {
             {list.confirmed && <Notice>This edition is confirmed already and never changes.</Notice>}
             {!list.confirmed && (
                 <Notice>
-                    <strong>Have your own copy of {list.basis} in hand.</strong> Say for each line whether it matches.
+                    <strong>Have your own copy of {list.basis} ready.</strong> Say for each line whether it matches.
                     Where sizes or accepted items differ,{' '}
                     <Link to={`/lists/${list.id}/edit`} style={{ color: 'inherit' }}>
                         change the line
@@ -78,8 +78,8 @@ export default function ConfirmPage() {
                     {!line && !list.confirmed && (
                         <Sheet title="Every line is compared">
                             <Typography sx={{ mb: 3 }}>
-                                Confirming takes the figures of your copy, drops what is not in it, and closes the
-                                edition under your name. Documents made from it drop the warning.
+                                Confirming uses the figures from your copy, removes lines that are not in it, and fixes
+                                the edition under your name. Documents made from it no longer carry the warning.
                             </Typography>
                             <Button variant="contained" onClick={() => confirm.mutate()} disabled={confirm.isPending}>
                                 Confirm this edition

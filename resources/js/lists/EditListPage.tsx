@@ -73,8 +73,8 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                 </Button>
             }
         >
-            {isOld && <Notice>What you typed before is still here, not yet sent.</Notice>}
-            <Sheet title="About it">
+            {isOld && <Notice>Your earlier changes are still here, not saved yet.</Notice>}
+            <Sheet title="About this list">
                 <Row columns="minmax(0, 1fr) minmax(0, 2fr)">
                     <Write
                         label="Title"
@@ -83,7 +83,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                         problem={problem?.at('title')}
                     />
                     <Write
-                        label="Rests on"
+                        label="Based on"
                         value={typed.basis}
                         onWrite={(basis) => type({ ...typed, basis })}
                         problem={problem?.at('basis')}
@@ -91,13 +91,13 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                     />
                 </Row>
                 <Write
-                    label="Keeps out"
+                    label="Excluded classes"
                     value={typed.excludes}
                     onWrite={(excludes) => type({ ...typed, excludes })}
                     problem={
                         Object.entries(problem?.errors ?? {}).find(([field]) => field.startsWith('excludes'))?.[1][0]
                     }
-                    help="Classes, with commas between, such as medicine. What is below them is kept out too."
+                    help="Classes, with commas between, such as medicine. Classes below them are excluded too."
                 />
             </Sheet>
             <datalist id="known-classes">
@@ -149,7 +149,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
             >
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
                     <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
-                        Keep the list
+                        Save list
                     </Button>
                     <Button
                         onClick={() => {
@@ -157,7 +157,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                             void navigate(`/lists/${list.id}`);
                         }}
                     >
-                        Throw my changes away
+                        Discard my changes
                     </Button>
                     {wrong.length > 0 && (
                         <span role="alert">

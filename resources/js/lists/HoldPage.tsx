@@ -13,10 +13,10 @@ import { ListWarning } from './ListWarning';
 const outcomes = { met: '● met', stand_in: '◐ met by a stand-in', short: '○ short' };
 
 const because = {
-    extra: 'no line asks for it',
-    excluded: 'the list keeps it out',
-    beyond_scope: 'beyond who has the kit',
-    unusable: 'past its date, or not in good condition',
+    extra: 'on no line of the list',
+    excluded: 'excluded by the list',
+    beyond_scope: 'outside the scope of practice of its users',
+    unusable: 'expired, or not in good condition',
 };
 
 /** Any kit or design beside any list and edition, and what it would take to meet it. */
@@ -31,8 +31,8 @@ export default function HoldPage() {
     const kits = places.flatMap((place) => place.kits);
     const choose = (to: Record<string, string>) => setSearch({ list, subject, ...to }, { replace: true });
     return (
-        <Page title="Hold against a list">
-            <Sheet title="What, against what">
+        <Page title="Compare with a list">
+            <Sheet title="Choose a kit and a list">
                 <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
                     <Choose
                         label="Kit or design"
@@ -45,7 +45,7 @@ export default function HoldPage() {
                                 .map((kit) => [`kit:${kit.code}`, `${kit.code} ${kit.name}`] as const),
                             ...designs.map((design) => [`design:${design.code}`, `Design: ${design.name}`] as const),
                         ]}
-                        helperText="A design is taken as a kit of it would be packed, each line with its first choice."
+                        helperText="A design is compared as a new kit would be packed, each line with its first choice."
                     />
                     <Choose
                         label="List and edition"
@@ -58,7 +58,7 @@ export default function HoldPage() {
                 </Row>
             </Sheet>
             {error && <Trouble error={error} />}
-            {!held && !error && <Empty>Choose a kit and a list: they are laid side by side.</Empty>}
+            {!held && !error && <Empty>Choose a kit and a list to see them side by side.</Empty>}
             {held && <Held held={held} />}
         </Page>
     );
@@ -72,8 +72,8 @@ function Held({ held }: { held: Schemas['HoldResource'] }) {
                 <Table>
                     <thead>
                         <tr>
-                            <th scope="col">The list asks for</th>
-                            <th scope="col">It holds</th>
+                            <th scope="col">Requirement</th>
+                            <th scope="col">Contents</th>
                             <th scope="col">So</th>
                         </tr>
                     </thead>
@@ -106,7 +106,7 @@ function Held({ held }: { held: Schemas['HoldResource'] }) {
                 {held.rest.length > 0 && (
                     <>
                         <Typography variant="h3" sx={{ mt: 4, mb: 1 }}>
-                            What no line takes
+                            Items on no line
                         </Typography>
                         <Table>
                             <tbody>
@@ -150,13 +150,13 @@ function Held({ held }: { held: Schemas['HoldResource'] }) {
 function WhatItTakes({ held }: { held: Schemas['HoldResource'] }) {
     if (held.add.length === 0) {
         return (
-            <Sheet title="What would it take?">
-                <Empty>Nothing: every line is met and lasts until the next check.</Empty>
+            <Sheet title="What is needed?">
+                <Empty>Nothing: every line is met and in date until the next check.</Empty>
             </Sheet>
         );
     }
     return (
-        <Sheet title="What would it take?">
+        <Sheet title="What is needed?">
             <Table>
                 <thead>
                     <tr>

@@ -65,7 +65,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
     const others = items.filter((one) => one.code !== begin.code).map((one) => [one.code, one.name] as const);
     return (
         <Page title={base === null ? 'New item' : `Change ${begin.name}`}>
-            {isOld && <Notice>What you typed before is still here, not yet sent.</Notice>}
+            {isOld && <Notice>Your earlier changes are still here, not saved yet.</Notice>}
             <Box
                 component="form"
                 noValidate
@@ -117,7 +117,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                                 type({ ...typed, scope: scopes.find(([one]) => one === scope)?.[0] ?? 'anyone' })
                             }
                             options={scopes}
-                            helperText="What nobody at a place may use counts as not there."
+                            helperText="An item that nobody at a place may use counts as missing."
                         />
                     </Row>
                     <Box sx={{ display: 'grid', justifyItems: 'start' }}>
@@ -132,18 +132,18 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                             onTick={(sterile) => type({ ...typed, sterile })}
                         />
                         <Tick
-                            label="Past its date it may be kept as reserve, where the policy allows it"
+                            label="May be kept as reserve when expired, where the policy allows it"
                             checked={typed.reserve}
                             onTick={(reserve) => type({ ...typed, reserve })}
                         />
                     </Box>
                 </Sheet>
                 <ItemRows typed={typed} type={type} problem={problem} others={others} />
-                <Sheet title="Keeping it">
+                <Sheet title="Storage and life">
                     <Row columns="repeat(4, minmax(0, 1fr))">
                         <Write {...field('storage_min_c', 'Not below °C')} />
                         <Write {...field('storage_max_c', 'Not above °C')} />
-                        <Write {...field('opened_life', 'After opening it lasts')} />
+                        <Write {...field('opened_life', 'Life after opening')} />
                         <Choose
                             label="Days, weeks or months"
                             value={typed.opened_life_unit}
@@ -171,7 +171,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                 </Sheet>
                 <Box sx={{ display: 'flex', gap: 2 }}>
                     <Button type="submit" variant="contained" disabled={keep.isPending}>
-                        Keep the item
+                        Save item
                     </Button>
                     <Button
                         onClick={() => {
@@ -179,7 +179,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                             void navigate(base === null ? '/items' : `/items/${begin.code}`);
                         }}
                     >
-                        Throw my changes away
+                        Discard my changes
                     </Button>
                 </Box>
                 {problem && <Trouble error={problem} />}

@@ -62,7 +62,7 @@ export default function ItemPage() {
                         </Typography>
                     )}
                     {item.carried.length === 0 ? (
-                        <Empty>None of it lies in any kit or store.</Empty>
+                        <Empty>None in any kit or store.</Empty>
                     ) : (
                         <Carried rows={item.carried} dated={item.dated} lot={lot} />
                     )}
@@ -113,12 +113,12 @@ function About({ item }: { item: Schemas['ItemResource'] }) {
         ['Sterile', item.sterile ? 'yes' : 'no'],
         ['Past its date', item.reserve ? 'may be kept as reserve where the policy allows it' : 'never kept as reserve'],
         ...(item.superseded_by ? ([['Superseded by', item.superseded_by]] as [string, string][]) : []),
-        ...facts('May stand in for it', item.stand_ins.map((one) => one.name).join('; ') || null),
-        ...facts('May stand in for', item.stands_in_for.map((one) => one.name).join('; ') || null),
+        ...facts('Substitutes', item.stand_ins.map((one) => one.name).join('; ') || null),
+        ...facts('Substitute for', item.stands_in_for.map((one) => one.name).join('; ') || null),
         ...facts('Named by', item.accepted_by.join('; ') || null),
-        ...facts('Kept out by', item.excluded_by.length > 0 ? count(item.excluded_by.length, 'list') : null),
+        ...facts('Excluded by', item.excluded_by.length > 0 ? count(item.excluded_by.length, 'list') : null),
         ...item.needs.map((need): [string, string] => [
-            'Needs beside it',
+            'Required companion items',
             `${need.quantity} ${need.any_of.join(' or ')} for each ${need.per === 'kit' ? 'kit' : 'piece'}. ${need.reason}`,
         ]),
     ];

@@ -85,7 +85,7 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                     Add a pack
                 </Button>
             </Sheet>
-            <Sheet title="What it does not work without">
+            <Sheet title="Required companion items">
                 {typed.needs.map((row, at) => (
                     <Box key={at} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
                         <Chips
@@ -162,14 +162,14 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                     Add a companion
                 </Button>
             </Sheet>
-            <Sheet title="What may stand in for it">
+            <Sheet title="Substitutes">
                 <Chips
                     codes={typed.stand_ins}
                     name={name}
                     onTakeOut={(code) => type({ ...typed, stand_ins: typed.stand_ins.filter((one) => one !== code) })}
                 />
                 <Choose
-                    label="Add a stand-in"
+                    label="Add a substitute"
                     value=""
                     empty="Choose one"
                     onChoose={(code) => code !== '' && type({ ...typed, stand_ins: [...typed.stand_ins, code] })}
@@ -188,8 +188,8 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
 
 function TakeOut({ what, onClick }: { what: string; onClick: () => void }): ReactNode {
     return (
-        <Button aria-label={`Take out ${what}`} onClick={onClick} sx={{ alignSelf: 'start' }}>
-            Take out
+        <Button aria-label={`Remove ${what}`} onClick={onClick} sx={{ alignSelf: 'start' }}>
+            Remove
         </Button>
     );
 }
@@ -205,7 +205,7 @@ function Chips({ codes, name, onTakeOut }: ChipsProps) {
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
             {codes.map((code, at) => (
                 <Button key={code} size="small" onClick={() => onTakeOut(code)}>
-                    {at + 1}. {name(code)}, take out
+                    {at + 1}. {name(code)}, remove
                 </Button>
             ))}
         </Box>

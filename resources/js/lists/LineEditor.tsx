@@ -138,10 +138,10 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                         )}
                         <Button
                             disabled={line.accepts.length === 1}
-                            aria-label={`Take out choice ${place + 1} of ${name}`}
+                            aria-label={`Remove choice ${place + 1} of ${name}`}
                             onClick={() => accepts(line.accepts.filter((_, index) => index !== place))}
                         >
-                            Take out
+                            Remove
                         </Button>
                     </Box>
                 </Row>
@@ -155,7 +155,7 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
             />
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 2 }}>
                 <Button size="small" onClick={() => accepts([...line.accepts, freshEntry])}>
-                    Accept something else too
+                    Add an alternative
                 </Button>
                 <Button size="small" disabled={isFirst} onClick={() => onMove(-1)} aria-label={`Up: ${name}`}>
                     Up

@@ -34,11 +34,11 @@ export default function ListPage() {
             beside={
                 <>
                     <Button component={Link} to={`/hold?list=${list.id}`}>
-                        Hold a kit against it
+                        Compare a kit with it
                     </Button>
                     {list.supersedes && (
                         <Button component={Link} to={`/lists/${list.id}/change`}>
-                            What moved since edition {list.supersedes.edition}
+                            Changes since edition {list.supersedes.edition}
                         </Button>
                     )}
                     {may('plan') && list.confirmed && (
@@ -63,7 +63,7 @@ export default function ListPage() {
                 <Typography sx={{ mb: 4 }}>
                     ✓ Confirmed{list.confirmed_on && ` on ${sayDay(list.confirmed_on)}`}
                     {list.confirmed_by && ` by ${list.confirmed_by}`}, line by line. It never changes: a change makes a
-                    new edition. Rests on: {list.basis}.
+                    new edition. Based on: {list.basis}.
                 </Typography>
             ) : (
                 <Box sx={{ mb: 4 }}>
@@ -71,16 +71,16 @@ export default function ListPage() {
                 </Box>
             )}
             {isNewEdition && <NewEdition list={list} onClose={() => setIsNewEdition(false)} />}
-            <Sheet title="Who keeps it">
+            <Sheet title="Used by">
                 <Typography>
                     {list.designs.length === 0
-                        ? 'No design keeps this edition.'
+                        ? 'No design uses this edition.'
                         : `Designs: ${list.designs.join(', ')}. ${list.kits.length > 0 ? `Kits: ${list.kits.join(', ')}.` : 'No kit yet.'}`}
-                    {list.excludes.length > 0 && ` Keeps out: ${list.excludes.join(', ')}.`}
-                    {list.serves.length > 0 && ` In a plan it serves as: ${list.serves.map(sayName).join(', ')}.`}
+                    {list.excludes.length > 0 && ` Excluded classes: ${list.excludes.join(', ')}.`}
+                    {list.serves.length > 0 && ` In a plan it is used as: ${list.serves.map(sayName).join(', ')}.`}
                     {list.copied_from && ` Copied from ${list.copied_from}.`}
                     {list.price !== null &&
-                        ` A kit made to it costs ${sayMoney(list.price, list.currency)} by the piece${list.unpriced > 0 ? `, and ${count(list.unpriced, 'item')} without a price` : ''}.`}
+                        ` A kit for this list costs ${sayMoney(list.price, list.currency)} by the piece${list.unpriced > 0 ? `, and ${count(list.unpriced, 'item')} without a price` : ''}.`}
                 </Typography>
                 {list.editions.length > 1 && (
                     <Typography sx={{ mt: 2 }}>
@@ -187,12 +187,12 @@ function NewEdition({ list, onClose }: { list: Schemas['ListResource']; onClose:
                     value={edition}
                     onWrite={setEdition}
                     problem={problem?.at('edition')}
-                    help="Such as 2 or 2027. Kits stay with theirs until you adopt it."
+                    help="Such as 2 or 2027. Kits keep their edition until you adopt this one."
                 />
                 <Button variant="contained" onClick={() => make.mutate()} disabled={make.isPending}>
-                    Make it
+                    Create edition
                 </Button>
-                <Button onClick={onClose}>Leave it</Button>
+                <Button onClick={onClose}>Cancel</Button>
             </Row>
             {problem && problem.status !== 422 && <Trouble error={problem} />}
         </Sheet>

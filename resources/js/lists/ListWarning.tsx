@@ -18,13 +18,13 @@ export function ListWarning({ list }: { list: Schemas['ListRef'] }) {
         >
             {list.origin === 'starter' && !list.confirmed && (
                 <>
-                    <strong>Unconfirmed starter list.</strong> Rests on {list.basis}, and nobody here has yet compared
+                    <strong>Unconfirmed starter list.</strong> Based on {list.basis}, and nobody here has yet compared
                     it line by line with their own copy.{' '}
                 </>
             )}
             {list.origin === 'house' && (
                 <>
-                    <strong>House list{list.confirmed ? '' : ', not confirmed'}.</strong> Rests on: {list.basis}.{' '}
+                    <strong>House list{list.confirmed ? '' : ', not confirmed'}.</strong> Based on: {list.basis}.{' '}
                 </>
             )}
             Your regulator, the makers’ instructions and licensed practice decide what a kit must hold.

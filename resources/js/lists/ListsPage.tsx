@@ -42,7 +42,7 @@ export default function ListsPage() {
                         Items
                     </Button>
                     <Button component={Link} to="/hold">
-                        Hold against a list
+                        Compare with a list
                     </Button>
                     <Button component={Link} to="/exchange">
                         Files
@@ -56,9 +56,9 @@ export default function ListsPage() {
             }
         >
             <Typography sx={{ mb: 4, maxWidth: 760 }}>
-                Starter lists are figures to begin with, written down from general knowledge. They stay unconfirmed
-                until a responsible person has compared each line with their own copy. Your regulator and your risk
-                assessment decide what a kit must hold.
+                Starter lists are figures to start from, written from general knowledge. They stay unconfirmed until a
+                responsible person has compared each line with their own copy. Your regulator and your risk assessment
+                decide what a kit must hold.
             </Typography>
             {isNew && <NewList lists={lists} onClose={() => setIsNew(false)} />}
             <TextField

@@ -59,9 +59,9 @@ export function NewList({ lists, onClose }: { lists: Schemas['ListSummary'][]; o
                 </Row>
                 <Box sx={{ display: 'flex', gap: 2 }}>
                     <Button type="submit" variant="contained" disabled={make.isPending}>
-                        Make the list
+                        Create list
                     </Button>
-                    <Button onClick={onClose}>Leave it</Button>
+                    <Button onClick={onClose}>Cancel</Button>
                 </Box>
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Box>

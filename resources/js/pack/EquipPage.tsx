@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type SyntheticEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
-import { ulid } from 'ulid';
+import { newId } from '../api/newId';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { ListWarning } from '../lists/ListWarning';
@@ -26,7 +26,7 @@ export default function EquipPage() {
     const { data: designs, error } = useQuery(questions.designs());
     const { data: places } = useQuery(questions.places());
     const [kit, setKit] = useState<Schemas['NewKit']>(() => ({
-        id: ulid(),
+        id: newId(),
         code: '',
         name: '',
         design_id: search.get('design') ?? '',
@@ -77,7 +77,7 @@ export default function EquipPage() {
                             {...field(
                                 'design_id',
                                 'Design',
-                                'The packing plan: its list, its pockets and where each line lives.',
+                                'The packing plan: its list, its pockets and the pocket for each line.',
                             )}
                         >
                             <option value="">Choose one</option>
@@ -99,12 +99,12 @@ export default function EquipPage() {
                                 </option>
                             ))}
                         </TextField>
-                        <TextField {...field('code', 'Code', 'As it will stand on the label, such as QH-20.')} />
+                        <TextField {...field('code', 'Code', 'As printed on the label, such as QH-20.')} />
                         <TextField {...field('name', 'Name', 'What people call it, such as Rose walk pouch.')} />
                         <TextField
                             select
                             slotProps={listed}
-                            {...field('scope', 'For', 'What only people above this may use counts as not there.')}
+                            {...field('scope', 'For', 'Items outside this scope of practice count as missing.')}
                         >
                             {scopes.map((scope) => (
                                 <option key={scope} value={scope}>
@@ -114,7 +114,7 @@ export default function EquipPage() {
                         </TextField>
                         {problem && problem.status !== 422 && <Trouble error={problem} />}
                         <Button type="submit" variant="contained" disabled={equip.isPending}>
-                            Make the kit and fill it
+                            Equip and fill this kit
                         </Button>
                     </Box>
                 </Sheet>
@@ -122,7 +122,7 @@ export default function EquipPage() {
                     <Box sx={{ minWidth: 0 }}>
                         <OpenKit leaves={design.leaves} lines={[]} onSelect={() => undefined} />
                         <Typography sx={{ my: 3 }}>
-                            {design.name}: {count(design.lines, 'line')}, held to {design.list.title}
+                            {design.name}: {count(design.lines, 'line')}, list: {design.list.title}
                             {design.list.size && `, ${design.list.size}`}.{' '}
                             {design.kits.length > 0
                                 ? `Kits of this design: ${design.kits.join(', ')}.`

@@ -39,7 +39,9 @@ export default function HistoryPage() {
         >
             <Sheet>
                 {entries.length === 0 && (
-                    <Empty>Nothing has happened to this kit yet. It begins when it is filled or checked.</Empty>
+                    <Empty>
+                        Nothing is recorded for this kit yet. Its history begins when it is filled or checked.
+                    </Empty>
                 )}
                 {entries.map((entry, index) => (
                     <Entry key={`${entry.at} ${entry.kind} ${index}`} entry={entry} />
@@ -47,7 +49,7 @@ export default function HistoryPage() {
             </Sheet>
             {hasNextPage && (
                 <Button onClick={() => void fetchNextPage()} disabled={isFetchingNextPage}>
-                    Show what came before
+                    Show earlier entries
                 </Button>
             )}
         </Page>
@@ -83,6 +85,11 @@ function Entry({ entry }: { entry: Schemas['HistoryEntry'] }) {
                     <span>by {entry.by}</span>
                     {entry.check && <VerdictMark verdict={entry.check.verdict} />}
                 </Box>
+                {entry.notes.map((note) => (
+                    <Typography key={note} variant="body2">
+                        {note}
+                    </Typography>
+                ))}
                 {entry.check && entry.movements.length === 0 && (
                     <Typography variant="body2">All as recorded.</Typography>
                 )}
@@ -95,8 +102,8 @@ function Entry({ entry }: { entry: Schemas['HistoryEntry'] }) {
 function Movements({ movements }: { movements: Schemas['MovementResource'][] }) {
     const rows = (
         <Box component="ul" sx={{ m: 0, pl: 4, fontSize: 14 }}>
-            {movements.map((movement) => (
-                <li key={movement.number}>
+            {movements.map((movement, index) => (
+                <li key={index}>
                     {movement.quantity} × {movement.name}
                     {movement.lot && `, lot ${movement.lot}`}: {movement.text}
                 </li>

@@ -14,6 +14,8 @@ import { sayDay, sayInstant, sayScope } from '../ui/words';
 import { ListWarning } from '../lists/ListWarning';
 import { Notice } from '../ui/Notice';
 import { PocketContents } from './PocketContents';
+import { SealDialog } from './SealDialog';
+import { Unsettled } from './Unsettled';
 import { VerdictSheet } from './VerdictSheet';
 
 /** One kit: its picture, what is in each pocket, its verdict with reasons, its last check and its place. */
@@ -51,8 +53,11 @@ export default function KitPage() {
                             Restock
                         </Button>
                     )}
+                    {may('restock') && !kit.retired_on && (kit.seal.state === 'intact' || kit.sealed_design) && (
+                        <SealDialog kit={kit} />
+                    )}
                     <Button component={Link} to={`/hold?subject=kit:${kit.code}`}>
-                        Hold against a list
+                        Compare with a list
                     </Button>
                     <Button component={Link} to={`/kits/${kit.code}/history`}>
                         History
@@ -67,7 +72,7 @@ export default function KitPage() {
         >
             {kit.retired_on && (
                 <Notice>
-                    <strong>Taken out of use on {sayDay(kit.retired_on)}.</strong> It is kept for its history; nothing
+                    <strong>Taken out of service on {sayDay(kit.retired_on)}.</strong> Only its history remains; nothing
                     more is recorded for it.
                 </Notice>
             )}
@@ -81,6 +86,7 @@ export default function KitPage() {
             >
                 <Box sx={{ minWidth: 0 }}>
                     <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
+                    <Unsettled kit={kit.code} />
                     <Facts kit={kit} />
                 </Box>
                 <Box sx={{ order: { lg: -1 }, minWidth: 0 }}>
@@ -127,7 +133,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                     ) : (
                         <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', gap: '2px 12px' }}>
                             <Link to={`/checks/${kit.last_check.id}`} style={{ color: 'inherit' }}>
-                                {sayInstant(kit.last_check.finished_at, timeZone)}, {kit.last_check.signed}
+                                {sayInstant(kit.last_check.done_at, timeZone)}, {kit.last_check.signed}
                             </Link>
                             <VerdictMark verdict={kit.last_check.verdict} />
                         </Box>
@@ -135,7 +141,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                 </dd>
                 <dt>Seal</dt>
                 <dd>
-                    {kit.seal.state === 'intact' && `whole, number ${kit.seal.number ?? ''}`}
+                    {kit.seal.state === 'intact' && `intact, number ${kit.seal.number ?? ''}`}
                     {kit.seal.state === 'none' &&
                         (kit.sealed_design ? 'open; this design is kept sealed' : 'kept open')}
                     {kit.seal.state === 'broken' &&
@@ -149,11 +155,11 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                 </dd>
                 <dt>Mass</dt>
                 <dd>{mass}</dd>
-                <dt>Past its date</dt>
+                <dt>Expired items</dt>
                 <dd>
                     {kit.verdict.expiry === 'strict'
-                        ? 'counts as missing'
-                        : 'kept as reserve until replaced, never for a critical line'}
+                        ? 'count as missing'
+                        : 'expired stock kept as reserve until replaced, never for a critical line'}
                 </dd>
                 <dt>List</dt>
                 <dd>

@@ -13,7 +13,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
     const rest = kit.contents.filter((row) => row.pocket_id === pocket && row.line === null);
     return (
         <Sheet title={pocketName(kit.leaves, pocket)}>
-            {lines.length === 0 && rest.length === 0 && <Empty>Nothing lives in this pocket.</Empty>}
+            {lines.length === 0 && rest.length === 0 && <Empty>No line is planned for this pocket.</Empty>}
             {lines.map((line) => (
                 <Box key={line.code} sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
                     <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', justifyContent: 'space-between' }}>
@@ -59,7 +59,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
             ))}
             {rest.length > 0 && (
                 <Box sx={{ pt: 2, borderTop: 1, borderColor: 'divider' }}>
-                    <Typography variant="h3">Also here, asked for by no line of this pocket</Typography>
+                    <Typography variant="h3">Also here, not on a line of this pocket</Typography>
                     <Rows rows={rest} named={null} />
                 </Box>
             )}

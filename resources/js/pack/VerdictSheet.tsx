@@ -6,9 +6,9 @@ import type { Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
 import { VerdictShape } from '../ui/VerdictMark';
-import { sayDay } from '../ui/words';
+import { count, sayDay } from '../ui/words';
 
-const severityWords = { stop: 'Stops the kit', fix: 'To put right', note: 'To know' } as const;
+const severityWords = { stop: 'Do not use', fix: 'Action required', note: 'For information' } as const;
 
 interface VerdictSheetProps {
     verdict: Schemas['VerdictResource'];
@@ -18,10 +18,6 @@ interface VerdictSheetProps {
 
 /** The verdict: a sentence, then its reasons, then what to do about each, with the button that does it. */
 export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
-    const { may } = useSession();
-    const jobs = (['restock', 'check'] as const).filter(
-        (job) => may(job) && verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),
-    );
     return (
         <Sheet>
             <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
@@ -29,8 +25,8 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
                 <Box sx={{ minWidth: 0 }}>
                     <Typography variant="h2">{verdict.sentence}</Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                        Judged for {sayDay(verdict.as_of)}; must last until {sayDay(verdict.next_check)} and{' '}
-                        {verdict.margin_days} days more.
+                        Status on {sayDay(verdict.as_of)}. Items must be in date until the next check,{' '}
+                        {sayDay(verdict.next_check)}, and {count(verdict.margin_days, 'day')} more.
                     </Typography>
                 </Box>
             </Box>
@@ -66,21 +62,30 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
                     )
                 );
             })}
-            {jobs.length > 0 && (
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
-                    {jobs.map((job, index) => (
-                        <Button
-                            key={job}
-                            component={Link}
-                            to={`/kits/${kit}/${job}`}
-                            variant={index === 0 ? 'contained' : 'outlined'}
-                        >
-                            {job === 'restock' ? 'Restock this kit' : 'Check this kit'}
-                        </Button>
-                    ))}
-                </Box>
-            )}
+            <VerdictJobs verdict={verdict} kit={kit} />
         </Sheet>
+    );
+}
+
+/** The buttons that do what the reasons of a verdict ask for. */
+export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResource']; kit: string }) {
+    const { may } = useSession();
+    const jobs = (['restock', 'check'] as const).filter(
+        (job) => may(job) && verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),
+    );
+    return jobs.length === 0 ? null : (
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
+            {jobs.map((job, index) => (
+                <Button
+                    key={job}
+                    component={Link}
+                    to={`/kits/${kit}/${job}`}
+                    variant={index === 0 ? 'contained' : 'outlined'}
+                >
+                    {job === 'restock' ? 'Restock this kit' : 'Check this kit'}
+                </Button>
+            ))}
+        </Box>
     );
 }
 

@@ -8,7 +8,7 @@ export function Missing({ plan }: { plan: Schemas['RestockResource'] }) {
     return (
         plan.missing.length > 0 && (
             <Box sx={{ mt: 4 }}>
-                <Sheet title="The store lacks">
+                <Sheet title="Out of stock">
                     <Box component="ul" sx={{ m: 0, pl: 5 }}>
                         {plan.missing.map((row) => (
                             <li key={`${row.line ?? ''} ${row.what}`}>
@@ -17,7 +17,7 @@ export function Missing({ plan }: { plan: Schemas['RestockResource'] }) {
                         ))}
                     </Box>
                     <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2 }}>
-                        To be bought. The kit is judged with what can be put in now.
+                        To be bought. The kit's status counts only what can be put in now.
                     </Typography>
                 </Sheet>
             </Box>

@@ -31,7 +31,7 @@ export default function RestockListPage() {
             >
                 <Sheet title={`${count(kits.length, 'kit')} to restock`}>
                     {kits.length === 0 && (
-                        <Empty>No kit wants anything. What a check or a use takes out will stand here.</Empty>
+                        <Empty>No kit needs restocking. What a check or a use leaves missing is listed here.</Empty>
                     )}
                     {kits.map((kit) => (
                         <Box key={kit.code}>

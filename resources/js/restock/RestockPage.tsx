@@ -5,8 +5,9 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { ulid } from 'ulid';
-import { api, ask, isProblem, type Problem, type Schemas } from '../api/client';
+import { newId } from '../api/newId';
+import { api, ask, isProblem, type Schemas } from '../api/client';
+import { clockCheckedAt, timeNow } from '../api/clock';
 import { questions } from '../api/queries';
 import { pocketName } from '../pack/VerdictSheet';
 import { OpenKit } from '../ui/OpenKit';
@@ -20,42 +21,23 @@ import { stepsOf, type Step } from './steps';
 export default function RestockPage() {
     const { code = '' } = useParams();
     const { data: kit, error } = useQuery(questions.kit(code));
-    const {
-        data: plan,
-        error: planError,
-        refetch,
-    } = useQuery({ ...questions.restock(code), refetchOnWindowFocus: false });
-    const [stale, setStale] = useState<Problem | null>(null);
+    const { data: plan, error: planError } = useQuery({ ...questions.restock(code), refetchOnWindowFocus: false });
     if (!kit || !plan) {
         return <Waiting error={error ?? planError} />;
     }
-    const onStale = (problem: Problem) => {
-        setStale(problem);
-        void refetch();
-    };
-    return (
-        <Walk
-            key={`${plan.base} ${plan.in.length} ${plan.out.length}`}
-            kit={kit}
-            plan={plan}
-            stale={stale}
-            onStale={onStale}
-        />
-    );
+    return <Walk key={`${plan.base.number} ${plan.in.length} ${plan.out.length}`} kit={kit} plan={plan} />;
 }
 
 interface WalkProps {
     kit: Schemas['KitResource'];
     plan: Schemas['RestockResource'];
-    /** Why the list had to be made anew. */
-    stale: Problem | null;
-    onStale: (problem: Problem) => void;
 }
 
-function Walk({ kit, plan, stale, onStale }: WalkProps) {
+function Walk({ kit, plan }: WalkProps) {
     const navigate = useNavigate();
     const client = useQueryClient();
-    const [id] = useState(ulid);
+    const [id] = useState(newId);
+    const [begunAt] = useState(timeNow);
     const [steps, setSteps] = useState(() => stepsOf(plan));
     const [sealReason, setSealReason] = useState('');
     const [sealSet, setSealSet] = useState('');
@@ -77,6 +59,9 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
                     body: {
                         store: plan.store,
                         base: plan.base,
+                        begun_at: begunAt,
+                        done_at: timeNow(),
+                        clock_checked_at: clockCheckedAt(),
                         out: done.flatMap((step) =>
                             step.way === 'out'
                                 ? [
@@ -101,11 +86,10 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
                 }),
             ),
         onSuccess: async (renewed) => {
-            client.setQueryData(questions.kit(kit.code).queryKey, renewed);
+            client.setQueryData(questions.kit(kit.code).queryKey, renewed.kit);
             await client.invalidateQueries({ refetchType: 'none' });
             void navigate(`/kits/${kit.code}`);
         },
-        onError: (error) => isProblem(error) && error.status === 409 && onStale(error),
     });
     const problem = isProblem(finish.error) ? finish.error : null;
     const change = (key: string, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) =>
@@ -120,7 +104,7 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
             title={`Restock ${kit.code} ${kit.name}`}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    From {plan.store_name}. What goes in must last until {sayDay(plan.until)}.
+                    From {plan.store_name}. What goes in must be in date until {sayDay(plan.until)}.
                 </Typography>
             }
             beside={
@@ -129,7 +113,6 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
                 </Button>
             }
         >
-            {stale && <Trouble error={stale} />}
             <Box
                 sx={{
                     display: 'grid',
@@ -155,11 +138,11 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
                 </Box>
                 <Box sx={{ minWidth: 0 }}>
                     {steps.length === 0 && (
-                        <Sheet title="Nothing to move">
+                        <Sheet title="Nothing to restock">
                             <Empty>
                                 {plan.missing.length > 0
-                                    ? 'The store has nothing that this kit lacks.'
-                                    : 'This kit lacks nothing, and nothing in it has to go.'}
+                                    ? 'The store has nothing that this kit needs.'
+                                    : 'Nothing is missing, and nothing in it has to go.'}
                             </Empty>
                         </Sheet>
                     )}
@@ -220,7 +203,7 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
                             )}
                             {problem && <Trouble error={problem} />}
                             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
-                                Only what is ticked is recorded.{' '}
+                                Only ticked steps are recorded.{' '}
                                 {done.length < steps.length &&
                                     `${count(steps.length - done.length, 'step')} would stay as it is.`}
                             </Typography>
@@ -229,7 +212,7 @@ function Walk({ kit, plan, stale, onStale }: WalkProps) {
                                 disabled={done.length === 0 || finish.isPending}
                                 onClick={() => finish.mutate()}
                             >
-                                Record and judge again
+                                Save and update status
                             </Button>
                         </Sheet>
                     )}

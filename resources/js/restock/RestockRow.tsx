@@ -14,14 +14,14 @@ interface RestockRowProps {
 }
 
 const why: Record<string, string> = {
-    expired: 'past its date',
+    expired: 'expired',
     opened: 'opened',
     damaged: 'damaged',
     soiled: 'soiled or torn wrapper',
     failed: 'failed its test',
-    excluded: 'kept out by the list',
+    excluded: 'excluded by the list',
     date_unknown: 'no date',
-    expires_early: 'runs out before the next check',
+    expires_early: 'expires before the next check',
 };
 
 /** One thing to take out or to put in: which lot, how many, and a tick when it is done. */
@@ -54,9 +54,9 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                     {row.lot ? `lot ${row.lot}` : 'no lot'}, {sayGoodUntil(row.good_until, false)}
                     {step.way === 'out' &&
-                        `; ${why[step.row.because] ?? step.row.because}, ${step.row.to === 'discard' ? 'to be discarded' : 'back to the store'}`}
-                    {step.way === 'in' && step.row.short_dated && '; lasts less long than it should'}
-                    {step.way === 'in' && step.row.stands_in && `; stands in for ${step.row.need}`}
+                        `; ${why[step.row.because] ?? step.row.because}, ${step.row.to === 'discard' ? 'to be disposed of' : 'return to store'}`}
+                    {step.way === 'in' && step.row.short_dated && '; short-dated'}
+                    {step.way === 'in' && step.row.stands_in && `; replaces ${step.row.need}`}
                 </Typography>
                 <Caution text={row.caution} />
             </Box>

@@ -26,10 +26,10 @@ export default function MorePage() {
                         Items
                     </Button>
                     <Button component={Link} to="/exchange">
-                        Files: bring in and take out
+                        Import and export
                     </Button>
                     <Button component={Link} to="/settings">
-                        Units, money and records
+                        Settings
                     </Button>
                 </Box>
             </Sheet>

@@ -27,7 +27,7 @@ export function SessionGate({ children }: { children: ReactNode }) {
             <Dialog open={ended} fullWidth maxWidth="xs" aria-labelledby="ended">
                 <DialogTitle id="ended">The session has ended</DialogTitle>
                 <DialogContent sx={{ display: 'grid', gap: 4 }}>
-                    <Typography>Sign in again to go on. What you typed is still on the page behind this.</Typography>
+                    <Typography>Sign in again to continue. What you typed is still on the page.</Typography>
                     <SignInForm email={session.data.user.email} onDone={() => setEnded(false)} />
                 </DialogContent>
             </Dialog>

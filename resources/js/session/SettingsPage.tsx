@@ -38,12 +38,9 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
     });
     const problem = isProblem(keep.error) ? keep.error : null;
     return (
-        <Page title="Units, money and records">
+        <Page title="Settings">
             <Sheet title={organisation.name}>
-                <p>
-                    Measures are kept as they were entered and shown in these units, exact. Nothing is lost by changing
-                    them.
-                </p>
+                <p>Measures are stored as entered and shown in these units, exactly. Changing them loses nothing.</p>
                 <Row columns="repeat(3, minmax(0, 1fr))">
                     <Choose
                         label="Lengths"
@@ -87,20 +84,20 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                         help="Three letters, such as GBP."
                     />
                     <Write
-                        label="Days that records about people are kept"
+                        label="Days to keep records about people"
                         value={days}
                         disabled={!may('plan')}
                         onWrite={setDays}
                         problem={problem?.at('people_kept_days')}
-                        help="After somebody ended or their last qualification ran out."
+                        help="After a first aider leaves or their last qualification expires."
                     />
                 </Row>
                 {may('plan') && (
                     <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
-                        Keep
+                        Save
                     </Button>
                 )}
-                {keep.isSuccess && <span role="status"> Kept.</span>}
+                {keep.isSuccess && <span role="status"> Saved.</span>}
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Sheet>
         </Page>

@@ -37,7 +37,7 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
             {/* The first column of each row is a heading; the rest is one cell a month. */}
             <Box
                 role="table"
-                aria-label="What runs out and what is due, by place and month"
+                aria-label="What expires and what is due, by place and month"
                 sx={{ overflowX: 'auto' }}
                 tabIndex={0}
             >
@@ -117,7 +117,7 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                     <CheckShape /> a check falls due
                 </span>
                 <span>
-                    <ExpiryShape /> something runs out
+                    <ExpiryShape /> something expires
                 </span>
             </Box>
             <Popover

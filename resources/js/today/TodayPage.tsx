@@ -10,13 +10,14 @@ import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
+import { Unsettled } from '../pack/Unsettled';
 import { Horizon } from './Horizon';
 
 const bands = [
-    { band: 'stop', title: 'Must not go out', detail: 'not ready' },
+    { band: 'stop', title: 'Do not use', detail: 'not ready' },
     { band: 'now', title: 'Now', detail: 'limited, or a check is due' },
     { band: 'soon', title: 'Within a fortnight', detail: 'a check falls due' },
-    { band: 'later', title: 'When you pass', detail: 'something to put right' },
+    { band: 'later', title: 'At next visit', detail: 'action required' },
 ] as const;
 
 /** What to do, most pressing first and in walking order, and what comes over thirteen months. */
@@ -42,8 +43,9 @@ export function TodayPage() {
                 }}
             >
                 <div>
+                    <Unsettled />
                     {today.work.length === 0 && (
-                        <Sheet title="Nothing to do">
+                        <Sheet title="No tasks">
                             <Empty>
                                 Every kit is ready, and no check falls due within a fortnight. The horizon shows what
                                 comes next.
@@ -75,16 +77,16 @@ export function TodayPage() {
                             sx={{ display: 'flex', gap: 2, alignItems: 'center' }}
                         >
                             <Button disabled={page <= 1} onClick={() => setSearch({ page: String(page - 1) })}>
-                                More pressing
+                                Previous
                             </Button>
                             <span>
-                                Page {today.page} of {today.pages}, {today.work_in_all} things to do in all
+                                Page {today.page} of {today.pages}, {today.work_in_all} tasks in all
                             </span>
                             <Button
                                 disabled={page >= today.pages}
                                 onClick={() => setSearch({ page: String(page + 1) })}
                             >
-                                Less pressing
+                                Next
                             </Button>
                         </Box>
                     )}

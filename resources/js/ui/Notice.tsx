@@ -26,8 +26,8 @@ export function Notice({ children }: { children: ReactNode }) {
 export function Deference() {
     return (
         <Notice>
-            <strong>A starting point, not law.</strong> These figures are commonly used to begin with. Your own
-            regulator and your risk assessment decide how many kits a place needs and what they hold.
+            <strong>A starting point, not law.</strong> Many workplaces start from these figures. Your own regulator and
+            your risk assessment decide how many kits a place needs and what they hold.
         </Notice>
     );
 }

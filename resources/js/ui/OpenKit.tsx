@@ -18,8 +18,8 @@ interface OpenKitProps {
 
 const stateWords: Record<LineState, string> = {
     met: 'met',
-    early: 'runs out before the next check',
-    reserve: 'met only by reserve',
+    early: 'expires before the next check',
+    reserve: 'met only by expired stock kept as reserve',
     short: 'short',
     none: 'none there',
 };

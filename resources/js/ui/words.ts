@@ -21,6 +21,11 @@ export function sayDay(date: string): string {
     return day.format(new Date(`${date.slice(0, 10)}T00:00:00Z`)).replace('Sept', 'Sep');
 }
 
+/** "Mar 2027" or "31 Mar 2027", of a date as it is printed on a pack. */
+export function sayPrinted(printed: string): string {
+    return printed.length > 7 ? sayDay(printed) : sayDay(`${printed}-01`).replace(/^\d+ /, '');
+}
+
 export function sayWeekday(date: string): string {
     return weekday.format(new Date(`${date.slice(0, 10)}T00:00:00Z`));
 }
@@ -39,8 +44,9 @@ export function sayInstant(instant: string, timeZone: string): string {
         .replace('Sept', 'Sep');
 }
 
-export function count(number: number, thing: string): string {
-    return number === 1 ? `1 ${thing}` : `${number} ${thing}s`;
+/** "1 kit", "2 kits"; what has another plural says so. */
+export function count(number: number, thing: string, several = `${thing}s`): string {
+    return number === 1 ? `1 ${thing}` : `${number} ${several}`;
 }
 
 const scopes: Record<string, string> = {
@@ -78,9 +84,9 @@ export function keepToday(day: string): void {
 
 export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
     if (goodUntil === null) {
-        return dated ? 'no date on record' : 'undated';
+        return dated ? 'no expiry date on record' : 'undated';
     }
-    return goodUntil < today ? `ran out ${sayDay(goodUntil)}` : `good until ${sayDay(goodUntil)}`;
+    return goodUntil < today ? `expired ${sayDay(goodUntil)}` : `expires ${sayDay(goodUntil)}`;
 }
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];

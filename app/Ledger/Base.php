@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+/** How far the record went that somebody had seen when they began. */
+final readonly class Base
+{
+    /** @param  int  $epoch  begins anew with each restore from a backup */
+    public function __construct(
+        public int $epoch,
+        public int $number,
+    ) {
+    }
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use Illuminate\Support\Facades\DB;
+
+/** All that an assessment or an edition of a list says, as one SHA-256: what was signed or confirmed can be told from what is there now. */
+final class Digests
+{
+    public function of(string $subject, string $id): string
+    {
+        $text = '';
+        foreach ($subject === 'assessment' ? $this->assessment($id) : $this->edition($id) as $table => $rows) {
+            $text .= Canonical::field($table).Canonical::field(count($rows));
+            foreach ($rows as $row) {
+                foreach ($row as $value) {
+                    $text .= Canonical::field($value);
+                }
+            }
+        }
+
+        return hash('sha256', $text);
+    }
+
+    /** @return array<string, list<array<string, mixed>>> */
+    private function assessment(string $id): array
+    {
+        $areas = DB::table('assessment_areas')->where('assessment_id', $id)->pluck('id')->all();
+        $of = fn (string $table, array $columns): array => $this->rows(DB::table($table)->whereIn('assessment_area_id', $areas)->orderBy('assessment_area_id')->orderBy($columns[0])->orderBy($columns[1] ?? $columns[0]), ['assessment_area_id', ...$columns]);
+
+        return [
+            'assessments' => $this->rows(DB::table('assessments')->where('id', $id), ['id', 'title', 'scheme', 'chosen', 'signed', 'signed_by_id', 'signed_on', 'review_on']),
+            'areas' => $this->rows(DB::table('assessment_areas')->where('assessment_id', $id)->orderBy('id'), [
+                'id', 'position', 'name', 'hangs_at', 'people', 'hazard', 'points', 'lone_workers', 'vehicles', 'running_water', 'children', 'minutes_to_help', 'note',
+            ]),
+            'places' => $of('assessment_area_places', ['position', 'place_id']),
+            'risks' => $of('assessment_area_risks', ['risk']),
+            'overrides' => $of('assessment_overrides', ['plan', 'wanted', 'count', 'reason', 'user_id']),
+        ];
+    }
+
+    /** @return array<string, list<array<string, mixed>>> */
+    private function edition(string $id): array
+    {
+        $lines = DB::table('lines')->where('list_id', $id)->pluck('id')->all();
+        $entries = DB::table('line_entries')->whereIn('line_id', $lines)->pluck('id')->all();
+
+        return [
+            'lists' => $this->rows(DB::table('lists')->where('id', $id), ['id', 'code', 'title', 'size', 'edition', 'basis', 'origin', 'kind', 'confirmed_at', 'confirmed_by_id']),
+            'exclusions' => $this->rows(DB::table('list_exclusions')->where('list_id', $id)->orderBy('class'), ['class']),
+            'lines' => $this->rows(DB::table('lines')->where('list_id', $id)->orderBy('position')->orderBy('id'), ['id', 'code', 'position', 'need', 'rank', 'quantity', 'total_measure', 'total_quantity', 'reason']),
+            'entries' => $this->rows(DB::table('line_entries')->whereIn('line_id', $lines)->orderBy('line_id')->orderBy('position'), ['line_id', 'position', 'item_id', 'class']),
+            'minima' => $this->rows(DB::table('line_entry_minima')->whereIn('line_entry_id', $entries)->orderBy('line_entry_id')->orderBy('measure'), ['line_entry_id', 'measure', 'quantity']),
+            'confirmations' => $this->rows(DB::table('line_confirmations')->where('list_id', $id)->orderBy('line_code'), ['line_code', 'need', 'outcome', 'asked', 'figure', 'note', 'user_id', 'confirmed_at']),
+        ];
+    }
+
+    /**
+     * @param  \Illuminate\Database\Query\Builder  $query
+     * @param  list<string>  $columns
+     * @return list<array<string, mixed>>
+     */
+    private function rows($query, array $columns): array
+    {
+        return array_values($query->get($columns)->map(static fn (object $row): array => (array) $row)->all());
+    }
+}

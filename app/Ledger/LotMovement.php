@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+/** So many pieces of a lot, from one place to another, to be recorded. No place means outside. */
+final readonly class LotMovement
+{
+    public string $lotId;
+
+    public function __construct(
+        string $lotId,
+        public int $quantity,
+        public ?Location $from,
+        public ?Location $to,
+        public string $reason,
+    ) {
+        // Ids are kept in small letters; whoever sends capitals means the same lot.
+        $this->lotId = strtolower($lotId);
+    }
+}

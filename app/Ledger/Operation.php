@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use App\Ledger\Parts\PartRow;
+use App\Models\Kit;
+use App\Models\Store;
+use App\Models\User;
+use Carbon\CarbonInterface;
+
+/** One thing that somebody did, whole, as it is to be recorded. */
+final readonly class Operation
+{
+    /**
+     * @param  string  $id  a ULID made by whoever does it: sent twice, it is recorded once
+     * @param  User|null  $by  null for a device, and for who operates the instance
+     * @param  CarbonInterface  $doneAt  the doer's clock, corrected; the server's stands in `receivedAt`
+     * @param  string  $day  of the site, of `doneAt`
+     * @param  list<Kit>  $kits
+     * @param  list<Store>  $stores
+     * @param  list<LotMovement>  $movements
+     * @param  list<PartRow>  $parts
+     * @param  CarbonInterface|null  $clockCheckedAt  when the doer's clock was last compared with the server's
+     */
+    public function __construct(
+        public string $id,
+        public OperationKind $kind,
+        public ?User $by,
+        public CarbonInterface $begunAt,
+        public CarbonInterface $doneAt,
+        public CarbonInterface $receivedAt,
+        public string $day,
+        public ?Base $base = null,
+        public array $kits = [],
+        public array $stores = [],
+        public array $movements = [],
+        public array $parts = [],
+        public ?string $signed = null,
+        public ?string $note = null,
+        public Names $names = new Names,
+        public ?CarbonInterface $clockCheckedAt = null,
+    ) {
+    }
+
+    /** An operation that is done and received at one time. */
+    public static function now(string $id, OperationKind $kind, ?User $by, CarbonInterface $at, string $day): self
+    {
+        return new self($id, $kind, $by, $at, $at, $at, $day, clockCheckedAt: $at);
+    }
+
+    /**
+     * @param  list<Kit>  $kits
+     * @param  list<Store>  $stores
+     */
+    public function of(array $kits, array $stores = []): self
+    {
+        return new self(
+            $this->id, $this->kind, $this->by, $this->begunAt, $this->doneAt, $this->receivedAt, $this->day, $this->base,
+            $kits, $stores, $this->movements, $this->parts, $this->signed, $this->note, $this->names, $this->clockCheckedAt,
+        );
+    }
+
+    /**
+     * @param  list<LotMovement>  $movements
+     * @param  list<PartRow>  $parts
+     */
+    public function with(array $movements, array $parts = []): self
+    {
+        return new self(
+            $this->id, $this->kind, $this->by, $this->begunAt, $this->doneAt, $this->receivedAt, $this->day, $this->base,
+            $this->kits, $this->stores, $movements, $parts, $this->signed, $this->note, $this->names, $this->clockCheckedAt,
+        );
+    }
+
+    public function saying(?string $signed, ?string $note): self
+    {
+        return new self(
+            $this->id, $this->kind, $this->by, $this->begunAt, $this->doneAt, $this->receivedAt, $this->day, $this->base,
+            $this->kits, $this->stores, $this->movements, $this->parts, $signed, $note, $this->names, $this->clockCheckedAt,
+        );
+    }
+}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+/** The tables whose rows belong to an operation, in the order in which its hash covers them. */
+enum Part: string
+{
+    case Kits = 'operation_kits';
+    case Stores = 'operation_stores';
+    case Movements = 'movements';
+    case Check = 'checks';
+    case Rows = 'check_rows';
+    case Lines = 'check_lines';
+    case Findings = 'check_findings';
+    case Seals = 'seals';
+    case Changes = 'kit_changes';
+    case Attestations = 'attestations';
+
+    /** The columns of the operation itself that its hash covers, in order. */
+    public const OPERATION = [
+        'number', 'epoch', 'id', 'kind', 'user_id', 'user_name', 'witness_id', 'base_epoch', 'base_number',
+        'begun_at', 'done_at', 'received_at', 'clock_checked_at', 'day', 'signed', 'note', 'key_id',
+    ];
+
+    private const LOT = ['lot_id', 'item_code', 'item_name', 'lot_number', 'expires'];
+
+    /** @return list<string> all its columns but the operation's number, in the order in which they are covered */
+    public function columns(): array
+    {
+        return ['position', ...match ($this) {
+            self::Kits => ['kit_id', 'code', 'name', 'place'],
+            self::Stores => ['store_id', 'name'],
+            self::Movements => [
+                ...self::LOT, 'quantity', 'from_kit_id', 'from_pocket_id', 'from_pocket', 'from_store_id', 'from_condition',
+                'to_kit_id', 'to_pocket_id', 'to_pocket', 'to_store_id', 'to_condition', 'reason',
+            ],
+            self::Check => [
+                'kit_id', 'standing', 'design', 'list_title', 'list_edition', 'list_confirmed', 'expiry', 'scope', 'next_check', 'margin_days',
+                'verdict', 'mass_g', 'max_mass_g', 'seal_found',
+            ],
+            self::Rows => ['pocket_id', 'pocket', ...self::LOT, 'condition', 'recorded', 'counted', 'became', 'in_doubt'],
+            self::Lines => ['code', 'need', 'pocket', 'rank', 'required', 'effective', 'reserve', 'short'],
+            self::Findings => [
+                'kind', 'severity', 'line', 'subject', 'item_code', 'lot_number', 'expires', 'good_until', 'pocket', 'quantity', 'detail',
+            ],
+            self::Seals => ['kit_id', 'event', 'seal_number', 'reason', 'set_by'],
+            self::Changes => ['kit_id', 'field', 'was', 'becomes', 'was_name', 'becomes_name'],
+            self::Attestations => ['subject', 'subject_id', 'title', 'digest'],
+        }];
+    }
+
+    /** @return list<string> every table of the record that is written once and never changed */
+    public static function keptTables(): array
+    {
+        return ['operations', ...array_map(static fn (self $part): string => $part->value, self::cases())];
+    }
+}

@@ -1,0 +1,339 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Ledger\Part;
+use Illuminate\Database\Migrations\Migration;
+use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Schema;
+
+return new class extends Migration
+{
+    private const CONDITIONS = ['good', 'opened', 'damaged', 'soiled', 'failed'];
+
+    private const VERDICTS = ['ready', 'ready_with_actions', 'limited', 'not_ready'];
+
+    public function up(): void
+    {
+        $this->kits();
+        $this->operations();
+        $this->movements();
+        $this->checks();
+        $this->others();
+        $this->projections();
+        foreach (Part::keptTables() as $table) {
+            foreach (['UPDATE', 'DELETE'] as $change) {
+                DB::unprepared("CREATE TRIGGER {$table}_no_".strtolower($change)." BEFORE {$change} ON `{$table}` FOR EACH ROW
+                    SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'What was recorded in {$table} is never changed; record a correction.'");
+            }
+        }
+    }
+
+    private function kits(): void
+    {
+        Schema::create('kits', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->string('code', 20)->unique();
+            $table->string('name', 120);
+            // From here on a projection of the record, made anew by ledger:verify --rebuild (App\Ledger\KitFacts).
+            $table->foreignUlid('design_id')->constrained();
+            $table->foreignUlid('place_id')->constrained();
+            $table->enum('scope', ['anyone', 'first_aider', 'trained', 'clinician'])->default('first_aider');
+            $table->enum('seal', ['intact', 'broken', 'none'])->default('none');
+            $table->string('seal_number', 40)->nullable();
+            $table->date('seal_broken_on')->nullable();
+            $table->string('seal_broken_reason', 200)->nullable();
+            $table->date('used_on')->nullable();
+            $table->date('last_full_on')->nullable();
+            $table->date('last_quick_on')->nullable();
+            // The check that disagrees with what is recorded, until a full check settles it.
+            $table->unsignedBigInteger('disputed_by')->nullable();
+            $table->date('retired_on')->nullable()->index();
+            // The last operation of this kit, and the latest time at which one was done.
+            $table->unsignedBigInteger('last_operation')->default(0);
+            $table->dateTime('last_done_at')->nullable();
+            $table->timestamps();
+        });
+        Schema::create('event_kits', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUlid('event_id')->constrained();
+            $table->foreignUlid('kit_id')->constrained();
+            $table->unique(['kit_id', 'event_id']);
+        });
+    }
+
+    private function operations(): void
+    {
+        Schema::create('operations', function (Blueprint $table): void {
+            // Its place in the record, without a gap.
+            $table->unsignedBigInteger('number')->primary();
+            // A restore from a backup begins a new one.
+            $table->unsignedInteger('epoch');
+            $table->ulid('id')->unique();
+            $table->string('kind', 20)->charset('ascii')->collation('ascii_bin')->index();
+            $table->foreignUlid('user_id')->nullable()->constrained();
+            $table->string('user_name', 120)->nullable();
+            $table->foreignUlid('witness_id')->nullable()->constrained('users');
+            // How far the record went that its doer had seen.
+            $table->unsignedInteger('base_epoch')->nullable();
+            $table->unsignedBigInteger('base_number')->nullable();
+            // The doer's clock, corrected; the server's stands in received_at.
+            $table->dateTime('begun_at');
+            $table->dateTime('done_at');
+            $table->dateTime('received_at');
+            // When the doer's clock was last compared with the server's; null where that is not known.
+            $table->dateTime('clock_checked_at')->nullable();
+            $table->date('day');
+            $table->string('signed', 120)->nullable();
+            $table->string('note', 500)->nullable();
+            $table->string('key_id', 16)->charset('ascii')->collation('ascii_bin');
+            $table->char('hash', 64)->charset('ascii')->collation('ascii_bin');
+        });
+        Schema::create('operation_kits', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->foreignUlid('kit_id')->constrained();
+            $table->string('code', 20);
+            $table->string('name', 120);
+            $table->string('place', 400);
+            $table->index(['kit_id', 'operation_number']);
+        });
+        Schema::create('operation_stores', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->foreignUlid('store_id')->constrained();
+            $table->string('name', 120);
+            $table->index(['store_id', 'operation_number']);
+        });
+        Schema::create('ledger_head', function (Blueprint $table): void {
+            $table->unsignedTinyInteger('id')->primary();
+            $table->unsignedInteger('epoch');
+            $table->unsignedBigInteger('number');
+            $table->char('hash', 64)->charset('ascii')->collation('ascii_bin');
+        });
+        DB::table('ledger_head')->insert(['id' => 1, 'epoch' => 1, 'number' => 0, 'hash' => str_repeat('0', 64)]);
+    }
+
+    private function movements(): void
+    {
+        // What lot, how many, from where, to where, why. No place means outside. Names as they read on the day.
+        Schema::create('movements', function (Blueprint $table): void {
+            $this->partOf($table);
+            $this->lot($table);
+            $table->unsignedInteger('quantity');
+            foreach (['from', 'to'] as $end) {
+                $table->foreignUlid("{$end}_kit_id")->nullable()->constrained('kits');
+                $table->foreignUlid("{$end}_pocket_id")->nullable()->constrained('pockets');
+                $table->string("{$end}_pocket", 60)->nullable();
+                $table->foreignUlid("{$end}_store_id")->nullable()->constrained('stores');
+                $table->enum("{$end}_condition", self::CONDITIONS)->nullable();
+                $table->index(["{$end}_kit_id", 'operation_number']);
+            }
+            $table->enum('reason', ['received', 'restocked', 'counted', 'discarded', 'returned', 'transferred', 'used', 'lost']);
+            $table->index(['lot_id', 'operation_number']);
+        });
+        DB::statement('ALTER TABLE movements ADD CONSTRAINT movements_some CHECK (quantity > 0)');
+        DB::statement('ALTER TABLE movements ADD CONSTRAINT movements_from CHECK (from_condition IS NULL = (from_pocket_id IS NULL AND from_store_id IS NULL))');
+        DB::statement('ALTER TABLE movements ADD CONSTRAINT movements_to CHECK (to_condition IS NULL = (to_pocket_id IS NULL AND to_store_id IS NULL))');
+    }
+
+    private function checks(): void
+    {
+        // A check as it was signed: what it was held to and what followed, on its day.
+        Schema::create('checks', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->foreignUlid('kit_id')->constrained();
+            // Whether it answers for the kit: a later look was recorded before it, or two cannot be put in order.
+            $table->enum('standing', ['stands', 'superseded', 'disputed', 'history']);
+            $table->string('design', 120);
+            $table->string('list_title', 200);
+            $table->string('list_edition', 60);
+            $table->boolean('list_confirmed');
+            $table->enum('expiry', ['strict', 'reserve']);
+            $table->enum('scope', ['anyone', 'first_aider', 'trained', 'clinician']);
+            $table->date('next_check');
+            $table->unsignedSmallInteger('margin_days');
+            $table->enum('verdict', self::VERDICTS);
+            $table->unsignedInteger('mass_g');
+            $table->unsignedInteger('max_mass_g')->nullable();
+            $table->string('seal_found', 60)->nullable();
+            $table->index(['kit_id', 'operation_number']);
+        });
+        Schema::create('check_rows', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->foreignUlid('pocket_id')->constrained();
+            $table->string('pocket', 60);
+            $this->lot($table);
+            $table->enum('condition', self::CONDITIONS);
+            // On record before it, as counted, and on record after it: other than counted where it arrived late.
+            $table->unsignedInteger('recorded');
+            $table->unsignedInteger('counted');
+            $table->unsignedInteger('became');
+            // Something was put in or taken out while it was counted: which came first is not known.
+            $table->boolean('in_doubt');
+        });
+        Schema::create('check_lines', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->string('code', 60);
+            $table->string('need', 160);
+            $table->string('pocket', 60)->nullable();
+            $table->enum('rank', ['critical', 'required', 'optional']);
+            // Pieces, or a measure with its unit where the line asks for a total.
+            $table->string('required', 40);
+            $table->string('effective', 40);
+            $table->unsignedInteger('reserve')->nullable();
+            $table->string('short', 40);
+        });
+        // What was found, as facts: the words are said when it is read.
+        Schema::create('check_findings', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->string('kind', 20);
+            $table->enum('severity', ['stop', 'fix', 'note']);
+            $table->string('line', 60)->nullable();
+            // The line's need or the item's name.
+            $table->string('subject', 160)->nullable();
+            $table->string('item_code', 60)->nullable();
+            $table->string('lot_number', 60)->nullable();
+            $table->string('expires', 10)->nullable();
+            $table->date('good_until')->nullable();
+            $table->string('pocket', 60)->nullable();
+            $table->unsignedInteger('quantity')->nullable();
+            $table->string('detail', 300)->nullable();
+        });
+    }
+
+    private function others(): void
+    {
+        Schema::create('seals', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->foreignUlid('kit_id')->constrained();
+            $table->enum('event', ['set', 'broken']);
+            $table->string('seal_number', 40)->nullable();
+            $table->string('reason', 200)->nullable();
+            // The operation that set the seal which is broken: a seal is broken once.
+            $table->unsignedBigInteger('set_by')->nullable();
+            $table->unique(['kit_id', 'set_by']);
+            $table->index(['kit_id', 'operation_number']);
+        });
+        DB::statement("ALTER TABLE seals ADD CONSTRAINT seals_broken_with_reason CHECK (event = 'set' OR reason IS NOT NULL)");
+        Schema::create('kit_changes', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->foreignUlid('kit_id')->constrained();
+            $table->enum('field', ['code', 'name', 'design', 'edition', 'place', 'scope', 'module', 'retired']);
+            $table->string('was', 120)->nullable();
+            $table->string('becomes', 120)->nullable();
+            // As these read on the day.
+            $table->string('was_name', 400)->nullable();
+            $table->string('becomes_name', 400)->nullable();
+            $table->index(['kit_id', 'operation_number']);
+        });
+        // Documents that verdicts rest on, as they were when somebody signed or confirmed them.
+        Schema::create('attestations', function (Blueprint $table): void {
+            $this->partOf($table);
+            $table->enum('subject', ['assessment', 'edition']);
+            $table->ulid('subject_id');
+            $table->string('title', 200);
+            $table->char('digest', 64)->charset('ascii')->collation('ascii_bin');
+            $table->index(['subject', 'subject_id']);
+        });
+        // What arrived late and could not be recorded as it was sent. It stays until somebody settles it.
+        Schema::create('unsettled', function (Blueprint $table): void {
+            $table->id();
+            $table->ulid('operation_id')->index();
+            $table->unsignedBigInteger('operation_number')->nullable();
+            $table->foreignUlid('kit_id')->constrained();
+            $table->string('kind', 20);
+            $table->enum('because', ['kit_retired', 'not_there', 'moved_while_counting', 'checks_disagree', 'no_such_pocket']);
+            $table->string('subject', 200)->nullable();
+            $table->string('lot_number', 60)->nullable();
+            $table->string('pocket', 60)->nullable();
+            $table->unsignedInteger('sent')->nullable();
+            $table->unsignedInteger('recorded')->nullable();
+            // All that was sent, where nothing of it could be recorded.
+            $table->longText('body')->nullable();
+            $table->foreignUlid('user_id')->constrained();
+            $table->dateTime('done_at');
+            $table->dateTime('received_at');
+            $table->foreignUlid('settled_by_id')->nullable()->constrained('users');
+            $table->dateTime('settled_at')->nullable();
+            $table->string('settled_note', 300)->nullable();
+            $table->index(['settled_at', 'kit_id']);
+        });
+    }
+
+    private function projections(): void
+    {
+        // What lies where now: a projection of the record, made anew by ledger:verify --rebuild.
+        Schema::create('holdings', function (Blueprint $table): void {
+            $table->id();
+            $table->string('whereabouts', 60)->charset('ascii')->collation('ascii_bin');
+            $table->foreignUlid('kit_id')->nullable()->constrained();
+            $table->foreignUlid('pocket_id')->nullable()->constrained();
+            $table->foreignUlid('store_id')->nullable()->constrained();
+            $table->foreignUlid('lot_id')->constrained();
+            $table->enum('condition', self::CONDITIONS);
+            $table->unsignedInteger('quantity');
+            $table->unique(['whereabouts', 'lot_id', 'condition']);
+        });
+
+        // What the core said of each kit, and through which day that holds. Made anew by kits:judge.
+        Schema::create('kit_states', function (Blueprint $table): void {
+            $table->foreignUlid('kit_id')->primary()->constrained();
+            // The kit's own, kept here too so that the worklist is sorted without a join.
+            $table->string('code', 20);
+            $table->unsignedInteger('walk_order');
+            $table->enum('verdict', self::VERDICTS);
+            $table->unsignedInteger('mass_g');
+            $table->date('next_check');
+            $table->date('due_on')->nullable();
+            $table->enum('due_kind', ['full', 'quick'])->nullable();
+            $table->string('due_because', 12)->nullable();
+            $table->unsignedSmallInteger('grace_days');
+            $table->boolean('wants_restock');
+            $table->date('judged_for');
+            $table->date('holds_through')->nullable()->index();
+            // Holds all that Today's counts look at.
+            $table->index(['verdict', 'due_on', 'grace_days', 'wants_restock'], 'kit_states_counts');
+            $table->index(['due_on', 'kit_id']);
+        });
+
+        Schema::create('kit_reasons', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUlid('kit_id')->constrained();
+            $table->unsignedSmallInteger('position');
+            $table->enum('severity', ['stop', 'fix', 'note']);
+            $table->string('text', 300);
+            $table->index(['kit_id', 'position']);
+        });
+
+        // The marks of the horizon: on which days something in a kit expires or a check falls due.
+        Schema::create('kit_dates', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUlid('kit_id')->constrained();
+            $table->foreignUlid('place_id')->constrained();
+            $table->date('day');
+            $table->enum('kind', ['expiry', 'check']);
+            // All that happens on that day, one a line.
+            $table->text('texts');
+            $table->index(['place_id', 'day']);
+        });
+    }
+
+    /** A row that belongs to an operation and is covered by its hash. */
+    private function partOf(Blueprint $table): void
+    {
+        $table->unsignedBigInteger('operation_number');
+        $table->unsignedSmallInteger('position');
+        $table->primary(['operation_number', 'position']);
+        $table->foreign('operation_number')->references('number')->on('operations');
+    }
+
+    /** A lot, and how it read on that day. */
+    private function lot(Blueprint $table): void
+    {
+        $table->foreignUlid('lot_id')->constrained();
+        $table->string('item_code', 60);
+        $table->string('item_name', 120);
+        $table->string('lot_number', 60)->nullable();
+        $table->string('expires', 10)->nullable();
+    }
+};

@@ -1,0 +1,124 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../api/client';
+import { Table } from '../ui/Table';
+import { count, sayPrinted } from '../ui/words';
+
+type Row = Schemas['CheckRowResource'];
+
+/** One deviation of a check: pieces more or fewer, or the same pieces with another date, lot, pocket or condition. */
+interface Deviation {
+    name: string;
+    pocket: string;
+    text: string;
+}
+
+/** How a row reads: its lot and date. */
+function reads(row: Row): string {
+    return [
+        row.lot ? `lot ${row.lot}` : 'no lot number',
+        row.expires ? `expires ${sayPrinted(row.expires)}` : 'no date',
+    ].join(', ');
+}
+
+/** A changed date makes one row fewer and another more: together they are one deviation. */
+export function deviations(rows: Row[]): Deviation[] {
+    const found: Deviation[] = [];
+    const less = rows
+        .filter((row) => row.counted < row.recorded)
+        .map((row) => ({ row, left: row.recorded - row.counted }));
+    for (const row of rows.filter((one) => one.counted > one.recorded)) {
+        let wanted = row.counted - row.recorded;
+        for (const other of less) {
+            const pieces = Math.min(wanted, other.left);
+            if (pieces > 0 && other.row.item === row.item) {
+                other.left -= pieces;
+                wanted -= pieces;
+                const changes = [
+                    reads(other.row) !== reads(row) && `${reads(row)}, recorded as ${reads(other.row)}`,
+                    other.row.condition !== row.condition && `${row.condition}, recorded as ${other.row.condition}`,
+                    other.row.pocket !== row.pocket && `recorded in ${other.row.pocket}`,
+                ].filter((change) => change !== false);
+                found.push({ name: row.name, pocket: row.pocket, text: `${pieces} × ${changes.join('; ')}` });
+            }
+        }
+        if (wanted > 0) {
+            found.push({
+                name: row.name,
+                pocket: row.pocket,
+                text: `${row.counted} counted, ${row.recorded} recorded`,
+            });
+        }
+    }
+    for (const { row, left } of less) {
+        if (left > 0) {
+            found.push({
+                name: row.name,
+                pocket: row.pocket,
+                text: `${row.counted} of ${row.recorded} recorded${left < row.recorded - row.counted ? `, ${left} not found` : ''}`,
+            });
+        }
+    }
+    return found;
+}
+
+/** What was counted at a check, beside what was on record: the deviations, and every row on demand. */
+export function CountedRows({ check }: { check: Schemas['CheckResource'] }) {
+    if (check.rows.length === 0) {
+        return <Typography sx={{ mt: 2 }}>The kit was left closed; its seal was read.</Typography>;
+    }
+    const others = deviations(check.rows);
+    return (
+        <>
+            <Typography sx={{ mt: 2 }}>
+                {count(check.rows.length, 'row')} counted,{' '}
+                {others.length === 0 ? 'all as recorded' : `${count(others.length, 'deviation')} from the record`}.
+            </Typography>
+            {others.length > 0 && (
+                <Box component="ul" sx={{ mt: 1, mb: 2, pl: 5 }}>
+                    {others.map((one, index) => (
+                        <li key={index}>
+                            {one.name}, {one.pocket}: <strong>{one.text}</strong>
+                        </li>
+                    ))}
+                </Box>
+            )}
+            <Box component="details" sx={{ mt: 1 }}>
+                <Box
+                    component="summary"
+                    sx={{ cursor: 'pointer', minHeight: 32, fontWeight: 600, color: 'primary.main' }}
+                >
+                    All rows
+                </Box>
+                <Table>
+                    <thead>
+                        <tr>
+                            <th scope="col">Item</th>
+                            <th scope="col">Pocket</th>
+                            <th scope="col" className="n">
+                                Counted
+                            </th>
+                            <th scope="col" className="n">
+                                Recorded
+                            </th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        {check.rows.map((row, index) => (
+                            <tr key={index}>
+                                <td>
+                                    {row.name}, {reads(row)}
+                                    {row.condition !== 'good' && <strong>, {row.condition}</strong>}
+                                    {row.in_doubt && <strong>, moved while it was counted</strong>}
+                                </td>
+                                <td>{row.pocket}</td>
+                                <td className="n">{row.counted}</td>
+                                <td className="n">{row.recorded}</td>
+                            </tr>
+                        ))}
+                    </tbody>
+                </Table>
+            </Box>
+        </>
+    );
+}

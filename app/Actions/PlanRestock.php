@@ -8,9 +8,10 @@ use App\Judging\Catalogue;
 use App\Judging\Judged;
 use App\Models\Store;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Advice\Advice;
+use Sarcina\Core\Advice\Leaving;
+use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Calendar\PrintedDate;
-use Sarcina\Core\Check\Assignment;
-use Sarcina\Core\Lists\Rank;
 use Sarcina\Core\Pick\Need;
 use Sarcina\Core\Pick\PickList;
 use Sarcina\Core\Pick\StoredLot;
@@ -27,13 +28,13 @@ final class PlanRestock
 
     public function __invoke(Judged $judged, Store $store): RestockPlan
     {
+        $advice = new Advice($judged->judgement);
         $stock = $this->stock($store);
-        $wanted = $this->wanted($judged);
         $puts = [];
         $missing = [];
         $left = array_map(static fn (array $row): int => $row['lot']->quantity, $stock);
-        foreach ($wanted as $want) {
-            $pieces = $want['pieces'];
+        foreach ($advice->wanted() as $want) {
+            $pieces = $want->pieces;
             foreach ($this->choices($judged, $want, $stock) as $code) {
                 if ($pieces <= 0) {
                     break;
@@ -42,44 +43,26 @@ final class PlanRestock
                 $pieces = $this->pick($judged, $want, $code, $pieces, $stock, $left, $puts);
             }
             if ($pieces > 0) {
-                $missing[] = ['item' => $want['item'], 'what' => $want['item'] === null ? $want['need'] : $this->catalogue->name($want['item']), 'line' => $want['line'], 'quantity' => $pieces];
-            }
-        }
-
-        return new RestockPlan($this->takeOut($judged), $puts, $missing);
-    }
-
-    /**
-     * What the lines and companions want, critical lines first.
-     *
-     * @return list<array{line: string|null, need: string, item: string|null, pieces: int, pocket: string|null, critical: bool, any_of: list<string>}>
-     */
-    private function wanted(Judged $judged): array
-    {
-        $wanted = [];
-        foreach ($judged->judgement->restock as $restock) {
-            $line = $judged->plan->line($restock->line);
-            $wanted[] = ['line' => $line->code(), 'need' => $line->need, 'item' => $restock->item, 'pieces' => $restock->quantity, 'pocket' => $line->pocketId, 'critical' => $line->asked->rank === Rank::Critical, 'any_of' => []];
-        }
-        usort($wanted, static fn (array $one, array $other): int => $other['critical'] <=> $one['critical']);
-        $put = [];
-        foreach ($wanted as $want) {
-            if ($want['item'] !== null) {
-                $put[$want['item']] = ($put[$want['item']] ?? 0) + $want['pieces'];
-            }
-        }
-        foreach ($judged->judgement->missingCompanions as $companion) {
-            $coming = array_sum(array_intersect_key($put, array_flip($companion->anyOf)));
-            $pieces = $companion->pieces - $coming;
-            if ($pieces > 0) {
-                $wanted[] = [
-                    'line' => null, 'need' => 'Beside '.implode(', ', array_map($this->catalogue->name(...), $companion->for)), 'item' => $companion->anyOf[0], 'pieces' => $pieces,
-                    'pocket' => $this->pocketOf($judged, $companion->for[0]), 'critical' => false, 'any_of' => $companion->anyOf,
+                $missing[] = [
+                    'item' => $want->item, 'what' => $want->item === null ? $this->need($judged, $want) : $this->catalogue->name($want->item),
+                    'line' => $want->line?->id, 'quantity' => $pieces,
                 ];
             }
         }
 
-        return $wanted;
+        return new RestockPlan($this->takeOut($judged, $advice), $puts, $missing);
+    }
+
+    private function need(Judged $judged, Wanted $want): string
+    {
+        return $want->companion === null
+            ? $judged->plan->line((string) $want->line?->id)->need
+            : 'Beside '.implode(', ', array_map($this->catalogue->name(...), $want->companion->for));
+    }
+
+    private function pocket(Judged $judged, Wanted $want): ?string
+    {
+        return $want->companion === null ? $judged->plan->line((string) $want->line?->id)->pocketId : $this->pocketOf($judged, $want->companion->for[0]);
     }
 
     private function pocketOf(Judged $judged, string $item): ?string
@@ -96,27 +79,24 @@ final class PlanRestock
     /**
      * Item codes that serve the want, best first: what the core named, then what else the line accepts of what the store has.
      *
-     * @param  array{line: string|null, need: string, item: string|null, pieces: int, pocket: string|null, critical: bool, any_of: list<string>}  $want
      * @param  list<array{id: string, lot: StoredLot}>  $stock
      * @return list<string>
      */
-    private function choices(Judged $judged, array $want, array $stock): array
+    private function choices(Judged $judged, Wanted $want, array $stock): array
     {
-        $first = $want['item'] === null ? [] : [$want['item']];
-        if ($want['line'] === null) {
-            return array_values(array_unique([...$first, ...$want['any_of']]));
+        $first = $want->item === null ? [] : [$want->item];
+        if ($want->companion !== null) {
+            return array_values(array_unique([...$first, ...$want->companion->anyOf]));
         }
-        $assignment = $judged->judgement->assignment;
-        $index = $this->lineIndex($assignment, $want['line']);
-        if ($assignment->list->lines[$index]->total !== null) {
-            // Other rolls have other lengths: only what the core reckoned with adds up.
+        if ($want->line === null || $want->line->total !== null) {
+            // Other rolls have other lengths: only what the core counted with adds up.
             return $first;
         }
         $others = [];
         foreach ($this->catalogue->items(array_values(array_unique(array_map(static fn (array $row): string => $row['lot']->item, $stock)))) as $item) {
-            $preference = $assignment->list->preferencesFor($item)[$index] ?? null;
-            if ($preference !== null && $item->supersededBy === null && $assignment->isUsable($item)) {
-                $others[$item->code] = $preference;
+            $entry = $want->line->entryFor($item);
+            if ($entry !== null && $item->supersededBy === null && $judged->judgement->assignment->isUsable($item)) {
+                $others[$item->code] = $entry;
             }
         }
         asort($others);
@@ -125,21 +105,19 @@ final class PlanRestock
     }
 
     /**
-     * @param  array{line: string|null, need: string, item: string|null, pieces: int, pocket: string|null, critical: bool, any_of: list<string>}  $want
      * @param  list<array{id: string, lot: StoredLot}>  $stock
      * @param  array<int, int>  $left  pieces of each row of the stock that are not picked yet
      * @param  list<array{line: string|null, need: string, pocket_id: string|null, item: string, lot_id: string, lot: string|null, expires: string|null, quantity: int, short_dated: bool, stands_in: bool}>  $puts
      * @return int how many are still wanted
      */
-    private function pick(Judged $judged, array $want, string $code, int $pieces, array $stock, array &$left, array &$puts): int
+    private function pick(Judged $judged, Wanted $want, string $code, int $pieces, array $stock, array &$left, array &$puts): int
     {
         $rows = array_keys(array_filter($stock, static fn (array $row, int $index): bool => $row['lot']->item === $code && $left[$index] > 0, ARRAY_FILTER_USE_BOTH));
-        $policy = $judged->judgement->assignment->policy;
         $dated = (bool) ($this->catalogue->item($code)->dated ?? false);
         $list = PickList::of(
             $judged->judgement->assignment->asOf,
-            $policy->goodUntil(),
-            [new Need($code, $pieces, $dated, ! $want['critical'])],
+            $judged->judgement->assignment->policy->goodUntil(),
+            [new Need($code, $pieces, $dated, ! $want->isCritical)],
             array_map(static fn (int $row): StoredLot => new StoredLot($code, $stock[$row]['lot']->lot, $stock[$row]['lot']->expires, $left[$row]), $rows),
         );
         foreach ($list->picks as $pick) {
@@ -147,53 +125,26 @@ final class PlanRestock
             $left[$row] -= $pick->quantity;
             $pieces -= $pick->quantity;
             $puts[] = [
-                'line' => $want['line'], 'need' => $want['need'], 'pocket_id' => $want['pocket'], 'item' => $code, 'lot_id' => $stock[$row]['id'],
+                'line' => $want->line?->id, 'need' => $this->need($judged, $want), 'pocket_id' => $this->pocket($judged, $want), 'item' => $code, 'lot_id' => $stock[$row]['id'],
                 'lot' => $pick->from->lot, 'expires' => $pick->from->expires?->text, 'quantity' => $pick->quantity,
-                'short_dated' => $pick->shortDated, 'stands_in' => $want['item'] !== null && $want['item'] !== $code,
+                'short_dated' => $pick->shortDated, 'stands_in' => $want->item !== null && $want->item !== $code,
             ];
         }
 
         return $pieces;
     }
 
-    /**
-     * What must not stay: expired, opened, damaged, soiled, failed, excluded or without its date; and what expires before the next check.
-     *
-     * @return list<array{pocket_id: string, item: string, lot_id: string, lot: string|null, expires: string|null, condition: string, quantity: int, because: string, to: string}>
-     */
-    private function takeOut(Judged $judged): array
+    /** @return list<array{pocket_id: string, item: string, lot_id: string, lot: string|null, expires: string|null, condition: string, quantity: int, because: string, to: string}> */
+    private function takeOut(Judged $judged, Advice $advice): array
     {
-        $kinds = ['expired', 'opened', 'damaged', 'soiled', 'failed', 'excluded', 'date_unknown', 'expires_early'];
-        $out = [];
-        foreach ($judged->judgement->findings as $finding) {
-            $row = $finding->index;
-            if ($row === null || ! in_array($finding->kind->value, $kinds, true) || isset($out[$row])) {
-                continue;
-            }
-            if ($finding->kind->value === 'expires_early' && $finding->severity->value === 'note') {
-                continue;
-            }
-            $held = $judged->rows[$row];
-            $out[$row] = [
+        return array_map(static function (Leaving $leaving) use ($judged): array {
+            $held = $judged->rows[$leaving->index];
+
+            return [
                 'pocket_id' => $held->pocketId, 'item' => $held->itemCode, 'lot_id' => (string) $held->lotId, 'lot' => $held->lot, 'expires' => $held->expires,
-                'condition' => $held->condition, 'quantity' => $held->quantity, 'because' => $finding->kind->value,
-                // Still good, only not for long: it may serve where it is used sooner.
-                'to' => in_array($finding->kind->value, ['expires_early', 'excluded'], true) ? 'store' : 'discard',
+                'condition' => $held->condition, 'quantity' => $held->quantity, 'because' => $leaving->because->value, 'to' => $leaving->toStore ? 'store' : 'discard',
             ];
-        }
-
-        return array_values($out);
-    }
-
-    private function lineIndex(Assignment $assignment, string $code): int
-    {
-        foreach ($assignment->list->lines as $index => $line) {
-            if ($line->id === $code) {
-                return $index;
-            }
-        }
-
-        throw new \OutOfBoundsException("There is no line {$code}.");
+        }, $advice->leaving());
     }
 
     /** @return list<array{id: string, lot: StoredLot}> good pieces in the store, in the order they came */

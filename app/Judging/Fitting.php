@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use Sarcina\Core\Buying\ItemToBuy;
 use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Lists\Line;
 
@@ -24,28 +25,7 @@ final class Fitting
      */
     public function best(Line $line, callable $isUsable): ?string
     {
-        $best = null;
-        foreach ($this->items() as $item) {
-            foreach ($line->accepts as $preference => $accepted) {
-                if ($accepted->matches($item)) {
-                    if ($item->supersededBy === null && $isUsable($item)) {
-                        $rank = [$preference, $this->each($item), $item->mass, $item->code];
-                        $best = $best === null || $rank < $best ? $rank : $best;
-                    }
-                    break;
-                }
-            }
-        }
-
-        return $best[3] ?? null;
-    }
-
-    private function each(Item $item): float
-    {
-        $packs = $this->prices->packs($item->code);
-
-        // Only for choosing between items: sums are exact (Prices).
-        return $packs === [] ? INF : min(array_map(static fn ($pack): float => $pack->price / $pack->pieces, $packs));
+        return ItemToBuy::for($line, $this->items(), $isUsable, $this->prices->packs(...))?->code;
     }
 
     /** @return list<Item> */

@@ -6,8 +6,10 @@ namespace App\Judging;
 
 use App\Models\Kit;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Due\Because;
+use Sarcina\Core\Due\Urgency;
 
 /** Keeps what the core said of each kit, so that Today reads it, and judges again what no longer holds. */
 final class KitStates
@@ -66,6 +68,9 @@ final class KitStates
     {
         $due = $judged->due();
         $reasons = $this->words->reasons($judged);
+        $today = Day::of($asOf);
+        $wantsRestock = (new Advice($judged->judgement))->wantsRestock();
+        $grace = $judged->plan->policy['grace_days'];
         DB::table('kit_states')->upsert([[
             'kit_id' => $kit->id,
             'code' => $kit->code,
@@ -76,10 +81,11 @@ final class KitStates
             'due_on' => $due->day === null ? null : (string) $due->day,
             'due_kind' => $due->kind,
             'due_because' => $due->because,
-            'grace_days' => $judged->plan->policy['grace_days'],
-            'wants_restock' => array_filter($reasons, static fn (Reason $reason): bool => $reason->job === 'restock' && $reason->severity !== 'note') !== [],
+            'overdue_from' => $due->day === null ? null : (string) Urgency::overdueFrom($due->day, $grace),
+            'band' => Urgency::band($judged->verdict(), $due->day, $wantsRestock, $today)->value,
+            'wants_restock' => $wantsRestock,
             'judged_for' => $asOf,
-            'holds_through' => $this->holdsThrough($judged, Day::of($asOf)),
+            'holds_through' => $this->holdsThrough($judged, $today),
         ]], 'kit_id');
         DB::table('kit_reasons')->where('kit_id', $kit->id)->delete();
         $rows = [];
@@ -107,6 +113,7 @@ final class KitStates
                 $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy['margin_days']);
             }
         }
+        $days = [...$days, ...Urgency::lastDays($judged->due()->day, $asOf)];
         if ($judged->scope->holdsThrough !== null) {
             $days[] = $judged->scope->holdsThrough;
         }

@@ -8,6 +8,7 @@ use App\Models\Kit;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Places\Nearest;
 use Sarcina\Core\Staffing\Cover;
 use Sarcina\Core\Staffing\Needed;
 use Sarcina\Core\Staffing\Posting;
@@ -66,13 +67,8 @@ final class Scopes
         if ($this->postings === [] && $this->needs === []) {
             return null;
         }
-        for ($at = $placeId; $at !== null; $at = $this->place($at)['parent']) {
-            if (isset($this->postings[$at]) || isset($this->needs[$at])) {
-                return $at;
-            }
-        }
 
-        return null;
+        return Nearest::of($placeId, fn (string $at): ?string => $this->place($at)['parent'], fn (string $at): bool => isset($this->postings[$at]) || isset($this->needs[$at]));
     }
 
     /** @return array{parent: string|null, name: string} */

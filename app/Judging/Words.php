@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Ledger\Parts\CheckFinding;
+use Sarcina\Core\Advice\Action;
+use Sarcina\Core\Advice\Advice;
+use Sarcina\Core\Advice\Advised;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\Finding;
 use Sarcina\Core\Check\FindingKind;
@@ -54,7 +57,7 @@ final class Words
      */
     public function reasons(Judged $judged): array
     {
-        $reasons = array_map(fn (Finding $finding): Reason => $this->reason($judged, $finding), $judged->judgement->findings);
+        $reasons = array_map(fn (Advised $advised): Reason => $this->reason($judged, $advised), (new Advice($judged->judgement))->findings());
         if ($judged->disagreement !== null) {
             $reasons[] = new Reason(
                 'disagreement', $judged->isLowered() && $judged->verdict() === Verdict::NotReady ? 'stop' : 'fix', $judged->disagreement->text(),
@@ -149,22 +152,32 @@ final class Words
         };
     }
 
-    private function reason(Judged $judged, Finding $finding): Reason
+    private function reason(Judged $judged, Advised $advised): Reason
     {
+        $finding = $advised->finding;
         $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
-        [$todo, $job] = match ($finding->kind) {
-            FindingKind::Short => [$this->toRestock($judged, (string) $line?->code()), 'restock'],
-            FindingKind::Expired => ['Remove it and put in a new one.', 'restock'],
-            FindingKind::DateUnknown => ['Read the date on the pack at the next check, or replace it.', 'check'],
-            FindingKind::ExpiresEarly => [$finding->severity === Severity::Fix ? 'Replace it now, or check again before that day.' : 'No line needs it: move it to where it is used sooner.', 'restock'],
-            FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => ['Replace it.', 'restock'],
-            FindingKind::Soiled => ['Replace it, even if it is in date.', 'restock'],
-            FindingKind::Excluded => ['Remove it.', 'restock'],
-            FindingKind::BeyondScope => ['Remove it, or assign the kit to somebody who is trained for it.', 'none'],
-            FindingKind::Unpaired => ['Put the missing item beside it.', 'restock'],
-            FindingKind::Superseded => ['Replace it when it is used or expires.', 'none'],
-            FindingKind::Surplus => ['Return the rest to the store, or leave it.', 'none'],
-            FindingKind::Overweight => ['Remove what no line asks for.', 'none'],
+        $todo = match ($finding->kind) {
+            FindingKind::Short => $advised->action === Action::People
+                ? 'It is in the kit, but outside the scope of practice of its users. Post somebody who is trained for it, or change the list.'
+                : $this->toRestock($judged, (string) $line?->code()),
+            FindingKind::Expired => 'Remove it and put in a new one.',
+            FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
+            FindingKind::ExpiresEarly => $advised->action === Action::Restock ? 'Replace it now, or check again before that day.' : 'No line needs it: move it to where it is used sooner.',
+            FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => 'Replace it.',
+            FindingKind::Soiled => 'Replace it, even if it is in date.',
+            FindingKind::Excluded => 'Remove it.',
+            FindingKind::BeyondScope => 'Post somebody who is trained for it, or remove it.',
+            FindingKind::Unpaired => 'Put the missing item beside it.',
+            FindingKind::Superseded => 'Replace it when it is used or expires.',
+            FindingKind::Surplus => 'Return the rest to the store, or leave it.',
+            FindingKind::Overweight => 'Remove what no line asks for.',
+        };
+        // Removing is done on the restock list; who is posted, and what the list says, is for leads.
+        $job = match ($advised->action) {
+            Action::Restock => 'restock',
+            Action::Remove => $finding->kind === FindingKind::Excluded ? 'restock' : 'none',
+            Action::Check => 'check',
+            Action::People, Action::Leave => 'none',
         };
 
         return new Reason(

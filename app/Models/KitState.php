@@ -18,7 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  * @property string|null $due_on
  * @property string|null $due_kind
  * @property string|null $due_because
- * @property int $grace_days
+ * @property string|null $overdue_from
+ * @property int $band
  * @property bool $wants_restock
  * @property string $judged_for
  * @property string|null $holds_through

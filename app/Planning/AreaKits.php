@@ -7,6 +7,7 @@ namespace App\Planning;
 use App\Models\Assessment;
 use App\Models\Kit;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Places\Nearest;
 use Sarcina\Core\Provision\HeldKit;
 use Sarcina\Core\Provision\KitSize;
 
@@ -26,7 +27,7 @@ final class AreaKits
         $kits = Kit::query()->where('retired_on', null)->with(['design.modules', 'modules'])->orderBy('code')->get();
 
         return array_values($kits->map(static function (Kit $kit) use ($areas, $parents): HeldKit {
-            for ($place = $kit->place_id; $place !== null && ! isset($areas[$place]); $place = $parents[$place] ?? null);
+            $place = Nearest::of($kit->place_id, static fn (string $at): ?string => $parents[$at] ?? null, static fn (string $at): bool => isset($areas[$at]));
 
             return new HeldKit(
                 $kit->id, $place === null ? null : $areas[$place], $kit->design->provides === null ? null : KitSize::from($kit->design->provides),

@@ -210,7 +210,7 @@ final class HoldAgainst
             $coming[$row->item ?? ''] = ($coming[$row->item ?? ''] ?? 0) + $row->quantity;
         }
         foreach ($judgement->missingCompanions as $companion) {
-            $pieces = $companion->pieces - array_sum(array_intersect_key($coming, array_flip($companion->anyOf)));
+            $pieces = $companion->less($coming);
             if ($pieces > 0) {
                 $add[] = $this->adding(null, 'Beside '.implode(', ', array_map($this->catalogue->name(...), $companion->for)), $companion->anyOf[0], $pieces, '');
             }

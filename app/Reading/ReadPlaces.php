@@ -11,7 +11,7 @@ use App\Judging\KitStates;
 use App\Models\Kit;
 use App\Models\KitReason;
 use App\Models\Place;
-use Carbon\CarbonImmutable;
+use Sarcina\Core\Calendar\Day;
 
 /** Every place in walking order with the kits that are there. */
 final class ReadPlaces
@@ -35,7 +35,7 @@ final class ReadPlaces
     private static function kit(Kit $kit, Place $place, string $today): KitRow
     {
         $state = $kit->state ?? throw new \RuntimeException("Kit {$kit->code} was never judged; run artisan kits:judge.");
-        $overdue = $state->due_on === null ? 0 : max(0, (int) CarbonImmutable::parse($state->due_on)->diffInDays($today) - $state->grace_days);
+        $overdue = $state->overdue_from === null ? 0 : max(0, Day::of($today)->number - Day::of($state->overdue_from)->number + 1);
 
         return new KitRow(
             $kit->code, $kit->name, $kit->design->name, new PlaceRef($place->id, $place->name, $place->path), $state->verdict, $state->due_on, $state->due_kind, $overdue,

@@ -16,22 +16,20 @@ use Carbon\CarbonImmutable;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Due\Band;
+use Sarcina\Core\Due\Urgency;
 use stdClass;
 
 /** The worklist of a day, most pressing first and in walking order, and the horizon of the places in it. */
 final class ReadToday
 {
-    /** Work within this many days is shown; what lies further away is on the horizon. */
-    public const SOON_DAYS = 14;
-
     private const PAGE = 25;
 
     private const MONTHS = 13;
 
     /** The horizon goes along with the page of the worklist: the places of its first rows. */
     private const HORIZON_PLACES = 12;
-
-    private const BANDS = ['stop', 'now', 'soon', 'later'];
 
     public function __construct(private readonly KitStates $states)
     {
@@ -40,9 +38,8 @@ final class ReadToday
     public function __invoke(string $today, int $page): TodayResource
     {
         $this->states->renewStale($today);
-        $soon = CarbonImmutable::parse($today)->addDays(self::SOON_DAYS)->toDateString();
-        [$counts, $overdue, $inAll] = $this->count($today, $soon);
-        $rows = $this->work($today, $soon, ($page - 1) * self::PAGE);
+        [$counts, $overdue, $inAll] = $this->count($today);
+        $rows = $this->work(($page - 1) * self::PAGE);
         $reasons = DB::table('kit_reasons')->whereIn('kit_id', $rows->pluck('kit_id')->all())->orderBy('position')->get(['kit_id', 'text'])->groupBy('kit_id');
         $from = CarbonImmutable::parse($today)->startOfMonth();
         $until = $from->addMonths(self::MONTHS)->subDay();
@@ -56,14 +53,13 @@ final class ReadToday
     }
 
     /** @return array{array<string, int>, int, int} kits by verdict, kits overdue, rows of the worklist */
-    private function count(string $today, string $soon): array
+    private function count(string $today): array
     {
         $counts = [];
         $overdue = 0;
         $inAll = 0;
         $groups = DB::table('kit_states')
-            ->selectRaw('verdict, COUNT(*) AS kits, SUM(due_on IS NOT NULL AND DATEDIFF(?, due_on) > grace_days) AS overdue, SUM(wants_restock OR (due_on IS NOT NULL AND due_on <= ?)) AS work', [$today, $soon])
-            ->groupBy('verdict')->get();
+            ->selectRaw('verdict, COUNT(*) AS kits, SUM(overdue_from <= ?) AS overdue, SUM(band < ?) AS work', [$today, Band::Nothing->value])->groupBy('verdict')->get();
         foreach ($groups as $group) {
             $counts[$group->verdict] = (int) $group->kits;
             $overdue += (int) $group->overdue;
@@ -73,32 +69,27 @@ final class ReadToday
         return [$counts, $overdue, $inAll];
     }
 
-    /**
-     * Not ready: it must not go out. Limited, or a check that is due: now. Due within the fortnight: soon. Else something to mend: later.
-     *
-     * @return Collection<int, stdClass>
-     */
-    private function work(string $today, string $soon, int $offset): Collection
+    /** @return Collection<int, stdClass> most pressing first, by the core's band, and within it in walking order */
+    private function work(int $offset): Collection
     {
-        $page = DB::table('kit_states')
-            ->where(fn (Builder $query) => $query->where('wants_restock', true)->orWhere('due_on', '<=', $soon))
-            ->selectRaw("kit_id, CASE WHEN verdict = 'not_ready' THEN 0 WHEN verdict = 'limited' OR due_on <= ? THEN 1 WHEN due_on <= ? THEN 2 ELSE 3 END AS band", [$today, $soon])
+        $page = DB::table('kit_states')->where('band', '<', Band::Nothing->value)->select(['kit_id', 'band'])
             ->orderBy('band')->orderBy('walk_order')->orderBy('code')->offset($offset)->limit(self::PAGE);
 
         return DB::query()->fromSub($page, 'work')
             ->join('kit_states', 'kit_states.kit_id', '=', 'work.kit_id')
             ->join('kits', 'kits.id', '=', 'work.kit_id')
             ->join('places', 'places.id', '=', 'kits.place_id')
-            ->orderBy('band')->orderBy('kit_states.walk_order')->orderBy('kit_states.code')
-            ->get(['work.band', 'kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path']);
+            ->orderBy('work.band')->orderBy('kit_states.walk_order')->orderBy('kit_states.code')
+            ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path']);
     }
 
     /** @param  Collection<array-key, Collection<int, stdClass>>  $reasons */
     private function row(stdClass $row, Collection $reasons, string $today): WorkResource
     {
-        $overdue = $row->due_on === null ? 0 : max(0, (int) CarbonImmutable::parse($row->due_on)->diffInDays($today) - (int) $row->grace_days);
+        $asOf = Day::of($today);
+        $overdue = $row->overdue_from === null ? 0 : max(0, $asOf->number - Day::of($row->overdue_from)->number + 1);
         $texts = [];
-        if ($row->due_on !== null && $row->due_on <= CarbonImmutable::parse($today)->addDays(self::SOON_DAYS)->toDateString()) {
+        if ($row->due_on !== null && $row->due_on <= (string) $asOf->plusDays(Urgency::SOON_DAYS)) {
             $texts[] = self::dueText($row, $overdue, $today);
         }
         $all = [...$texts, ...($reasons->get($row->kit_id)?->pluck('text')->all() ?? [])];
@@ -107,7 +98,7 @@ final class ReadToday
         $job = $isDue || ! $row->wants_restock ? 'check' : 'restock';
 
         return new WorkResource(
-            $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), self::BANDS[(int) $row->band], $row->verdict, $job,
+            $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), Band::from((int) $row->band)->word(), $row->verdict, $job,
             $job === 'check' ? $row->due_kind : null, array_slice($all, 0, 3), max(0, count($all) - 3), $row->due_on, $overdue,
         );
     }
@@ -120,6 +111,7 @@ final class ReadToday
             'event' => ', it goes out to an event',
             'first' => ', it was never checked',
             'expiry' => ', something expires',
+            'disagreement' => ', two looks at it disagree',
             default => '',
         };
 

@@ -287,13 +287,16 @@ return new class extends Migration
             $table->date('due_on')->nullable();
             $table->enum('due_kind', ['full', 'quick'])->nullable();
             $table->string('due_because', 12)->nullable();
-            $table->unsignedSmallInteger('grace_days');
+            // The first day on which the check is overdue.
+            $table->date('overdue_from')->nullable();
+            // How pressing it is (the core's Band), most pressing first; 4 where there is nothing to do.
+            $table->unsignedTinyInteger('band');
             $table->boolean('wants_restock');
             $table->date('judged_for');
             $table->date('holds_through')->nullable()->index();
-            // Holds all that Today's counts look at.
-            $table->index(['verdict', 'due_on', 'grace_days', 'wants_restock'], 'kit_states_counts');
-            $table->index(['due_on', 'kit_id']);
+            // Hold all that Today's counts look at, and the order of its worklist.
+            $table->index(['verdict', 'overdue_from', 'band'], 'kit_states_counts');
+            $table->index(['band', 'walk_order', 'code'], 'kit_states_work');
         });
 
         Schema::create('kit_reasons', function (Blueprint $table): void {

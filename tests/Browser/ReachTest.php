@@ -11,9 +11,9 @@ final class ReachTest extends BrowserTestCase
 {
     private const SCREENS = [
         '/' => 'Horizon', '/kits' => 'walking order', '/kits/QH-11' => 'Action required', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
-        '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Packed', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
-        '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'takes itself and what is below it', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
-        '/assess/people' => 'Private.', '/settings' => 'Measures are kept as they were entered', '/exchange' => 'Take out',
+        '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Equipped', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
+        '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'includes the classes below it', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
+        '/assess/people' => 'Private.', '/settings' => 'Measures are stored as entered', '/exchange' => 'Export',
         '/items/burn-dressing-20?lot=B2093' => 'looked for', '/kits/new' => 'What and where', '/more' => 'Signed in as', '/no/such/page' => 'There is no such page',
     ];
 

@@ -14,8 +14,8 @@ final class WholeSiteTest extends BrowserTestCase
         $visit = $this->atDesk()->signIn('lead');
         $visit->see('Quillhaven this year: Café kitchen has changed: A second fryer stands beside the first.')->see('Café, day shift: 2 of 3 first aiders posted.');
         $visit->open('/assess')->seeHeading('Assess')->see('A starting point, not law.');
-        $visit->press('Begin')->see('Give the assessment a title');
-        $visit->fill('Title', 'Next season')->press('Begin')->seeHeading('Next season')->see('Since Quillhaven this year: nothing has changed yet.');
+        $visit->press('Start')->see('Give the assessment a title');
+        $visit->fill('Title', 'Next season')->press('Start')->seeHeading('Next season')->see('Since Quillhaven this year: nothing has changed yet.');
 
         // A new area; the plan beside it follows every answer.
         $visit->press('Add an area')->see('What New area needs')->see('Nobody is there: no kit is needed.');
@@ -26,7 +26,7 @@ final class WholeSiteTest extends BrowserTestCase
         $visit->fill('Points', '1')->dontSee('Enter 1 or more: floors')->see('Saved');
         $visit->click(fn (): RemoteWebElement => $visit->find("//label[contains(., 'Eyes')]//input"));
         $visit->see('1 × Eye module')->see('1 module for eye injuries: the risk is there, one for the area.');
-        $visit->choose('Add a place', 'Lantern meadow post')->see('Take out');
+        $visit->choose('Add a place', 'Lantern meadow post')->see('Remove');
         $visit->chrome->driver->executeScript('window.location.reload()');
         $visit->see('What Rose terrace needs')->see('1 × Eye module');
         $this->assertSame('24', $visit->field('People at the busiest time')->getAttribute('value'));
@@ -56,7 +56,7 @@ final class WholeSiteTest extends BrowserTestCase
         $visit->open('/assess')->see('Next season');
         $visit->click(fn (): RemoteWebElement => $visit->find("//a[normalize-space()='Next season']"));
         $visit->press('Carry out the plan')->see('✓ Done: Make a small kit with eye module for Rose terrace')->see('QH-40');
-        $visit->press('Decline task')->press('Drop')->see('Say why this is not done');
+        $visit->press('Decline task')->press('Decline')->see('Say why this is not done');
     }
 
     public function test_first_aiders_are_kept_and_a_shortage_goes(): void

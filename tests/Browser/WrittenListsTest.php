@@ -25,7 +25,7 @@ final class WrittenListsTest extends BrowserTestCase
         $visit->fill('Edition', '2')->press('Create edition')->seeHeading('Change Eye module, edition 2');
         $visit->fill('How many', '4');
         $visit->chrome->driver->executeScript('window.location.reload()');
-        $visit->see('What you typed before is still here');
+        $visit->see('Your earlier changes are still here');
         $this->assertSame('4', $visit->field('How many')->getAttribute('value'));
         $visit->press('Add a line')->press('Save list')->see('▲ Look at the line without a need.')->see('Say what the line is needed for');
         $visit->fill('Need 4', 'Tweezers')->choose('Item for Tweezers', 'Tweezers, fine tips')->press('Save list');
@@ -40,8 +40,8 @@ final class WrittenListsTest extends BrowserTestCase
         $visit->see('✓ Confirmed on');
         $visit->click(fn (): RemoteWebElement => $visit->find("//p[contains(., 'Editions:')]//a"));
         $visit->press('Changes since edition 1')->see('Tourniquet')->see('1 before, now 2.')->see('QH-08 First climber')->see('Foil blanket: 0 of 1, to add 1 × Foil blanket');
-        $visit->press('Hold Bleeding-control set to edition 2')->see('Choose the pocket in which');
-        $visit->choose('Pocket for Foil blanket', 'Front, At hand')->press('Hold Bleeding-control set to edition 2')->see('No design uses edition 1 any more.');
+        $visit->press('Adopt edition 2 for Bleeding-control set')->see('Choose the pocket in which');
+        $visit->choose('Pocket for Foil blanket', 'Front, At hand')->press('Adopt edition 2 for Bleeding-control set')->see('No design uses edition 1 any more.');
         $visit->open('/kits/QH-08')->see('Not ready. Do not use this kit')->see('Tourniquet: 1 of 2');
     }
 
@@ -59,14 +59,14 @@ final class WrittenListsTest extends BrowserTestCase
         $sheet = tempnam(sys_get_temp_dir(), 'sheet').'.csv';
         $bring = function (string $rows) use ($visit, $sheet): void {
             file_put_contents($sheet, "code,name,class,dated,sterile,mass_g,scope,reserve,purpose\n{$rows}");
-            $visit->open('/exchange')->see('Bring in');
+            $visit->open('/exchange')->see('Import');
             $visit->all("//input[@type='file']")[0]->sendKeys($sheet);
             $visit->press('Preview changes');
         };
         $bring("mat-kneeling,Kneeling mat,tool.mat,no,no,heavy,anyone,yes,Keeps knees dry\n");
         $visit->see('▲ 1 record with errors. Nothing was imported.')->see('▲ error')->see('mass_g');
         $bring("mat-kneeling,Kneeling mat,tool.mat,no,no,180,anyone,yes,Keeps knees dry\n");
-        $visit->see('1 of 1 read: 1 new, 0 changed, 0 same, 0 with errors')->choose('Show', 'as they are')->see('There is no such record in the file.')->choose('Show', 'new')->see('+ new')->press('Take all of it: 1 new, 0 changed')->see('✓ Imported: 1 new');
+        $visit->see('1 of 1 read: 1 new, 0 changed, 0 same, 0 with errors')->choose('Show', 'as they are')->see('There is no such record in the file.')->choose('Show', 'new')->see('+ new')->press('Import all (1 new, 0 changed)')->see('✓ Imported: 1 new');
         $visit->open('/items/mat-kneeling')->seeHeading('Kneeling mat')->see('180 g a piece');
         unlink($sheet);
     }

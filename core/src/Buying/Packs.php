@@ -31,6 +31,22 @@ final class Packs
     }
 
     /**
+     * The price of one piece in the cheapest pack, exactly; null where nothing is sold.
+     *
+     * @param  list<Pack>  $packs
+     */
+    public static function cheapestPiece(array $packs): ?BigRational
+    {
+        $cheapest = null;
+        foreach ($packs as $pack) {
+            $each = BigRational::nd($pack->price, $pack->pieces);
+            $cheapest = $cheapest === null || $each->isLessThan($cheapest) ? $each : $cheapest;
+        }
+
+        return $cheapest;
+    }
+
+    /**
      * What pieces come to at the price per piece of the cheapest pack, summed exactly and rounded half up once.
      *
      * @param  iterable<array{int, list<Pack>}>  $wanted  pieces and their packs; none is passed over
@@ -39,11 +55,7 @@ final class Packs
     {
         $sum = BigRational::zero();
         foreach ($wanted as [$pieces, $packs]) {
-            $cheapest = null;
-            foreach ($packs as $pack) {
-                $each = BigRational::nd($pack->price, $pack->pieces);
-                $cheapest = $cheapest === null || $each->isLessThan($cheapest) ? $each : $cheapest;
-            }
+            $cheapest = self::cheapestPiece($packs);
             $sum = $cheapest === null ? $sum : $sum->plus($cheapest->multipliedBy(BigInteger::of($pieces)));
         }
 

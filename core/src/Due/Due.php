@@ -26,9 +26,8 @@ final class Due
             $day = $event;
             $because = Because::Event;
         }
-        $overdue = $day === null ? 0 : max(0, $schedule->asOf->number - $day->number - $schedule->graceDays);
 
-        return new NextCheck($day, $kind, $because, $overdue);
+        return new NextCheck($day, $kind, $because, Urgency::overdueDays($day, $schedule->graceDays, $schedule->asOf));
     }
 
     /** @return list<array{Because, Day|null}> when each reason asks for a full check, in the order that decides a tie */

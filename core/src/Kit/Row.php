@@ -25,6 +25,12 @@ final readonly class Row
         return $this->expires !== null && $this->expires->isPastOn($asOf);
     }
 
+    /** Whether it may be used somewhere: good, and not past its date. */
+    public function isGoodOn(Day $day): bool
+    {
+        return $this->condition === Condition::Good && ! $this->isExpired($day);
+    }
+
     public function lacksItsDate(): bool
     {
         return $this->item->dated && $this->expires === null;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Lists;
 
+use Sarcina\Core\Kit\Item;
+
 /** One line of a list: a need, how many pieces or how much in all, and what can serve it in order of preference. */
 final readonly class Line
 {
@@ -21,6 +23,18 @@ final readonly class Line
     public static function counted(string $id, Rank $rank, array $accepts, int $quantity): self
     {
         return new self($id, $rank, $accepts, $quantity, null);
+    }
+
+    /** The place of the first entry that the item matches; null where the line does not accept it. */
+    public function entryFor(Item $item): ?int
+    {
+        foreach ($this->accepts as $place => $accepted) {
+            if ($accepted->matches($item)) {
+                return $place;
+            }
+        }
+
+        return null;
     }
 
     /** @param  non-empty-list<Accepted>  $accepts */

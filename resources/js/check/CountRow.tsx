@@ -6,9 +6,9 @@ import InputBase from '@mui/material/InputBase';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { readPrinted } from '../ui/words';
+import { readPrinted, sayExpiry } from '../ui/words';
 import { ConditionDialog } from './ConditionDialog';
-import { DateField, sayPrinted } from './DateField';
+import { DateField } from './DateField';
 import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
 import { moveBy } from './PocketLines';
 
@@ -151,7 +151,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
             </Box>
             <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
                 {row.lot ? `lot ${row.lot}` : 'no lot'},{' '}
-                {row.expires ? sayPrinted(row.expires) : row.dated ? 'no date on record' : 'undated'}
+                {row.expires ? sayExpiry(row.expires) : row.dated ? 'no expiry date on record' : 'undated'}
             </Typography>
             {[lotError, error('quantity'), error('item'), error('pocket_id')].filter(Boolean).map((message) => (
                 <Typography key={message} role="alert" variant="body2" sx={{ color: 'error.main', mt: 1 }}>

@@ -1,6 +1,6 @@
 import TextField from '@mui/material/TextField';
 import { useState, type Ref } from 'react';
-import { readPrinted, sayGoodUntil } from '../ui/words';
+import { readPrinted } from '../ui/words';
 
 interface DateFieldProps {
     inputRef: Ref<HTMLInputElement>;
@@ -11,14 +11,6 @@ interface DateFieldProps {
     error: string | undefined;
     onRead: (typed: string) => void;
     onDone: () => void;
-}
-
-/** "expires 31 Mar 2027", of a date as printed. */
-export function sayPrinted(expires: string): string {
-    const [year = '', month = '1'] = expires.split('-');
-    // A month is good through its last day.
-    const last = new Date(Date.UTC(Number(year), Number(month), 0)).toISOString().slice(0, 10);
-    return sayGoodUntil(expires.length === 7 ? last : expires, true);
 }
 
 /** A date typed as it is printed on the pack. What it was read as stands below it. */

@@ -89,6 +89,11 @@ export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
     return goodUntil < today ? `expired ${sayDay(goodUntil)}` : `expires ${sayDay(goodUntil)}`;
 }
 
+/** "expires Mar 2027" or "expired 4 Nov 2026", of a date as printed: a month is over when the next has begun. */
+export function sayExpiry(printed: string): string {
+    return `${printed < today.slice(0, printed.length) ? 'expired' : 'expires'} ${sayPrinted(printed)}`;
+}
+
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /**

@@ -18,7 +18,7 @@ $views = [
     ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'put right']]],
     ['desk', 'light', 'lead', [
         ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'],
-        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['hold', '/hold?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],
+        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['comparison', '/compare?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],
     ]],
     ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
 ];

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Http\Middleware\RejectForgery;
-use App\Http\Middleware\SecurityHeaders;
-use App\Http\ProblemResponse;
+use App\Support\Http\ProblemResponse;
+use App\Support\Http\RejectForgery;
+use App\Support\Http\SecurityHeaders;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;

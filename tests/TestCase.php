@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Accounts\Models\User;
+use App\Kits\Models\Kit;
 use App\Ledger\CheckpointFiles;
-use App\Models\Kit;
-use App\Models\Store;
-use App\Models\User;
+use App\Stock\Models\Store;
 use Database\Seeders\DemoSeeder;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Judging\Catalogue;
-use App\Judging\Classes;
+use App\Accounts\Models\User;
+use App\Catalogue\Catalogue;
+use App\Catalogue\Classes;
+use App\Catalogue\Models\Item;
+use App\Catalogue\Models\ItemMeasure;
+use App\Catalogue\Models\ItemNeed;
+use App\Catalogue\Models\ItemPack;
+use App\Judging\KitPlans;
 use App\Judging\KitStates;
-use App\Judging\Plans;
-use App\Models\Item;
-use App\Models\ItemMeasure;
-use App\Models\ItemNeed;
-use App\Models\ItemPack;
-use App\Models\User;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Sarcina\Core\Format\InvalidDocument;
@@ -33,7 +33,7 @@ final class CatalogueRecords implements Records
     public function __construct(
         private readonly Classes $classes,
         private readonly Catalogue $catalogue,
-        private readonly Plans $plans,
+        private readonly KitPlans $plans,
         private readonly KitStates $states,
     ) {
     }

@@ -4,18 +4,18 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Actions\WriteList;
+use App\Accounts\Models\User;
+use App\Assess\Wanted;
+use App\Catalogue\Models\Item;
+use App\Designs\Models\Design;
+use App\Designs\Models\Leaf;
+use App\Designs\Models\Pocket;
+use App\Judging\KitPlans;
 use App\Judging\KitStates;
-use App\Judging\ListPlans;
-use App\Judging\Plans;
-use App\Models\Design;
-use App\Models\Item;
-use App\Models\KitList;
-use App\Models\Leaf;
-use App\Models\Line;
-use App\Models\Pocket;
-use App\Models\User;
-use App\Planning\Wanted;
+use App\Lists\ListLoader;
+use App\Lists\Models\KitList;
+use App\Lists\Models\Line;
+use App\Lists\WriteList;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Format\KitDocument;
 
@@ -33,7 +33,7 @@ final class DesignRecords implements Records
     private array $editions = [];
 
     public function __construct(
-        private readonly Plans $plans,
+        private readonly KitPlans $plans,
         private readonly KitStates $states,
         private readonly WriteList $lists,
     ) {
@@ -291,7 +291,7 @@ final class DesignRecords implements Records
             'every' => $design->every_unit === null ? null : ['count' => $design->every_count, 'unit' => $design->every_unit], 'seasons' => array_values($design->seasons->pluck('month_day')->all()),
             'before_events' => $design->before_events, 'after_use' => $design->after_use, 'sealed' => $design->sealed,
             'additions' => array_values($design->additions->map(static function (Line $line): array {
-                $written = KitDocument::line(ListPlans::line($line));
+                $written = KitDocument::line(ListLoader::line($line));
 
                 return ['id' => $line->code, 'need' => $line->need, ...array_diff_key($written, ['id' => 0]), 'reason' => $line->reason];
             })->all()),

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Actions\ChangeKit;
-use App\Actions\EquipKit;
-use App\Actions\Lots;
-use App\Actions\NewKitReport;
+use App\Accounts\Models\Organisation;
+use App\Accounts\Models\User;
+use App\Kits\ChangeKit;
+use App\Kits\EquipKit;
+use App\Kits\Models\Kit;
+use App\Kits\Models\Place;
+use App\Kits\NewKitReport;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
-use App\Models\Kit;
-use App\Models\Organisation;
-use App\Models\Place;
-use App\Models\User;
+use App\Stock\Lots;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Sarcina\Core\Calendar\NotADay;

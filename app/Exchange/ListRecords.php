@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Actions\WriteList;
-use App\Models\KitList;
-use App\Models\User;
+use App\Accounts\Models\User;
+use App\Lists\Models\KitList;
+use App\Lists\WriteList;
 use Illuminate\Validation\ValidationException;
 
 /** Lists, each edition by itself. What is brought in is unconfirmed; a confirmed edition is never changed by a file. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-use App\Models\User;
+use App\Accounts\Models\User;
 
 /** Records of one kind: how they are written, laid into rows of a sheet, compared with what is there, and taken in. */
 interface Records

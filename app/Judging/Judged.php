@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\People\KitScope;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\Verdict;
@@ -17,7 +18,7 @@ final readonly class Judged
      * @param  NextCheck  $planned  by the `due` rule
      */
     public function __construct(
-        public Plan $plan,
+        public KitPlan $plan,
         public array $rows,
         public Judgement $judgement,
         public NextCheck $planned,

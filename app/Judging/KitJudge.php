@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
-use App\Models\Kit;
-use App\Models\Organisation;
+use App\Accounts\Models\Organisation;
+use App\Catalogue\Catalogue;
+use App\Kits\Models\Kit;
+use App\People\Scopes;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
@@ -36,7 +38,7 @@ use Sarcina\Core\Lists\Clash;
 final class KitJudge
 {
     public function __construct(
-        private readonly Plans $plans,
+        private readonly KitPlans $plans,
         private readonly Catalogue $catalogue,
         private readonly Scopes $scopes,
         private readonly Organisation $organisation,
@@ -96,7 +98,7 @@ final class KitJudge
      *
      * @throws InvalidDocument where the list does not go together with what the design or a module adds to it
      */
-    private function assignment(Kit $kit, Plan $plan, array $rows, Day $asOf, Day $nextCheck, Scope $scope): Assignment
+    private function assignment(Kit $kit, KitPlan $plan, array $rows, Day $asOf, Day $nextCheck, Scope $scope): Assignment
     {
         $items = $plan->items + $this->catalogue->items(array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows))));
         $list = $plan->asked();
@@ -118,7 +120,7 @@ final class KitJudge
      * The next look into the kit that is planned: by season or interval, not for what happens in between.
      * Where it is past, the next look is today's.
      */
-    private function nextCheck(Plan $plan, Day $today, ?Day $lastFull): Day
+    private function nextCheck(KitPlan $plan, Day $today, ?Day $lastFull): Day
     {
         $planned = Due::next(new Schedule(
             asOf: $today,
@@ -131,7 +133,7 @@ final class KitJudge
     }
 
     /** @param  list<ContentRow>  $rows */
-    private function due(Kit $kit, Plan $plan, array $rows, Day $today, ?Day $lastFull, bool $asChecked): \Sarcina\Core\Due\NextCheck
+    private function due(Kit $kit, KitPlan $plan, array $rows, Day $today, ?Day $lastFull, bool $asChecked): \Sarcina\Core\Due\NextCheck
     {
         $dates = [];
         foreach ($rows as $row) {
@@ -162,7 +164,7 @@ final class KitJudge
         ));
     }
 
-    private static function interval(Plan $plan): ?Interval
+    private static function interval(KitPlan $plan): ?Interval
     {
         [$unit, $count] = $plan->policy['every'] ?? [null, 0];
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
-use App\Models\Kit;
+use App\Kits\Models\Kit;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\Catalogue\Catalogue;
 use App\Ledger\Parts\CheckFinding;
 use Sarcina\Core\Advice\Action;
 use Sarcina\Core\Advice\Advice;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
-use App\Models\Kit;
+use App\Kits\Models\Kit;
 
 /**
  * What is known of a kit beside its contents: its design, place and scope, its seal, and the days of its checks.

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use App\Accounts\Models\User;
+use App\Kits\Models\Kit;
 use App\Ledger\Parts\PartRow;
-use App\Models\Kit;
-use App\Models\Store;
-use App\Models\User;
+use App\Stock\Models\Store;
 use Carbon\CarbonInterface;
 
 /** One thing that somebody did, whole, as it is to be recorded. */

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use App\Accounts\Models\Organisation;
+use App\Accounts\Models\User;
+use App\Kits\Models\Kit;
 use App\Ledger\Parts\CheckOutcome;
 use App\Ledger\Parts\CheckRow;
 use App\Ledger\Parts\KitChanged;
@@ -11,9 +14,6 @@ use App\Ledger\Parts\KitNamed;
 use App\Ledger\Parts\PartRow;
 use App\Ledger\Parts\SealEvent;
 use App\Ledger\Parts\StoreNamed;
-use App\Models\Kit;
-use App\Models\Organisation;
-use App\Models\User;
 use App\Support\DoneAtTheSameMoment;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Actions\AnswerArea;
-use App\Actions\ConfirmList;
-use App\Actions\NewEdition;
-use App\Actions\SignAssessment;
-use App\Actions\StartAssessment;
-use App\Actions\WriteList;
-use App\Models\AreaChange;
-use App\Models\AssessmentArea;
-use App\Models\CoverNeed;
-use App\Models\FirstAider;
-use App\Models\KitList;
-use App\Models\Place;
-use App\Models\User;
+use App\Accounts\Models\User;
+use App\Assess\AnswerArea;
+use App\Assess\Models\AreaChange;
+use App\Assess\Models\AssessmentArea;
+use App\Assess\SignAssessment;
+use App\Assess\StartAssessment;
+use App\Kits\Models\Place;
+use App\Lists\ConfirmList;
+use App\Lists\Models\KitList;
+use App\Lists\NewEdition;
+use App\Lists\WriteList;
+use App\People\Models\CoverNeed;
+use App\People\Models\FirstAider;
 use Illuminate\Support\Str;
 
 /** First aiders, a confirmed edition and the one after it, and two years' assessments, through the actions that the application uses. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Database\Seeders;
 
-use App\Models\Item;
-use App\Models\KitList;
-use App\Models\Line;
-use App\Models\ProvisionChoice;
+use App\Assess\Models\ProvisionChoice;
+use App\Catalogue\Models\Item;
+use App\Lists\Models\KitList;
+use App\Lists\Models\Line;
 
 /** Loads lists from their files: the starter lists, unconfirmed, and house lists. */
 final class ListLoader

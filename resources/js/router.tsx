@@ -1,5 +1,6 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { createBrowserRouter } from 'react-router';
+import { Outbox } from './check/Outbox';
 import { Frame } from './session/Frame';
 import { TodayPage } from './today/TodayPage';
 import { Waiting } from './ui/Page';
@@ -20,7 +21,7 @@ const ListPage = lazy(() => import('./lists/ListPage'));
 const EditListPage = lazy(() => import('./lists/EditListPage'));
 const ConfirmPage = lazy(() => import('./lists/ConfirmPage'));
 const ChangePage = lazy(() => import('./lists/ChangePage'));
-const HoldPage = lazy(() => import('./lists/HoldPage'));
+const ComparePage = lazy(() => import('./lists/ComparePage'));
 const ItemFormPage = lazy(() => import('./lists/ItemFormPage'));
 const ClassesPage = lazy(() => import('./lists/ClassesPage'));
 const AssessListPage = lazy(() => import('./assess/AssessListPage'));
@@ -39,7 +40,7 @@ const NotFoundPage = lazy(() => import('./session/NotFoundPage'));
 /** Every screen by its address. Only Today comes with the first load. */
 export const router = createBrowserRouter([
     {
-        element: <Frame />,
+        element: <Frame waiting={<Outbox />} />,
         children: [
             { path: '/', element: <TodayPage /> },
             { path: '/lists', element: part(<ListsPage />) },
@@ -47,7 +48,7 @@ export const router = createBrowserRouter([
             { path: '/lists/:id/edit', element: part(<EditListPage />) },
             { path: '/lists/:id/confirm', element: part(<ConfirmPage />) },
             { path: '/lists/:id/change', element: part(<ChangePage />) },
-            { path: '/hold', element: part(<HoldPage />) },
+            { path: '/compare', element: part(<ComparePage />) },
             { path: '/items/new', element: part(<ItemFormPage />) },
             { path: '/items/:code/edit', element: part(<ItemFormPage />) },
             { path: '/classes', element: part(<ClassesPage />) },

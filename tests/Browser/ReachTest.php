@@ -74,7 +74,7 @@ final class ReachTest extends BrowserTestCase
 
         return [
             "/assess/{$site}" => 'Whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Used by', "/lists/{$new}/edit" => 'About this list',
-            "/lists/{$new}/confirm" => 'lines compared', "/lists/{$new}/change" => 'Changes', "/hold?list={$new}&subject=kit:QH-16" => 'What is needed',
+            "/lists/{$new}/confirm" => 'lines compared', "/lists/{$new}/change" => 'Changes', "/compare?list={$new}&subject=kit:QH-16" => 'What is needed',
         ];
     }
 

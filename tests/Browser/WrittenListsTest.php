@@ -48,7 +48,7 @@ final class WrittenListsTest extends BrowserTestCase
     public function test_a_kit_is_held_against_another_list(): void
     {
         $visit = $this->inHand()->signIn('member');
-        $visit->open('/hold?subject=kit:QH-01')->choose('List and edition', 'Workplace first aid kits, United Kingdom, large');
+        $visit->open('/compare?subject=kit:QH-01')->choose('List and edition', 'Workplace first aid kits, United Kingdom, large');
         $visit->see('○ short')->see('● met')->see('What is needed?')->see('In all:')->see('Unconfirmed starter list.');
         $visit->choose('Kit or design', 'Design: Workplace box, large')->see('It meets this list: 16 of 16 lines are met.')->see('Nothing: every line is met');
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\KitList;
+use App\Lists\Models\KitList;
 use Illuminate\Routing\Route;
 use Illuminate\Support\Facades\Route as Router;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -22,7 +22,7 @@ final class AccessTest extends TestCase
         'today' => self::ALL, 'find' => self::ALL, 'places' => self::ALL, 'items' => self::ALL, 'items.show' => self::ALL, 'lists' => self::ALL, 'designs' => self::ALL,
         'stores' => self::ALL, 'kits.show' => self::ALL, 'kits.history' => self::ALL, 'checks.show' => self::ALL, 'floor' => self::ALL,
         'items.store' => ['lead'], 'items.change' => ['lead'], 'classes' => self::ALL, 'classes.name' => ['lead'], 'organisation' => self::ALL, 'organisation.change' => ['lead'],
-        'lists.show' => self::ALL, 'lists.changes' => self::ALL, 'lists.hold' => self::ALL,
+        'lists.show' => self::ALL, 'lists.changes' => self::ALL, 'lists.comparison' => self::ALL,
         'lists.store' => ['lead'], 'lists.change' => ['lead'], 'lists.edition' => ['lead'], 'lists.compare' => ['lead'], 'lists.confirm' => ['lead'], 'lists.adopt' => ['lead'],
         'assessments' => self::ALL, 'assessments.show' => self::ALL, 'assessments.file' => self::ALL, 'choices' => self::ALL, 'asks' => self::ALL, 'cover' => self::ALL, 'areas.changes' => self::ALL,
         'assessments.store' => ['lead'], 'assessments.change' => ['lead'], 'areas.answer' => ['lead'], 'assessments.sign' => ['lead'], 'assessments.tasks' => ['lead'], 'areas.remove' => ['lead'],
@@ -89,19 +89,19 @@ final class AccessTest extends TestCase
 
     private function address(Route $route): string
     {
-        $check = \App\Models\Operation::query()->where('kind', 'full_check')->firstOrFail();
-        $unsettled = \App\Models\Unsettled::query()->create(['operation_id' => $this->ulid(), 'kit_id' => $this->kit('QH-01')->id, 'kind' => 'full_check', 'because' => 'kit_retired', 'user_id' => $this->person('lead')->id, 'done_at' => now()->utc()->format('Y-m-d H:i:s'), 'received_at' => now()->utc()->format('Y-m-d H:i:s')]);
+        $check = \App\Ledger\Models\Operation::query()->where('kind', 'full_check')->firstOrFail();
+        $unsettled = \App\Checks\Models\Unsettled::query()->create(['operation_id' => $this->ulid(), 'kit_id' => $this->kit('QH-01')->id, 'kind' => 'full_check', 'because' => 'kit_retired', 'user_id' => $this->person('lead')->id, 'done_at' => now()->utc()->format('Y-m-d H:i:s'), 'received_at' => now()->utc()->format('Y-m-d H:i:s')]);
 
-        $assessment = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
-        (new \App\Models\PlanTask(['assessment_id' => $assessment->id, 'position' => 999, 'kind' => 'retire', 'state' => 'dropped']))->save();
+        $assessment = \App\Assess\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
+        (new \App\Assess\Models\PlanTask(['assessment_id' => $assessment->id, 'position' => 999, 'kind' => 'retire', 'state' => 'dropped']))->save();
 
-        $import = new \App\Models\Import(['kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'x', 'source' => "code\n", 'state' => 'ready', 'user_id' => $this->person('lead')->id, 'made_at' => now()]);
+        $import = new \App\Exchange\Models\Import(['kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'x', 'source' => "code\n", 'state' => 'ready', 'user_id' => $this->person('lead')->id, 'made_at' => now()]);
         $import->save();
 
         return '/'.strtr($route->uri(), [
             '{kind}' => 'catalogue', '{import}' => $import->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
-            '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\Models\FirstAider::query()->firstOrFail()->id,
+            '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
             '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Assessment;
-use App\Models\Kit;
-use App\Models\Place;
+use App\Assess\Models\Assessment;
+use App\Kits\Models\Kit;
+use App\Kits\Models\Place;
 use Sarcina\Core\Rule;
 use Tests\TestCase;
 
@@ -257,7 +257,7 @@ final class AssessmentTest extends TestCase
 
     private function storeCount(): mixed
     {
-        return \App\Models\Holding::query()->whereNotNull('store_id')->sum('quantity');
+        return \App\Stock\Models\Holding::query()->whereNotNull('store_id')->sum('quantity');
     }
 
     public function test_another_list_may_be_chosen_for_a_kit_of_the_plan(): void

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Item;
-use App\Models\Organisation;
+use App\Accounts\Models\Organisation;
+use App\Catalogue\Models\Item;
 use Tests\TestCase;
 
 /** Items and their classes: entered in any unit, kept as entered, and refused where the core would not take them. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Ledger\Models\Check;
+use App\Ledger\Models\Movement;
+use App\Ledger\Models\Operation;
 use App\Ledger\Verification\Verify;
-use App\Models\Check;
-use App\Models\Movement;
-use App\Models\Operation;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;

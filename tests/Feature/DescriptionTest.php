@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Assessment;
-use App\Models\KitList;
-use App\Models\Operation;
-use App\OpenApi\Description;
+use App\Assess\Models\Assessment;
+use App\Ledger\Models\Operation;
+use App\Lists\Models\KitList;
+use App\Support\Http\Description;
 use Illuminate\Support\Facades\Route;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
@@ -53,7 +53,7 @@ final class DescriptionTest extends TestCase
             '/session' => '/session', '/today' => '/today', '/find?q=glo' => '/find', '/places' => '/places', '/items' => '/items', '/items/head-torch' => '/items/{item}', '/lists' => '/lists',
             '/designs' => '/designs', '/stores' => '/stores', '/kits/QH-07' => '/kits/{kit}', '/kits/QH-13' => '/kits/{kit}', '/kits/QH-03/history' => '/kits/{kit}/history',
             '/classes' => '/classes', '/exports/catalogue' => '/exports/{kind}', '/organisation' => '/organisation', '/assessments' => '/assessments', '/assessments/latest' => '/assessments/{assessment}', '/assessments/latest/file' => '/assessments/{assessment}/file',
-            '/choices' => '/choices', '/asks' => '/asks', '/people' => '/people', '/cover' => '/cover', '/lists/new' => '/lists/{list}', '/lists/new/change' => '/lists/{list}/change', '/lists/new/hold?subject=kit:QH-08' => '/lists/{list}/hold',
+            '/choices' => '/choices', '/asks' => '/asks', '/people' => '/people', '/cover' => '/cover', '/lists/new' => '/lists/{list}', '/lists/new/change' => '/lists/{list}/change', '/lists/new/comparison?subject=kit:QH-08' => '/lists/{list}/comparison',
             '/kits/QH-07/restock' => '/kits/{kit}/restock', '/checks/first' => '/checks/{check}', '/unsettled' => '/unsettled', '/floor' => '/floor', '/kits/QH-11/file' => '/kits/{kit}/file',
         ] as $address => $path) {
             yield $address => [$address, $path];

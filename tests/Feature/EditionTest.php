@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Design;
-use App\Models\KitList;
+use App\Designs\Models\Design;
+use App\Lists\Models\KitList;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -189,7 +189,7 @@ final class EditionTest extends TestCase
     public function test_a_module_in_a_kit_is_held_to_its_new_edition_and_keeps_its_pouch(): void
     {
         $this->actAs('lead');
-        $site = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
+        $site = \App\Assess\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
         $task = collect($this->postJson("/api/assessments/{$site->id}/tasks")->json('tasks'))->firstWhere('kit', 'QH-05');
         $this->putJson("/api/tasks/{$task['id']}", ['state' => 'done'])->assertOk();
         $new = $this->postJson('/api/lists/'.$this->edition('module-sharps')->id.'/editions', ['edition' => '2'])->json();
@@ -302,13 +302,13 @@ final class EditionTest extends TestCase
     {
         $this->actAs('member');
         $own = $this->edition('tree-crew');
-        $held = $this->getJson("/api/lists/{$own->id}/hold?subject=kit:QH-07")->assertOk()->json();
+        $held = $this->getJson("/api/lists/{$own->id}/comparison?subject=kit:QH-07")->assertOk()->json();
         $kit = $this->readKit('QH-07');
         $this->assertSame($kit['verdict']['verdict'], $held['verdict'], 'Against its own list the answer is its own verdict.');
         $gauze = collect($held['lines'])->firstWhere('need', 'Haemostatic gauze');
         $this->assertSame(['short', '1', '2'], [$gauze['outcome'], $gauze['there'], $gauze['required']]);
 
-        $other = $this->getJson('/api/lists/'.$this->edition('bs-8599-1/large', '2019')->id.'/hold?subject=kit:QH-01')->assertOk()->json();
+        $other = $this->getJson('/api/lists/'.$this->edition('bs-8599-1/large', '2019')->id.'/comparison?subject=kit:QH-01')->assertOk()->json();
         $this->assertContains('short', array_column($other['lines'], 'outcome'));
         $this->assertContains('met', array_column($other['lines'], 'outcome'));
         $this->assertGreaterThan(0, $other['add_mass_g']);
@@ -316,13 +316,13 @@ final class EditionTest extends TestCase
         $this->assertSame(array_sum(array_column($other['add'], 'cost')), $other['add_cost']);
 
         // What it would take is enough: with it, the list is met.
-        $excluded = $this->getJson("/api/lists/{$own->id}/hold?subject=kit:QH-16")->json();
+        $excluded = $this->getJson("/api/lists/{$own->id}/comparison?subject=kit:QH-16")->json();
         $this->assertContains('extra', array_column($excluded['rest'], 'because'));
-        $design = $this->getJson('/api/lists/'.$this->edition('bs-8599-1/small', '2019')->id.'/hold?subject=design:workplace-medium')->assertOk()->json();
+        $design = $this->getJson('/api/lists/'.$this->edition('bs-8599-1/small', '2019')->id.'/comparison?subject=design:workplace-medium')->assertOk()->json();
         $this->assertSame('ready', $design['verdict']);
         $this->assertSame([], $design['add']);
-        $this->getJson("/api/lists/{$own->id}/hold?subject=kit:NO-SUCH")->assertUnprocessable();
-        $this->getJson("/api/lists/{$own->id}/hold?subject=")->assertUnprocessable();
+        $this->getJson("/api/lists/{$own->id}/comparison?subject=kit:NO-SUCH")->assertUnprocessable();
+        $this->getJson("/api/lists/{$own->id}/comparison?subject=")->assertUnprocessable();
     }
 
     /**
@@ -339,6 +339,6 @@ final class EditionTest extends TestCase
 
     private function today(): string
     {
-        return \App\Models\Organisation::current()->today();
+        return \App\Accounts\Models\Organisation::current()->today();
     }
 }

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Catalogue\Models\Item;
 use App\Exchange\Kind;
 use App\Exchange\Sheet;
-use App\Models\Item;
-use App\Models\Kit;
-use App\Models\KitList;
+use App\Kits\Models\Kit;
+use App\Lists\Models\KitList;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -52,7 +52,7 @@ final class ExchangeTest extends TestCase
     public function test_the_documents_of_the_rules_follow_their_schemas_too(): void
     {
         $this->actAs('lead');
-        $assessment = \App\Models\Assessment::query()->firstOrFail();
+        $assessment = \App\Assess\Models\Assessment::query()->firstOrFail();
         foreach (['kit' => '/api/kits/QH-07/file', 'assessment' => "/api/assessments/{$assessment->id}/file"] as $name => $address) {
             $result = (new Validator)->validate(json_decode((string) $this->getJson($address)->assertOk()->getContent()), json_decode((string) file_get_contents(public_path("schemas/sarcina.{$name}-1.json"))));
             $this->assertTrue($result->isValid(), $result->error() === null ? '' : (string) json_encode((new ErrorFormatter)->format($result->error())));
@@ -171,7 +171,7 @@ final class ExchangeTest extends TestCase
     public function test_a_kit_with_a_module_comes_back_as_it_is_but_a_new_one_carries_none(): void
     {
         $this->actAs('lead');
-        $site = \App\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
+        $site = \App\Assess\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
         $task = collect($this->postJson("/api/assessments/{$site->id}/tasks")->json('tasks'))->firstWhere('kit', 'QH-05');
         $this->putJson("/api/tasks/{$task['id']}", ['state' => 'done'])->assertOk();
         $this->app?->forgetScopedInstances();

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\Kit;
+use App\Kits\Models\Kit;
 use Tests\TestCase;
 
 /** Every kit downloads as its document, and the rule says of it exactly what the page says. */
@@ -43,7 +43,7 @@ final class KitFileTest extends TestCase
         $this->assertGreaterThanOrEqual(350, $counts('lots'));
         $this->assertGreaterThanOrEqual(6, $counts('designs'));
         $this->assertGreaterThanOrEqual(100, $counts('checks'));
-        $this->assertSame(0, \App\Models\Item::query()->whereRaw("LENGTH(purpose) - LENGTH(REPLACE(purpose, ' ', '')) > 4")->count(), 'A purpose is said in five words.');
+        $this->assertSame(0, \App\Catalogue\Models\Item::query()->whereRaw("LENGTH(purpose) - LENGTH(REPLACE(purpose, ' ', '')) > 4")->count(), 'A purpose is said in five words.');
     }
 
     /** @return array<string, mixed> */

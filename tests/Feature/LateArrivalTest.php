@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Checks\Models\Unsettled;
+use App\Kits\Models\Kit;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Record;
 use App\Ledger\Verification\Verify;
-use App\Models\Kit;
-use App\Models\Unsettled;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Tests\TestCase;
@@ -156,7 +156,7 @@ final class LateArrivalTest extends TestCase
     {
         $kit = $this->actAs('keeper')->readKit('QH-13');
         $quick = ['kind' => 'quick', 'rows' => [], 'seal_found' => $kit['seal']['number']] + $this->asRecorded($kit);
-        app(\App\Actions\ChangeKit::class)->move($this->kit('QH-13'), \App\Models\Place::query()->where('name', 'Saw shed')->firstOrFail(), $this->person('lead'), now(), now()->toDateString());
+        app(\App\Kits\ChangeKit::class)->move($this->kit('QH-13'), \App\Kits\Models\Place::query()->where('name', 'Saw shed')->firstOrFail(), $this->person('lead'), now(), now()->toDateString());
         $this->finish($quick)->assertOk()->assertJson(['standing' => 'stands']);
         $this->assertSame(now()->toDateString(), $this->kit('QH-13')->last_quick_on);
     }
@@ -200,7 +200,7 @@ final class LateArrivalTest extends TestCase
         $before = $this->counting('QH-08', 3, begun: 60, done: 50);
         $after = $this->counting('QH-08', 3, begun: 15, done: 5);
         $this->travelTo(now()->subMinutes(30));
-        app(\App\Actions\ChangeKit::class)->retire($this->kit('QH-08'), 'worn out', $this->person('lead'), now(), now()->toDateString());
+        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-08'), 'worn out', $this->person('lead'), now(), now()->toDateString());
         $this->travelTo(now()->addMinutes(30));
         $answer = $this->finish($before)->assertOk()->json();
         $this->assertSame(['history', 0], [$answer['standing'], $this->pieces('QH-08')]);
@@ -218,7 +218,7 @@ final class LateArrivalTest extends TestCase
     public function test_a_restock_of_a_kit_that_is_out_of_service_is_kept_whole(): void
     {
         $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
-        app(\App\Actions\ChangeKit::class)->retire($this->kit('QH-07'), null, $this->person('lead'), now()->subMinutes(10), now()->toDateString());
+        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-07'), null, $this->person('lead'), now()->subMinutes(10), now()->toDateString());
         $answer = $this->putJson("/api/kits/QH-07/restocks/{$this->ulid()}", $this->restock($plan))->assertAccepted()->json();
         $this->assertSame([null, 'kit_retired'], [$answer['operation'], $answer['unsettled'][0]['because']]);
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Models\FirstAider;
-use App\Models\Organisation;
-use App\Models\Place;
-use App\Models\Qualification;
+use App\Accounts\Models\Organisation;
+use App\Kits\Models\Place;
+use App\People\Models\FirstAider;
+use App\People\Models\Qualification;
 use Tests\TestCase;
 
 /** First aiders: a kit's scope comes from who is posted to its place, a shortage is said, and records go in time. */
@@ -78,7 +78,7 @@ final class PeopleTest extends TestCase
     public function test_when_the_last_one_goes_what_only_they_could_use_does_not_come_back(): void
     {
         $this->actAs('lead');
-        \App\Models\CoverNeed::query()->where('place_id', $this->place('Tree yard')->id)->delete();
+        \App\People\Models\CoverNeed::query()->where('place_id', $this->place('Tree yard')->id)->delete();
         foreach (['Casimir Holt', 'Petra Vandrell'] as $name) {
             $this->deleteJson('/api/people/'.FirstAider::query()->where('name', $name)->firstOrFail()->id)->assertOk();
         }

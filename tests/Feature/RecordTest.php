@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Kits\Models\Kit;
 use App\Ledger\BaseIsAhead;
 use App\Ledger\Canonical;
 use App\Ledger\DoesNotBelong;
@@ -11,14 +12,13 @@ use App\Ledger\Head;
 use App\Ledger\Keys;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
+use App\Ledger\Models\Operation as OperationModel;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Part;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
 use App\Ledger\Verification\Verify;
-use App\Models\Kit;
-use App\Models\Operation as OperationModel;
 use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;

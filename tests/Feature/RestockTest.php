@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Ledger\Models\Movement;
 use App\Ledger\Verification\Verify;
-use App\Models\Movement;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
@@ -112,7 +112,7 @@ final class RestockTest extends TestCase
         $kit = ['id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Spare set', 'design_id' => $design['id'], 'place_id' => $place['id'], 'scope' => 'trained'];
         $this->postJson('/api/kits', $kit)->assertCreated()->assertJson(['code' => 'QH-20', 'contents' => [], 'verdict' => ['verdict' => 'not_ready'], 'due' => ['because' => 'first']]);
         $this->postJson('/api/kits', $kit)->assertCreated();
-        $this->assertSame(1, \App\Models\Kit::query()->where('code', 'QH-20')->count());
+        $this->assertSame(1, \App\Kits\Models\Kit::query()->where('code', 'QH-20')->count());
         $plan = $this->getJson('/api/kits/QH-20/restock')->assertOk()->json();
         $this->assertSame([], $plan['missing']);
         $this->do('QH-20', $plan)->assertOk()->assertJson(['kit' => ['verdict' => ['verdict' => 'ready']]]);

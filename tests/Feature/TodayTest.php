@@ -62,7 +62,7 @@ final class TodayTest extends TestCase
             $day = now()->addDays($days)->toDateString();
             $states->renewStale($day);
             $kept = DB::table('kit_states')->orderBy('kit_id')->get(['kit_id', 'verdict', 'due_on', 'mass_g'])->all();
-            foreach (\App\Models\Kit::query()->get() as $kit) {
+            foreach (\App\Kits\Models\Kit::query()->get() as $kit) {
                 $states->renew($kit, $day);
             }
             $this->assertEquals(DB::table('kit_states')->orderBy('kit_id')->get(['kit_id', 'verdict', 'due_on', 'mass_g'])->all(), $kept, "After {$days} days.");

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Http\ProblemResponse;
 use App\Ledger\Head;
 use App\Support\DoneAtTheSameMoment;
+use App\Support\Http\ProblemResponse;
 use App\Support\Transaction;
 use App\Support\TransactionWasLost;
 use Illuminate\Database\QueryException;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Ledger\CheckpointFiles;
-use Database\Seeders\DemoSeeder;
 use Illuminate\Console\Command;
 
 final class DemoLoad extends Command
@@ -20,7 +19,7 @@ final class DemoLoad extends Command
         $this->callSilently('database:grants');
         // They are of the record that is gone.
         $checkpoints->removeAll();
-        $this->callSilently('db:seed', ['--class' => DemoSeeder::class, '--force' => true]);
+        $this->callSilently('db:seed', ['--class' => 'Database\\Seeders\\DemoSeeder', '--force' => true]);
 
         return self::SUCCESS;
     }

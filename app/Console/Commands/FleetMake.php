@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Accounts\Models\Organisation;
+use App\Accounts\Models\User;
 use App\Judging\KitStates;
+use App\Kits\Models\Kit;
+use App\Kits\Models\Place;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Record;
-use App\Models\Kit;
-use App\Models\Organisation;
-use App\Models\Place;
-use App\Models\User;
 use App\Support\Transaction;
 use Illuminate\Console\Command;
 use Illuminate\Support\Carbon;

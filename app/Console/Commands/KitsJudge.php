@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Accounts\Models\Organisation;
 use App\Judging\KitStates;
-use App\Models\Kit;
-use App\Models\Organisation;
+use App\Kits\Models\Kit;
 use Illuminate\Console\Command;
 
 final class KitsJudge extends Command

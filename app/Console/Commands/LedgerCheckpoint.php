@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Accounts\Models\Organisation;
 use App\Ledger\CheckpointFiles;
 use App\Ledger\Head;
-use App\Models\Organisation;
 use Illuminate\Console\Command;
 
 final class LedgerCheckpoint extends Command

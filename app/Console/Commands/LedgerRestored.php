@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Accounts\Models\Organisation;
 use App\Ledger\Checkpoint;
 use App\Ledger\Keys;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Record;
-use App\Models\Organisation;
 use App\Support\Transaction;
 use Illuminate\Console\Command;
 use Illuminate\Support\Str;

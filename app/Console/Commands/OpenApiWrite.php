@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\OpenApi\Description;
+use App\Support\Http\Description;
 use Illuminate\Console\Command;
 
 final class OpenApiWrite extends Command

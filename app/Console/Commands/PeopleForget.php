@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Models\Organisation;
-use App\Reading\ReadPeople;
+use App\Accounts\Models\Organisation;
+use App\People\ForgetPeople;
 use Illuminate\Console\Command;
 
 final class PeopleForget extends Command
@@ -14,9 +14,9 @@ final class PeopleForget extends Command
 
     protected $description = 'Deletes the records of first aiders that have been kept long enough';
 
-    public function handle(ReadPeople $people): int
+    public function handle(ForgetPeople $forget): int
     {
-        $this->info($people->forget(Organisation::current()->today()).' records went.');
+        $this->info($forget(Organisation::current()->today()).' records were deleted.');
 
         return self::SUCCESS;
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Check;
 
+use Sarcina\Core\Flow\LeastCostFlow;
 use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Lists\Line;
 use Sarcina\Core\Lists\Rank;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Provision;
 
-use Sarcina\Core\Check\LeastCostFlow;
+use Sarcina\Core\Flow\LeastCostFlow;
 
 /**
  * The difference between a plan and the kits that exist, as work.

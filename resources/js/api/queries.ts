@@ -1,6 +1,6 @@
 import { queryOptions } from '@tanstack/react-query';
-import { keepToday } from '../ui/words';
 import { api, ask, keepToken } from './client';
+import { keepToday } from './today';
 
 /** Every question that the page asks the server, each with its key. */
 export const questions = {
@@ -71,10 +71,10 @@ export const questions = {
             queryKey: ['edition-change', list, from ?? null],
             queryFn: () => ask(api.GET('/lists/{list}/change', { params: { path: { list }, query: { from } } })),
         }),
-    hold: (list: string, subject: string) =>
+    comparison: (list: string, subject: string) =>
         queryOptions({
-            queryKey: ['hold', list, subject],
-            queryFn: () => ask(api.GET('/lists/{list}/hold', { params: { path: { list }, query: { subject } } })),
+            queryKey: ['comparison', list, subject],
+            queryFn: () => ask(api.GET('/lists/{list}/comparison', { params: { path: { list }, query: { subject } } })),
             enabled: list !== '' && subject !== '',
         }),
     assessments: () => queryOptions({ queryKey: ['assessments'], queryFn: () => ask(api.GET('/assessments')) }),

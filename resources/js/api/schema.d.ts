@@ -4,6 +4,38 @@
  */
 
 export interface paths {
+    "/organisation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readOrganisation"];
+        put: operations["changeOrganisation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readSession"];
+        put?: never;
+        post: operations["signIn"];
+        delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/assessments": {
         parameters: {
             query?: never;
@@ -216,14 +248,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/places": {
+    "/items": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["readPlaces"];
+        get: operations["readItems"];
+        put?: never;
+        post: operations["addItem"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/items/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readItem"];
+        put: operations["changeItem"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/classes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readClasses"];
         put?: never;
         post?: never;
         delete?: never;
@@ -232,31 +296,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/designs": {
+    "/classes/{class}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["readDesigns"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/stores": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readStores"];
-        put?: never;
+        get?: never;
+        put: operations["nameClass"];
         post?: never;
         delete?: never;
         options?: never;
@@ -347,6 +395,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readDesigns"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readStores"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/exports/{kind}": {
         parameters: {
             query?: never;
@@ -422,102 +518,6 @@ export interface paths {
         get?: never;
         /** @description Takes all of it, or nothing. */
         put: operations["takeIn"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/find": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["find"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/floor": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readFloor"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/items": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readItems"];
-        put?: never;
-        post: operations["addItem"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/items/{item}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readItem"];
-        put: operations["changeItem"];
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/classes": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readClasses"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/classes/{class}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put: operations["nameClass"];
         post?: never;
         delete?: never;
         options?: never;
@@ -739,31 +739,15 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/lists/{list}/hold": {
+    "/lists/{list}/comparison": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["holdAgainst"];
+        get: operations["compareWithList"];
         put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/organisation": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readOrganisation"];
-        put: operations["changeOrganisation"];
         post?: never;
         delete?: never;
         options?: never;
@@ -869,17 +853,33 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/session": {
+    "/floor": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["readSession"];
+        get: operations["readFloor"];
         put?: never;
-        post: operations["signIn"];
-        delete: operations["signOut"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -905,12 +905,49 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
-        AdoptedEdition: {
-            design: string;
-            pockets?: {
-                line: string;
-                pocket_id: string;
-            }[];
+        /** @description Whose kits these are, and how measures and money are shown. */
+        OrganisationResource: {
+            name: string;
+            time_zone: string;
+            /** @enum {string} */
+            length_unit: "mm" | "cm" | "in";
+            /** @enum {string} */
+            mass_unit: "g" | "oz";
+            /** @enum {string} */
+            volume_unit: "ml" | "floz";
+            currency: string;
+            people_kept_days: number;
+        };
+        OrganisationSettings: {
+            /** @enum {string} */
+            length_unit: "mm" | "cm" | "in";
+            /** @enum {string} */
+            mass_unit: "g" | "oz";
+            /** @enum {string} */
+            volume_unit: "ml" | "floz";
+            currency: string;
+            people_kept_days: number;
+        };
+        /** @description The session: who is signed in, the token that changing requests carry, and what day it is where the kits are. */
+        SessionResource: {
+            user: components["schemas"]["UserResource"] | null;
+            csrf: string;
+            organisation: string;
+            time_zone: string;
+            today: string;
+        };
+        SignIn: {
+            email: string;
+            password: string;
+        };
+        /** @description Who is signed in. */
+        UserResource: {
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "lead" | "keeper" | "member" | "auditor";
+            may: string[];
         };
         AreaOverrideFigure: {
             /** @enum {string} */
@@ -919,6 +956,39 @@ export interface components {
             /** @description null takes the figure back */
             count?: number | null;
             reason?: string | null;
+        };
+        /** @description An area as it was answered, what follows from it, and what changed since the last assessment. */
+        AreaResource: {
+            id: string;
+            name: string;
+            places: components["schemas"]["PlaceRef"][];
+            hangs_at: string | null;
+            people: number;
+            /** @enum {string} */
+            hazard: "low" | "high";
+            points: number;
+            lone_workers: number;
+            vehicles: number;
+            running_water: boolean;
+            children: number;
+            minutes_to_help: number;
+            risks: string[];
+            follows_risks: string[];
+            note: string | null;
+            revision: number;
+            least: components["schemas"]["PlanResource"];
+            full: components["schemas"]["PlanResource"];
+            is_new: boolean;
+            changes: string[];
+            seen: components["schemas"]["SeenChange"][];
+            cover: components["schemas"]["ShiftCover"][];
+        };
+        /** @description Something that asks for the planner's attention, and where it is dealt with. */
+        AskResource: {
+            /** @enum {string} */
+            kind: "assessment" | "cover" | "qualification";
+            text: string;
+            href: string;
         };
         AssessedArea: {
             /** @description the revision that the answers are based on; 0 for a new area */
@@ -938,135 +1008,73 @@ export interface components {
             risks: string[];
             note?: string | null;
         };
+        /** @description An assessment by its title and day. */
+        AssessmentRef: {
+            id: string;
+            title: string;
+            signed_on: string | null;
+        };
+        /** @description An assessment with its areas, both plans, and the work that carries it out. */
+        AssessmentResource: {
+            id: string;
+            title: string;
+            /** @enum {string} */
+            scheme: "headcount" | "class";
+            started_by: string;
+            started_on: string;
+            /** @enum {string|null} */
+            chosen: "least" | "full" | null;
+            signed: string | null;
+            signed_on: string | null;
+            review_on: string | null;
+            asks_again: string[];
+            follows: components["schemas"]["AssessmentRef"] | null;
+            followed_by: components["schemas"]["AssessmentRef"] | null;
+            areas: components["schemas"]["AreaResource"][];
+            gone: string[];
+            totals: components["schemas"]["TotalResource"][];
+            cost_least: number;
+            cost_full: number;
+            unpriced: number;
+            currency: string;
+            tasks: components["schemas"]["TaskResource"][];
+        };
         AssessmentSettings: {
             title: string;
             /** @enum {string} */
             scheme: "headcount" | "class";
         };
-        BroughtFile: {
-            /** @description a ULID made by the page */
+        /** @description An assessment in the list of all. */
+        AssessmentSummary: {
             id: string;
-            /** @enum {string} */
-            kind: "catalogue" | "lists" | "designs" | "kits";
-            /** @enum {string} */
-            format: "json" | "csv";
-            file_name: string;
-            /** @description the text of the file */
-            source: string;
-        };
-        ClassTitle: {
             title: string;
+            started_on: string;
+            signed: string | null;
+            signed_on: string | null;
+            /** @enum {string|null} */
+            chosen: "least" | "full" | null;
+            review_on: string | null;
+            areas: number;
+            open_tasks: number;
+            asks_again: string[];
+        };
+        /** @description Which list a kit of a size or a module keeps, of which design a new kit is made, and what one costs by the piece. */
+        ChoiceResource: {
+            wanted: string;
+            /** @enum {string} */
+            what: "kit" | "module";
+            title: string;
+            list: components["schemas"]["ListRef"] | null;
+            design_id: string | null;
+            design: string | null;
+            each: number | null;
+            unpriced: number;
         };
         ClosedTask: {
             /** @enum {string} */
             state: "done" | "dropped";
             reason?: string | null;
             place_id?: string | null;
-        };
-        ComparedLine: {
-            /** @enum {string} */
-            outcome: "matches" | "differs" | "absent";
-            /** @description what your own copy asks for, where it differs */
-            figure?: string | null;
-            note?: string | null;
-        };
-        Contents: {
-            rows: components["schemas"]["CountedRow"][];
-        };
-        CountedRow: {
-            /** @description The shape of one counted row, as the API's description shows it; CountedRows holds its rules. */
-            pocket_id: string;
-            /** @description the item's code */
-            item: string;
-            lot: string | null;
-            /** @description as printed: YYYY-MM or YYYY-MM-DD */
-            expires: string | null;
-            quantity: number;
-            /** @enum {string} */
-            condition: "good" | "opened" | "damaged" | "soiled" | "failed";
-            /** @description the lot is not on record, and is printed so on the pack */
-            new_lot?: boolean;
-        };
-        CoverNeeded: {
-            place_id: string;
-            needs: {
-                shift: string;
-                /** @enum {string} */
-                scope: "anyone" | "first_aider" | "trained" | "clinician";
-                count: number;
-            }[];
-        };
-        DoneRestock: {
-            store: string;
-            /** Format: date-time */
-            begun_at: string;
-            /**
-             * Format: date-time
-             * @description by the device's clock, corrected; left out: now, by the server's
-             */
-            done_at?: string | null;
-            /**
-             * Format: date-time
-             * @description when the device's clock was last compared with the server's
-             */
-            clock_checked_at?: string | null;
-            base: components["schemas"]["Base"];
-            out: {
-                pocket_id: string;
-                lot_id: string;
-                /** @enum {string} */
-                condition: "good" | "opened" | "damaged" | "soiled" | "failed";
-                quantity: number;
-                /** @enum {string} */
-                to: "discard" | "store";
-            }[];
-            in: {
-                pocket_id: string;
-                lot_id: string;
-                quantity: number;
-            }[];
-            seal_reason?: string | null;
-            seal_set?: string | null;
-        };
-        FinishedCheck: {
-            /** @description the code on the kit */
-            kit: string;
-            /** @enum {string} */
-            kind: "full" | "quick";
-            /** Format: date-time */
-            begun_at: string;
-            /**
-             * Format: date-time
-             * @description by the device's clock, corrected; left out: now, by the server's
-             */
-            done_at?: string | null;
-            /**
-             * Format: date-time
-             * @description when the device's clock was last compared with the server's
-             */
-            clock_checked_at?: string | null;
-            base: components["schemas"]["Base"];
-            rows: components["schemas"]["CountedRow"][];
-            /** @description the checker's name, typed */
-            signed: string;
-            seal_found?: string | null;
-            seal_set?: string | null;
-            seal_reason?: string | null;
-            note?: string | null;
-        };
-        KeptFirstAider: {
-            name: string;
-            ended_on?: string | null;
-            qualifications: {
-                /** @enum {string} */
-                scope: "anyone" | "first_aider" | "trained" | "clinician";
-                title: string;
-                expires_on?: string | null;
-            }[];
-            postings: {
-                place_id: string;
-                shift: string;
-            }[];
         };
         NewAssessment: {
             /** @description a ULID made by the page: sent twice, one is made */
@@ -1075,71 +1083,186 @@ export interface components {
             /** @enum {string} */
             scheme: "headcount" | "class";
         };
-        NewHouseList: {
-            code: string;
+        /** @description A figure put in place of the reckoned one, who did it and why. */
+        OverrideResource: {
+            count: number;
+            reason: string;
+            by: string;
+            on: string;
+        };
+        /** @description So many kits or modules of one kind in an area: what was reckoned, what is planned, why, which list it keeps, what one costs and where it hangs. */
+        PartResource: {
+            /** @enum {string} */
+            what: "kit" | "module";
+            wanted: string;
             title: string;
-            /** @description the list that it is copied from; left out for an empty one */
-            from?: string | null;
+            reckoned: number;
+            count: number;
+            because: string;
+            override: components["schemas"]["OverrideResource"] | null;
+            list: components["schemas"]["ListRef"] | null;
+            each: number | null;
+            unpriced: number;
+            where: string;
         };
-        NewKit: {
-            /** @description a ULID made by the page: sent twice, one kit is made */
-            id: string;
-            code: string;
-            name: string;
-            design_id: string;
-            place_id: string;
-            /** @description the task of a plan that asked for the kit */
-            task?: string | null;
-            /** @enum {string} */
-            scope: "anyone" | "first_aider" | "trained" | "clinician";
-        };
-        NewListEdition: {
-            edition: string;
-        };
-        OrganisationSettings: {
-            /** @enum {string} */
-            length_unit: "mm" | "cm" | "in";
-            /** @enum {string} */
-            mass_unit: "g" | "oz";
-            /** @enum {string} */
-            volume_unit: "ml" | "floz";
-            currency: string;
-            people_kept_days: number;
+        /** @description One of the two plans of an area. The cost is at the price per piece of the cheapest packs. */
+        PlanResource: {
+            parts: components["schemas"]["PartResource"][];
+            kits: number;
+            modules: number;
+            cost: number;
+            unpriced: number;
         };
         ProvisionChoiceMade: {
             list_id: string;
             design_id?: string | null;
         };
-        SealNote: {
-            /** @enum {string} */
-            event: "set" | "broken";
-            /** @description of the seal that was set */
-            seal_number?: string | null;
-            /** @description why the seal was broken */
-            reason?: string | null;
-            /** Format: date-time */
-            begun_at: string;
-            /** Format: date-time */
-            done_at?: string | null;
-            /** Format: date-time */
-            clock_checked_at?: string | null;
-            base: components["schemas"]["Base"];
-        };
         SeenAreaChange: {
             what: string;
         };
-        SettledNote: {
-            /** @description what was done about it */
-            note: string;
-        };
-        SignIn: {
-            email: string;
-            password: string;
+        /** @description What somebody saw that is no longer as it was assessed. */
+        SeenChange: {
+            what: string;
+            by: string;
+            on: string;
         };
         SignedAssessment: {
             /** @enum {string} */
             chosen: "least" | "full";
             signed: string;
+        };
+        /** @description One piece of work that carries a plan out. */
+        TaskResource: {
+            id: string;
+            /** @enum {string} */
+            kind: "make" | "move" | "upgrade" | "retire";
+            text: string;
+            why: string;
+            area: string | null;
+            place_id: string | null;
+            place: string | null;
+            kit: string | null;
+            kit_name: string | null;
+            wanted: string | null;
+            modules: string[];
+            design_id: string | null;
+            design: string | null;
+            /** @enum {string} */
+            state: "open" | "done" | "dropped";
+            reason: string | null;
+            closed_on: string | null;
+            closed_by: string | null;
+            made_kit: string | null;
+        };
+        /** @description What both plans come to, for one kind of kit or module. */
+        TotalResource: {
+            /** @enum {string} */
+            what: "kit" | "module";
+            wanted: string;
+            title: string;
+            least: number;
+            full: number;
+            each: number | null;
+        };
+        /** @description Where pieces of an item lie. */
+        CarriedResource: {
+            where: string;
+            kit: string | null;
+            place: string;
+            lot: string | null;
+            expires: string | null;
+            good_until: string | null;
+            condition: string;
+            quantity: number;
+        };
+        /** @description A class of the tree of items, with how many items are of it or below it, and which lists keep it out or accept it. */
+        ClassResource: {
+            class: string;
+            title: string;
+            items: number;
+            below: number;
+            excluded_by: string[];
+            accepted_by: string[];
+        };
+        ClassTitle: {
+            title: string;
+        };
+        /** @description An item by code and name. */
+        ItemName: {
+            code: string;
+            name: string;
+        };
+        /** @description An item of the catalogue: what it is, what it needs, where it is. */
+        ItemResource: {
+            id: string;
+            code: string;
+            name: string;
+            class: string;
+            class_title: string;
+            purpose: string;
+            caution: string | null;
+            /** @enum {string} */
+            count_unit: "each" | "pair" | "roll";
+            dated: boolean;
+            sterile: boolean;
+            mass_g: number;
+            mass_shown: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            reserve: boolean;
+            superseded_by: string | null;
+            superseded_by_code: string | null;
+            storage_min_c: number | null;
+            storage_max_c: number | null;
+            opened_life: number | null;
+            /** @enum {string|null} */
+            opened_life_unit: "days" | "weeks" | "months" | null;
+            allergy: string | null;
+            revision: number;
+            currency: string;
+            measures: components["schemas"]["MeasureResource"][];
+            packs: components["schemas"]["PackResource"][];
+            needs: components["schemas"]["NeedResource"][];
+            stand_ins: components["schemas"]["ItemName"][];
+            stands_in_for: components["schemas"]["ItemName"][];
+            accepted_by: string[];
+            excluded_by: string[];
+            carried: components["schemas"]["CarriedResource"][];
+            missing_in: string[];
+        };
+        /** @description An item in the catalogue's table. */
+        ItemRow: {
+            code: string;
+            name: string;
+            class: string;
+            purpose: string;
+            caution: string | null;
+            dated: boolean;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            in_kits: number;
+            in_store: number;
+            price: number | null;
+        };
+        /** @description A measure: as it was entered, and in the unit that the organisation prefers. */
+        MeasureResource: {
+            measure: string;
+            quantity: string;
+            shown: string;
+        };
+        /** @description What an item does not work without. */
+        NeedResource: {
+            any_of: string[];
+            codes: string[];
+            /** @enum {string} */
+            per: "kit" | "each";
+            quantity: number;
+            reason: string;
+        };
+        /** @description A size in which an item is bought; the price is in minor units, null where it is not known. */
+        PackResource: {
+            pieces: number;
+            price: number | null;
         };
         WrittenItem: {
             /** @description the revision that a change was based on; left out for a new item */
@@ -1183,129 +1306,6 @@ export interface components {
             }[];
             /** @description codes of items that may stand in for it, first choice first */
             stand_ins: string[];
-        };
-        WrittenList: {
-            /** @description the revision that the change was based on */
-            base: number;
-            title: string;
-            size?: string | null;
-            /** @description what the list rests on */
-            basis: string;
-            excludes: string[];
-            lines: {
-                code: string;
-                need: string;
-                /** @enum {string} */
-                rank: "critical" | "required" | "optional";
-                quantity?: number | null;
-                total_measure?: string | null;
-                total_quantity?: string | null;
-                accepts: {
-                    item?: string | null;
-                    class?: string | null;
-                    minima?: {
-                        measure: string;
-                        quantity: string;
-                    }[];
-                }[];
-                reason?: string | null;
-            }[];
-        };
-        /** @description An area as it was answered, what follows from it, and what changed since the last assessment. */
-        AreaResource: {
-            id: string;
-            name: string;
-            places: components["schemas"]["PlaceRef"][];
-            hangs_at: string | null;
-            people: number;
-            /** @enum {string} */
-            hazard: "low" | "high";
-            points: number;
-            lone_workers: number;
-            vehicles: number;
-            running_water: boolean;
-            children: number;
-            minutes_to_help: number;
-            risks: string[];
-            follows_risks: string[];
-            note: string | null;
-            revision: number;
-            least: components["schemas"]["PlanResource"];
-            full: components["schemas"]["PlanResource"];
-            is_new: boolean;
-            changes: string[];
-            seen: components["schemas"]["SeenChange"][];
-            cover: components["schemas"]["ShiftCover"][];
-        };
-        /** @description Something that asks for the planner's attention, and where it is dealt with. */
-        AskResource: {
-            /** @enum {string} */
-            kind: "assessment" | "cover" | "qualification";
-            text: string;
-            href: string;
-        };
-        /** @description An assessment by its title and day. */
-        AssessmentRef: {
-            id: string;
-            title: string;
-            signed_on: string | null;
-        };
-        /** @description An assessment with its areas, both plans, and the work that carries it out. */
-        AssessmentResource: {
-            id: string;
-            title: string;
-            /** @enum {string} */
-            scheme: "headcount" | "class";
-            started_by: string;
-            started_on: string;
-            /** @enum {string|null} */
-            chosen: "least" | "full" | null;
-            signed: string | null;
-            signed_on: string | null;
-            review_on: string | null;
-            asks_again: string[];
-            follows: components["schemas"]["AssessmentRef"] | null;
-            followed_by: components["schemas"]["AssessmentRef"] | null;
-            areas: components["schemas"]["AreaResource"][];
-            gone: string[];
-            totals: components["schemas"]["TotalResource"][];
-            cost_least: number;
-            cost_full: number;
-            unpriced: number;
-            currency: string;
-            tasks: components["schemas"]["TaskResource"][];
-        };
-        /** @description An assessment in the list of all. */
-        AssessmentSummary: {
-            id: string;
-            title: string;
-            started_on: string;
-            signed: string | null;
-            signed_on: string | null;
-            /** @enum {string|null} */
-            chosen: "least" | "full" | null;
-            review_on: string | null;
-            areas: number;
-            open_tasks: number;
-            asks_again: string[];
-        };
-        /** @description How far the record goes, to be sent back with what rests on it. */
-        Base: {
-            /** @description begins anew with each restore from a backup */
-            epoch: number;
-            /** @description of the last operation */
-            number: number;
-        };
-        /** @description Where pieces of an item lie. */
-        CarriedResource: {
-            where: string;
-            kit: string | null;
-            place: string;
-            lot: string | null;
-            expires: string | null;
-            good_until: string | null;
-            condition: string;
-            quantity: number;
         };
         /** @description What a check found. */
         CheckFindingResource: {
@@ -1397,62 +1397,72 @@ export interface components {
             became: number;
             in_doubt: boolean;
         };
-        /** @description Which list a kit of a size or a module keeps, of which design a new kit is made, and what one costs by the piece. */
-        ChoiceResource: {
-            wanted: string;
-            /** @enum {string} */
-            what: "kit" | "module";
-            title: string;
-            list: components["schemas"]["ListRef"] | null;
-            design_id: string | null;
-            design: string | null;
-            each: number | null;
-            unpriced: number;
+        CountedContents: {
+            rows: components["schemas"]["CountedRow"][];
         };
-        /** @description A class of the tree of items, with how many items are of it or below it, and which lists keep it out or accept it. */
-        ClassResource: {
-            class: string;
-            title: string;
-            items: number;
-            below: number;
-            excluded_by: string[];
-            accepted_by: string[];
-        };
-        /** @description What was found for a line beside somebody's own copy of the standard. */
-        ConfirmationResource: {
-            /** @enum {string} */
-            outcome: "matches" | "differs" | "absent";
-            asked: string;
-            figure: string | null;
-            note: string | null;
-            by: string;
-            on: string;
-        };
-        /** @description Pieces of one lot in one condition in one pocket. */
-        ContentResource: {
+        CountedRow: {
+            /** @description The shape of one counted row, as the API's description shows it; CountedRows holds its rules. */
             pocket_id: string;
-            line: string | null;
+            /** @description the item's code */
             item: string;
-            name: string;
-            purpose: string;
-            caution: string | null;
-            count_unit: string;
-            dated: boolean;
-            lot_id: string | null;
             lot: string | null;
+            /** @description as printed: YYYY-MM or YYYY-MM-DD */
             expires: string | null;
-            good_until: string | null;
             quantity: number;
             /** @enum {string} */
             condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+            /** @description the lot is not on record, and is printed so on the pack */
+            new_lot?: boolean;
         };
-        /** @description A design that keeps the older edition, and the new lines that have no pocket in it yet. */
-        DesignEffect: {
-            id: string;
-            name: string;
-            kits: components["schemas"]["KitEffect"][];
-            homeless: components["schemas"]["HomelessLine"][];
-            pockets: components["schemas"]["PocketName"][];
+        FinishedCheck: {
+            /** @description the code on the kit */
+            kit: string;
+            /** @enum {string} */
+            kind: "full" | "quick";
+            /** Format: date-time */
+            begun_at: string;
+            /**
+             * Format: date-time
+             * @description by the device's clock, corrected; left out: now, by the server's
+             */
+            done_at?: string | null;
+            /**
+             * Format: date-time
+             * @description when the device's clock was last compared with the server's
+             */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
+            rows: components["schemas"]["CountedRow"][];
+            /** @description the checker's name, typed */
+            signed: string;
+            seal_found?: string | null;
+            seal_set?: string | null;
+            seal_reason?: string | null;
+            note?: string | null;
+        };
+        /** @description What is kept, though nothing of it could be recorded. */
+        KeptResource: {
+            unsettled: components["schemas"]["UnsettledResource"][];
+        };
+        SettledNote: {
+            /** @description what was done about it */
+            note: string;
+        };
+        /** @description Something that arrived late and could not be recorded as it was sent. */
+        UnsettledResource: {
+            id: number;
+            kit: string;
+            kit_name: string;
+            /** @enum {string} */
+            because: "kit_retired" | "not_there" | "moved_while_counting" | "checks_disagree" | "no_such_pocket";
+            /** @description what was sent, by whom and when */
+            title: string;
+            /** @description what of it needs somebody */
+            text: string;
+            /** @description the id of the check or restock */
+            operation: string;
+            /** @description its number where the rest of it is on record */
+            number: number | null;
         };
         /** @description A design that kits can be made of. */
         DesignResource: {
@@ -1464,133 +1474,6 @@ export interface components {
             kits: string[];
             leaves: components["schemas"]["LeafResource"][];
             lines: number;
-        };
-        /** @description When the next check is, and why. */
-        DueResource: {
-            next: string | null;
-            /** @enum {string|null} */
-            kind: "full" | "quick" | null;
-            because: string | null;
-            overdue_days: number;
-            text: string;
-        };
-        /** @description One edition beside another, line by line, and what each kit would lack under it. */
-        EditionChangeResource: {
-            from: components["schemas"]["EditionRef"];
-            to: components["schemas"]["EditionRef"];
-            title: string;
-            lines: components["schemas"]["LineChange"][];
-            excludes: string[];
-            designs: components["schemas"]["DesignEffect"][];
-        };
-        /** @description An edition of a list, by its number. */
-        EditionRef: {
-            id: string;
-            edition: string;
-            confirmed: boolean;
-        };
-        /** @description What a line accepts: an item, or a class with least measures; and the same in words. */
-        EntryResource: {
-            item: string | null;
-            class: string | null;
-            minima: components["schemas"]["MeasureResource"][];
-            caution: string | null;
-            text: string;
-        };
-        /** @description What the finder found. */
-        FindResource: {
-            query: string;
-            found: components["schemas"]["FoundResource"][];
-        };
-        /** @description Somebody trained. Private: for who plans alone. */
-        FirstAiderResource: {
-            id: string;
-            name: string;
-            ended_on: string | null;
-            goes_on: string | null;
-            qualifications: components["schemas"]["QualificationResource"][];
-            postings: components["schemas"]["PostingResource"][];
-        };
-        /** @description Something the finder found. */
-        FoundResource: {
-            /** @enum {string} */
-            kind: "kit" | "item" | "place" | "lot";
-            title: string;
-            detail: string;
-            href: string;
-        };
-        /** @description A line of a list beside what a kit or design holds. */
-        HeldLine: {
-            code: string;
-            need: string;
-            /** @enum {string} */
-            rank: "critical" | "required" | "optional";
-            required: string;
-            there: string;
-            /** @enum {string} */
-            outcome: "met" | "stand_in" | "short";
-            placed: string[];
-            accepts: string[];
-        };
-        /** @description Something held that no line takes, or that the list keeps out. */
-        HeldRow: {
-            item: string;
-            name: string;
-            quantity: number;
-            /** @enum {string} */
-            because: "extra" | "excluded" | "beyond_scope" | "unusable";
-            pocket: string | null;
-        };
-        /** @description One thing that was done to a kit, with all that belongs to it. */
-        HistoryEntry: {
-            at: string;
-            /** @description its number in the record */
-            number: number;
-            /** @description the kind of operation */
-            kind: string;
-            title: string;
-            by: string;
-            /** @description seals set and broken, and what changed about the kit */
-            notes: string[];
-            check: components["schemas"]["CheckRef"] | null;
-            movements: components["schemas"]["MovementResource"][];
-        };
-        /** @description The history of a kit, newest first. */
-        HistoryResource: {
-            kit: string;
-            kit_name: string;
-            entries: components["schemas"]["HistoryEntry"][];
-            before: number | null;
-        };
-        /** @description A kit or design held against a list, and what it would take to meet it. */
-        HoldResource: {
-            subject: string;
-            subject_title: string;
-            list: components["schemas"]["ListRef"];
-            /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
-            sentence: string;
-            lines: components["schemas"]["HeldLine"][];
-            rest: components["schemas"]["HeldRow"][];
-            findings: string[];
-            add: components["schemas"]["ToAdd"][];
-            add_mass_g: number;
-            add_cost: number;
-            unpriced: number;
-            mass_g: number;
-            mass_then_g: number;
-            mass_shown: string;
-            currency: string;
-        };
-        /** @description A new line that needs a pocket. */
-        HomelessLine: {
-            code: string;
-            need: string;
-        };
-        /** @description The marks of one place over thirteen months. */
-        HorizonResource: {
-            place: components["schemas"]["PlaceRef"];
-            marks: components["schemas"]["MarkResource"][];
         };
         /** @description A file that is brought in: read step by step, previewed as a difference, then taken whole or not at all. */
         ImportResource: {
@@ -1622,77 +1505,71 @@ export interface components {
             outcome: "new" | "changed" | "same" | "error";
             texts: string[];
         };
-        /** @description An item by code and name. */
-        ItemName: {
-            code: string;
-            name: string;
-        };
-        /** @description An item of the catalogue: what it is, what it needs, where it is. */
-        ItemResource: {
+        ImportedFile: {
+            /** @description a ULID made by the page */
             id: string;
-            code: string;
+            /** @enum {string} */
+            kind: "catalogue" | "lists" | "designs" | "kits";
+            /** @enum {string} */
+            format: "json" | "csv";
+            file_name: string;
+            /** @description the text of the file */
+            source: string;
+        };
+        /** @description How far the record goes, to be sent back with what rests on it. */
+        Base: {
+            /** @description begins anew with each restore from a backup */
+            epoch: number;
+            /** @description of the last operation */
+            number: number;
+        };
+        /** @description Pieces of one lot in one condition in one pocket. */
+        ContentResource: {
+            pocket_id: string;
+            line: string | null;
+            item: string;
             name: string;
-            class: string;
-            class_title: string;
             purpose: string;
             caution: string | null;
-            /** @enum {string} */
-            count_unit: "each" | "pair" | "roll";
+            count_unit: string;
             dated: boolean;
-            sterile: boolean;
-            mass_g: number;
-            mass_shown: string;
+            lot_id: string | null;
+            lot: string | null;
+            expires: string | null;
+            good_until: string | null;
+            quantity: number;
             /** @enum {string} */
-            scope: "anyone" | "first_aider" | "trained" | "clinician";
-            reserve: boolean;
-            superseded_by: string | null;
-            superseded_by_code: string | null;
-            storage_min_c: number | null;
-            storage_max_c: number | null;
-            opened_life: number | null;
+            condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+        };
+        /** @description When the next check is, and why. */
+        DueResource: {
+            next: string | null;
             /** @enum {string|null} */
-            opened_life_unit: "days" | "weeks" | "months" | null;
-            allergy: string | null;
-            revision: number;
-            currency: string;
-            measures: components["schemas"]["MeasureResource"][];
-            packs: components["schemas"]["PackResource"][];
-            needs: components["schemas"]["NeedResource"][];
-            stand_ins: components["schemas"]["ItemName"][];
-            stands_in_for: components["schemas"]["ItemName"][];
-            accepted_by: string[];
-            excluded_by: string[];
-            carried: components["schemas"]["CarriedResource"][];
-            missing_in: string[];
+            kind: "full" | "quick" | null;
+            because: string | null;
+            overdue_days: number;
+            text: string;
         };
-        /** @description An item in the catalogue's table. */
-        ItemRow: {
-            code: string;
-            name: string;
-            class: string;
-            purpose: string;
-            caution: string | null;
-            dated: boolean;
-            /** @enum {string} */
-            scope: "anyone" | "first_aider" | "trained" | "clinician";
-            in_kits: number;
-            in_store: number;
-            price: number | null;
+        /** @description One thing that was done to a kit, with all that belongs to it. */
+        HistoryEntry: {
+            at: string;
+            /** @description its number in the record */
+            number: number;
+            /** @description the kind of operation */
+            kind: string;
+            title: string;
+            by: string;
+            /** @description seals set and broken, and what changed about the kit */
+            notes: string[];
+            check: components["schemas"]["CheckRef"] | null;
+            movements: components["schemas"]["MovementResource"][];
         };
-        /** @description What is kept, though nothing of it could be recorded. */
-        KeptResource: {
-            unsettled: components["schemas"]["UnsettledResource"][];
-        };
-        /** @description What a kit would lack under another edition, beside what it is now. */
-        KitEffect: {
+        /** @description The history of a kit, newest first. */
+        HistoryResource: {
             kit: string;
-            name: string;
-            /** @enum {string} */
-            now: "ready" | "ready_with_actions" | "limited" | "not_ready";
-            /** @enum {string} */
-            then: "ready" | "ready_with_actions" | "limited" | "not_ready";
-            lacks: string[];
-            frees: string[];
+            kit_name: string;
+            entries: components["schemas"]["HistoryEntry"][];
+            before: number | null;
         };
         /** @description A kit: what it is, what is in it, and whether it is ready. */
         KitResource: {
@@ -1739,14 +1616,6 @@ export interface components {
             name: string;
             pockets: components["schemas"]["PocketResource"][];
         };
-        /** @description Changes in one line from one edition to the next. */
-        LineChange: {
-            code: string;
-            /** @enum {string} */
-            kind: "added" | "dropped" | "changed" | "same";
-            need: string;
-            texts: string[];
-        };
         /** @description One line of a kit's list, where it lives and how far it is met. */
         LineResource: {
             code: string;
@@ -1767,6 +1636,224 @@ export interface components {
             /** @enum {string} */
             state: "met" | "early" | "reserve" | "short" | "none";
             accepts: string[];
+        };
+        /** @description So many pieces of a lot that went somewhere, in words. */
+        MovementResource: {
+            item: string;
+            name: string;
+            lot: string | null;
+            quantity: number;
+            text: string;
+        };
+        NewKit: {
+            /** @description a ULID made by the page: sent twice, one kit is made */
+            id: string;
+            code: string;
+            name: string;
+            design_id: string;
+            place_id: string;
+            /** @description the task of a plan that asked for the kit */
+            task?: string | null;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+        };
+        /** @description A place by itself. */
+        PlaceRef: {
+            id: string;
+            name: string;
+            path: string;
+        };
+        /** @description A place with its kits; places below it follow it. */
+        PlaceResource: {
+            id: string;
+            parent_id: string | null;
+            /** @enum {string} */
+            kind: "site" | "building" | "floor" | "spot" | "vehicle" | "person";
+            name: string;
+            path: string;
+            kits: components["schemas"]["KitRow"][];
+        };
+        /** @description A pocket and where it lies on its leaf. */
+        PocketResource: {
+            id: string;
+            name: string;
+            row: number;
+            column: number;
+            row_span: number;
+            column_span: number;
+        };
+        /** @description One reason of a verdict, and what to do about it. */
+        ReasonResource: {
+            kind: string;
+            /** @enum {string} */
+            severity: "stop" | "fix" | "note";
+            text: string;
+            todo: string;
+            /** @enum {string} */
+            job: "restock" | "check" | "none";
+            line: string | null;
+            item: string | null;
+            row: number | null;
+            pocket_id: string | null;
+        };
+        SealNote: {
+            /** @enum {string} */
+            event: "set" | "broken";
+            /** @description of the seal that was set */
+            seal_number?: string | null;
+            /** @description why the seal was broken */
+            reason?: string | null;
+            /** Format: date-time */
+            begun_at: string;
+            /** Format: date-time */
+            done_at?: string | null;
+            /** Format: date-time */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
+        };
+        /** @description The seal of a kit. */
+        SealResource: {
+            /** @enum {string} */
+            state: "intact" | "broken" | "none";
+            number: string | null;
+            broken_on: string | null;
+            reason: string | null;
+        };
+        /** @description What the core says of a kit. */
+        VerdictResource: {
+            /** @enum {string} */
+            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            sentence: string;
+            as_of: string;
+            next_check: string;
+            margin_days: number;
+            /** @enum {string} */
+            expiry: "strict" | "reserve";
+            mass_g: number;
+            max_mass_g: number | null;
+            reasons: components["schemas"]["ReasonResource"][];
+            lines: components["schemas"]["LineResource"][];
+        };
+        AdoptedEdition: {
+            design: string;
+            pockets?: {
+                line: string;
+                pocket_id: string;
+            }[];
+        };
+        ComparedLine: {
+            /** @enum {string} */
+            outcome: "matches" | "differs" | "absent";
+            /** @description what your own copy asks for, where it differs */
+            figure?: string | null;
+            note?: string | null;
+        };
+        /** @description A line of a list beside what a kit or design holds. */
+        ComparedLineResource: {
+            code: string;
+            need: string;
+            /** @enum {string} */
+            rank: "critical" | "required" | "optional";
+            required: string;
+            there: string;
+            /** @enum {string} */
+            outcome: "met" | "stand_in" | "short";
+            placed: string[];
+            accepts: string[];
+        };
+        /** @description A kit or design held against a list, and what it would take to meet it. */
+        ComparisonResource: {
+            subject: string;
+            subject_title: string;
+            list: components["schemas"]["ListRef"];
+            /** @enum {string} */
+            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            sentence: string;
+            lines: components["schemas"]["ComparedLineResource"][];
+            rest: components["schemas"]["LeftOverResource"][];
+            findings: string[];
+            add: components["schemas"]["ToAdd"][];
+            add_mass_g: number;
+            add_cost: number;
+            unpriced: number;
+            mass_g: number;
+            mass_then_g: number;
+            mass_shown: string;
+            currency: string;
+        };
+        /** @description What was found for a line beside somebody's own copy of the standard. */
+        ConfirmationResource: {
+            /** @enum {string} */
+            outcome: "matches" | "differs" | "absent";
+            asked: string;
+            figure: string | null;
+            note: string | null;
+            by: string;
+            on: string;
+        };
+        /** @description A design that keeps the older edition, and the new lines that have no pocket in it yet. */
+        DesignEffect: {
+            id: string;
+            name: string;
+            kits: components["schemas"]["KitEffect"][];
+            homeless: components["schemas"]["HomelessLine"][];
+            pockets: components["schemas"]["PocketName"][];
+        };
+        /** @description One edition beside another, line by line, and what each kit would lack under it. */
+        EditionChangeResource: {
+            from: components["schemas"]["EditionRef"];
+            to: components["schemas"]["EditionRef"];
+            title: string;
+            lines: components["schemas"]["LineChange"][];
+            excludes: string[];
+            designs: components["schemas"]["DesignEffect"][];
+        };
+        /** @description An edition of a list, by its number. */
+        EditionRef: {
+            id: string;
+            edition: string;
+            confirmed: boolean;
+        };
+        /** @description What a line accepts: an item, or a class with least measures; and the same in words. */
+        EntryResource: {
+            item: string | null;
+            class: string | null;
+            minima: components["schemas"]["MeasureResource"][];
+            caution: string | null;
+            text: string;
+        };
+        /** @description A new line that needs a pocket. */
+        HomelessLine: {
+            code: string;
+            need: string;
+        };
+        /** @description What a kit would lack under another edition, beside what it is now. */
+        KitEffect: {
+            kit: string;
+            name: string;
+            /** @enum {string} */
+            now: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            /** @enum {string} */
+            then: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            lacks: string[];
+            frees: string[];
+        };
+        /** @description Something held that no line takes, or that the list keeps out. */
+        LeftOverResource: {
+            item: string;
+            name: string;
+            quantity: number;
+            /** @enum {string} */
+            because: "extra" | "excluded" | "beyond_scope" | "unusable";
+            pocket: string | null;
+        };
+        /** @description Changes in one line from one edition to the next. */
+        LineChange: {
+            code: string;
+            /** @enum {string} */
+            kind: "added" | "dropped" | "changed" | "same";
+            need: string;
+            texts: string[];
         };
         /** @description One line of a list. */
         ListLineResource: {
@@ -1845,126 +1932,95 @@ export interface components {
             latest: boolean;
             serves: string[];
         };
-        /** @description A day on which things run out or checks fall due. */
-        MarkResource: {
-            day: string;
-            /** @enum {string} */
-            kind: "expiry" | "check";
-            kit: string;
-            texts: string[];
-        };
-        /** @description A measure: as it was entered, and in the unit that the organisation prefers. */
-        MeasureResource: {
-            measure: string;
-            quantity: string;
-            shown: string;
-        };
-        /** @description What the store lacks. */
-        MissingResource: {
-            line: string | null;
-            item: string | null;
-            what: string;
-            quantity: number;
-        };
-        /** @description So many pieces of a lot that went somewhere, in words. */
-        MovementResource: {
-            item: string;
-            name: string;
-            lot: string | null;
-            quantity: number;
-            text: string;
-        };
-        /** @description What an item does not work without. */
-        NeedResource: {
-            any_of: string[];
-            codes: string[];
-            /** @enum {string} */
-            per: "kit" | "each";
-            quantity: number;
-            reason: string;
-        };
-        /** @description Whose kits these are, and how measures and money are shown. */
-        OrganisationResource: {
-            name: string;
-            time_zone: string;
-            /** @enum {string} */
-            length_unit: "mm" | "cm" | "in";
-            /** @enum {string} */
-            mass_unit: "g" | "oz";
-            /** @enum {string} */
-            volume_unit: "ml" | "floz";
-            currency: string;
-            people_kept_days: number;
-        };
-        /** @description A figure put in place of the reckoned one, who did it and why. */
-        OverrideResource: {
-            count: number;
-            reason: string;
-            by: string;
-            on: string;
-        };
-        /** @description A size in which an item is bought; the price is in minor units, null where it is not known. */
-        PackResource: {
-            pieces: number;
-            price: number | null;
-        };
-        /** @description So many kits or modules of one kind in an area: what was reckoned, what is planned, why, which list it keeps, what one costs and where it hangs. */
-        PartResource: {
-            /** @enum {string} */
-            what: "kit" | "module";
-            wanted: string;
+        NewHouseList: {
+            code: string;
             title: string;
-            reckoned: number;
-            count: number;
-            because: string;
-            override: components["schemas"]["OverrideResource"] | null;
-            list: components["schemas"]["ListRef"] | null;
-            each: number | null;
-            unpriced: number;
-            where: string;
+            /** @description the list that it is copied from; left out for an empty one */
+            from?: string | null;
         };
-        /** @description The first aiders, and after how many days their records go. */
-        PeopleResource: {
-            kept_days: number;
-            people: components["schemas"]["FirstAiderResource"][];
-        };
-        /** @description A place by itself. */
-        PlaceRef: {
-            id: string;
-            name: string;
-            path: string;
-        };
-        /** @description A place with its kits; places below it follow it. */
-        PlaceResource: {
-            id: string;
-            parent_id: string | null;
-            /** @enum {string} */
-            kind: "site" | "building" | "floor" | "spot" | "vehicle" | "person";
-            name: string;
-            path: string;
-            kits: components["schemas"]["KitRow"][];
-        };
-        /** @description One of the two plans of an area. The cost is at the price per piece of the cheapest packs. */
-        PlanResource: {
-            parts: components["schemas"]["PartResource"][];
-            kits: number;
-            modules: number;
-            cost: number;
-            unpriced: number;
+        NewListEdition: {
+            edition: string;
         };
         /** @description A pocket of a design by leaf and name. */
         PocketName: {
             id: string;
             name: string;
         };
-        /** @description A pocket and where it lies on its leaf. */
-        PocketResource: {
+        /** @description What it would take for one line. */
+        ToAdd: {
+            line: string | null;
+            need: string;
+            item: string | null;
+            name: string;
+            quantity: number;
+            mass_g: number;
+            cost: number | null;
+            packs: string | null;
+            caution: string | null;
+        };
+        WrittenList: {
+            /** @description the revision that the change was based on */
+            base: number;
+            title: string;
+            size?: string | null;
+            /** @description what the list rests on */
+            basis: string;
+            excludes: string[];
+            lines: {
+                code: string;
+                need: string;
+                /** @enum {string} */
+                rank: "critical" | "required" | "optional";
+                quantity?: number | null;
+                total_measure?: string | null;
+                total_quantity?: string | null;
+                accepts: {
+                    item?: string | null;
+                    class?: string | null;
+                    minima?: {
+                        measure: string;
+                        quantity: string;
+                    }[];
+                }[];
+                reason?: string | null;
+            }[];
+        };
+        CoverNeeded: {
+            place_id: string;
+            needs: {
+                shift: string;
+                /** @enum {string} */
+                scope: "anyone" | "first_aider" | "trained" | "clinician";
+                count: number;
+            }[];
+        };
+        /** @description Somebody trained. Private: for who plans alone. */
+        FirstAiderResource: {
             id: string;
             name: string;
-            row: number;
-            column: number;
-            row_span: number;
-            column_span: number;
+            ended_on: string | null;
+            goes_on: string | null;
+            qualifications: components["schemas"]["QualificationResource"][];
+            postings: components["schemas"]["PostingResource"][];
+        };
+        KeptFirstAider: {
+            name: string;
+            ended_on?: string | null;
+            qualifications: {
+                /** @enum {string} */
+                scope: "anyone" | "first_aider" | "trained" | "clinician";
+                title: string;
+                expires_on?: string | null;
+            }[];
+            postings: {
+                place_id: string;
+                shift: string;
+            }[];
+        };
+        /** @description The first aiders, and after how many days their records go. */
+        PeopleResource: {
+            kept_days: number;
+            people: components["schemas"]["FirstAiderResource"][];
         };
         /** @description Where somebody is posted, for which shift. */
         PostingResource: {
@@ -1972,12 +2028,61 @@ export interface components {
             place: string;
             shift: string;
         };
-        /** @description What was wrong, where, and what to do (application/problem+json). */
-        ProblemResource: {
-            type: string;
+        /** @description What somebody is trained to, and until when. */
+        QualificationResource: {
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
             title: string;
-            status: number;
-            detail: string;
+            expires_on: string | null;
+            valid: boolean;
+        };
+        /** @description How many first aiders a place asks for in a shift, trained to what, and how many are posted there with a valid qualification. */
+        ShiftCover: {
+            place: components["schemas"]["PlaceRef"];
+            shift: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            needed: number;
+            there: number;
+        };
+        DoneRestock: {
+            store: string;
+            /** Format: date-time */
+            begun_at: string;
+            /**
+             * Format: date-time
+             * @description by the device's clock, corrected; left out: now, by the server's
+             */
+            done_at?: string | null;
+            /**
+             * Format: date-time
+             * @description when the device's clock was last compared with the server's
+             */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
+            out: {
+                pocket_id: string;
+                lot_id: string;
+                /** @enum {string} */
+                condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+                quantity: number;
+                /** @enum {string} */
+                to: "discard" | "store";
+            }[];
+            in: {
+                pocket_id: string;
+                lot_id: string;
+                quantity: number;
+            }[];
+            seal_reason?: string | null;
+            seal_set?: string | null;
+        };
+        /** @description What the store lacks. */
+        MissingResource: {
+            line: string | null;
+            item: string | null;
+            what: string;
+            quantity: number;
         };
         /** @description Pieces of a lot to put into a pocket. */
         PutResource: {
@@ -1995,28 +2100,6 @@ export interface components {
             short_dated: boolean;
             stands_in: boolean;
         };
-        /** @description What somebody is trained to, and until when. */
-        QualificationResource: {
-            /** @enum {string} */
-            scope: "anyone" | "first_aider" | "trained" | "clinician";
-            title: string;
-            expires_on: string | null;
-            valid: boolean;
-        };
-        /** @description One reason of a verdict, and what to do about it. */
-        ReasonResource: {
-            kind: string;
-            /** @enum {string} */
-            severity: "stop" | "fix" | "note";
-            text: string;
-            todo: string;
-            /** @enum {string} */
-            job: "restock" | "check" | "none";
-            line: string | null;
-            item: string | null;
-            row: number | null;
-            pocket_id: string | null;
-        };
         /** @description What goes out of a kit and what goes in from the store. */
         RestockResource: {
             store: string;
@@ -2033,37 +2116,6 @@ export interface components {
             operation: number | null;
             unsettled: components["schemas"]["UnsettledResource"][];
             kit: components["schemas"]["KitResource"];
-        };
-        /** @description The seal of a kit. */
-        SealResource: {
-            /** @enum {string} */
-            state: "intact" | "broken" | "none";
-            number: string | null;
-            broken_on: string | null;
-            reason: string | null;
-        };
-        /** @description What somebody saw that is no longer as it was assessed. */
-        SeenChange: {
-            what: string;
-            by: string;
-            on: string;
-        };
-        /** @description The session: who is signed in, the token that changing requests carry, and what day it is where the kits are. */
-        SessionResource: {
-            user: components["schemas"]["UserResource"] | null;
-            csrf: string;
-            organisation: string;
-            time_zone: string;
-            today: string;
-        };
-        /** @description How many first aiders a place asks for in a shift, trained to what, and how many are posted there with a valid qualification. */
-        ShiftCover: {
-            place: components["schemas"]["PlaceRef"];
-            shift: string;
-            /** @enum {string} */
-            scope: "anyone" | "first_aider" | "trained" | "clinician";
-            needed: number;
-            there: number;
         };
         /** @description A store and what lies in it. */
         StoreResource: {
@@ -2099,40 +2151,38 @@ export interface components {
             /** @enum {string} */
             to: "discard" | "store";
         };
-        /** @description One piece of work that carries a plan out. */
-        TaskResource: {
-            id: string;
-            /** @enum {string} */
-            kind: "make" | "move" | "upgrade" | "retire";
-            text: string;
-            why: string;
-            area: string | null;
-            place_id: string | null;
-            place: string | null;
-            kit: string | null;
-            kit_name: string | null;
-            wanted: string | null;
-            modules: string[];
-            design_id: string | null;
-            design: string | null;
-            /** @enum {string} */
-            state: "open" | "done" | "dropped";
-            reason: string | null;
-            closed_on: string | null;
-            closed_by: string | null;
-            made_kit: string | null;
+        /** @description What was wrong, where, and what to do (application/problem+json). */
+        ProblemResource: {
+            type: string;
+            title: string;
+            status: number;
+            detail: string;
         };
-        /** @description What it would take for one line. */
-        ToAdd: {
-            line: string | null;
-            need: string;
-            item: string | null;
-            name: string;
-            quantity: number;
-            mass_g: number;
-            cost: number | null;
-            packs: string | null;
-            caution: string | null;
+        /** @description What the finder found. */
+        FindResource: {
+            query: string;
+            found: components["schemas"]["FoundResource"][];
+        };
+        /** @description Something the finder found. */
+        FoundResource: {
+            /** @enum {string} */
+            kind: "kit" | "item" | "place" | "lot";
+            title: string;
+            detail: string;
+            href: string;
+        };
+        /** @description The marks of one place over thirteen months. */
+        HorizonResource: {
+            place: components["schemas"]["PlaceRef"];
+            marks: components["schemas"]["MarkResource"][];
+        };
+        /** @description A day on which things run out or checks fall due. */
+        MarkResource: {
+            day: string;
+            /** @enum {string} */
+            kind: "expiry" | "check";
+            kit: string;
+            texts: string[];
         };
         /** @description What to do today, most pressing first, and what comes over thirteen months. */
         TodayResource: {
@@ -2148,61 +2198,11 @@ export interface components {
             until: string;
             horizon: components["schemas"]["HorizonResource"][];
         };
-        /** @description What both plans come to, for one kind of kit or module. */
-        TotalResource: {
-            /** @enum {string} */
-            what: "kit" | "module";
-            wanted: string;
-            title: string;
-            least: number;
-            full: number;
-            each: number | null;
-        };
-        /** @description Something that arrived late and could not be recorded as it was sent. */
-        UnsettledResource: {
-            id: number;
-            kit: string;
-            kit_name: string;
-            /** @enum {string} */
-            because: "kit_retired" | "not_there" | "moved_while_counting" | "checks_disagree" | "no_such_pocket";
-            /** @description what was sent, by whom and when */
-            title: string;
-            /** @description what of it needs somebody */
-            text: string;
-            /** @description the id of the check or restock */
-            operation: string;
-            /** @description its number where the rest of it is on record */
-            number: number | null;
-        };
-        /** @description Who is signed in. */
-        UserResource: {
-            id: string;
-            name: string;
-            email: string;
-            /** @enum {string} */
-            role: "lead" | "keeper" | "member" | "auditor";
-            may: string[];
-        };
         /** @description How many kits have a verdict. */
         VerdictCount: {
             /** @enum {string} */
             verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
             kits: number;
-        };
-        /** @description What the core says of a kit. */
-        VerdictResource: {
-            /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
-            sentence: string;
-            as_of: string;
-            next_check: string;
-            margin_days: number;
-            /** @enum {string} */
-            expiry: "strict" | "reserve";
-            mass_g: number;
-            max_mass_g: number | null;
-            reasons: components["schemas"]["ReasonResource"][];
-            lines: components["schemas"]["LineResource"][];
         };
         /** @description One thing to do, with its reason in words. */
         WorkResource: {
@@ -2231,6 +2231,128 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    readOrganisation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Units, currency and how long records about people are kept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrganisationResource"];
+                };
+            };
+        };
+    };
+    changeOrganisation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrganisationSettings"];
+            };
+        };
+        responses: {
+            /** @description As it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OrganisationResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who is signed in, or nobody */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionResource"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            /** @description Signed in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionResource"];
+                };
+            };
+            /** @description Wrong name or password */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Signed out */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionResource"];
+                };
+            };
+        };
+    };
     readAssessments: {
         parameters: {
             query?: never;
@@ -2663,383 +2785,6 @@ export interface operations {
             };
         };
     };
-    readPlaces: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description All places in walking order with their kits */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlaceResource"][];
-                };
-            };
-        };
-    };
-    readDesigns: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description All designs */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["DesignResource"][];
-                };
-            };
-        };
-    };
-    readStores: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description All stores and what lies in them */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StoreResource"][];
-                };
-            };
-        };
-    };
-    finishCheck: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["FinishedCheck"];
-            };
-        };
-        responses: {
-            /** @description The check as recorded */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CheckResource"];
-                };
-            };
-            /** @description Kept, but not recorded: somebody must settle it */
-            202: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["KeptResource"];
-                };
-            };
-            /** @description Not accepted as entered */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    readCheck: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                check: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The check as it was signed */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["CheckResource"];
-                };
-            };
-        };
-    };
-    readSignedCopy: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                operation: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description sarcina.record/1 */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": Record<string, never>;
-                };
-            };
-        };
-    };
-    readUnsettled: {
-        parameters: {
-            query?: {
-                kit?: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Oldest first */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["UnsettledResource"][];
-                };
-            };
-        };
-    };
-    settle: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                unsettled: number;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SettledNote"];
-            };
-        };
-        responses: {
-            /** @description What is left to settle */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["UnsettledResource"][];
-                };
-            };
-            /** @description Not accepted as entered */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    takeOut: {
-        parameters: {
-            query?: {
-                format?: "json" | "csv";
-            };
-            header?: never;
-            path: {
-                kind: "catalogue" | "lists" | "designs" | "kits";
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The file; as JSON it follows the published schema */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": Record<string, never>;
-                };
-            };
-        };
-    };
-    bringIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["BroughtFile"];
-            };
-        };
-        responses: {
-            /** @description Kept, to be read step by step */
-            201: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ImportResource"];
-                };
-            };
-            /** @description It cannot be read */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    readImport: {
-        parameters: {
-            query?: {
-                outcome?: "new" | "changed" | "same" | "error";
-                /** @description Only rows after this one */
-                after?: number;
-            };
-            header?: never;
-            path: {
-                import: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description How far it is, and what would change */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ImportResource"];
-                };
-            };
-        };
-    };
-    readOn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                import: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description How far it is, and what would change */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ImportResource"];
-                };
-            };
-        };
-    };
-    takeIn: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                import: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description How far it is, and what would change */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ImportResource"];
-                };
-            };
-            /** @description Something is wrong with it: nothing was imported */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    find: {
-        parameters: {
-            query: {
-                q: string;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Kits, items, places and lots */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["FindResource"];
-                };
-            };
-        };
-    };
-    readFloor: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description The number of the record's last operation */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": {
-                        operations: number;
-                    };
-                };
-            };
-        };
-    };
     readItems: {
         parameters: {
             query?: never;
@@ -3206,6 +2951,339 @@ export interface operations {
             };
         };
     };
+    finishCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FinishedCheck"];
+            };
+        };
+        responses: {
+            /** @description The check as recorded */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckResource"];
+                };
+            };
+            /** @description Kept, but not recorded: somebody must settle it */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KeptResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                check: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The check as it was signed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckResource"];
+                };
+            };
+        };
+    };
+    readSignedCopy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                operation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description sarcina.record/1 */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    readUnsettled: {
+        parameters: {
+            query?: {
+                kit?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Oldest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnsettledResource"][];
+                };
+            };
+        };
+    };
+    settle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                unsettled: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettledNote"];
+            };
+        };
+        responses: {
+            /** @description What is left to settle */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UnsettledResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readPlaces: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All places in walking order with their kits */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceResource"][];
+                };
+            };
+        };
+    };
+    readDesigns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All designs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignResource"][];
+                };
+            };
+        };
+    };
+    readStores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All stores and what lies in them */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreResource"][];
+                };
+            };
+        };
+    };
+    takeOut: {
+        parameters: {
+            query?: {
+                format?: "json" | "csv";
+            };
+            header?: never;
+            path: {
+                kind: "catalogue" | "lists" | "designs" | "kits";
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The file; as JSON it follows the published schema */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+        };
+    };
+    bringIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ImportedFile"];
+            };
+        };
+        responses: {
+            /** @description Kept, to be read step by step */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+            /** @description It cannot be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readImport: {
+        parameters: {
+            query?: {
+                outcome?: "new" | "changed" | "same" | "error";
+                /** @description Only rows after this one */
+                after?: number;
+            };
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is, and what would change */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+        };
+    };
+    readOn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is, and what would change */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+        };
+    };
+    takeIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                import: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How far it is, and what would change */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportResource"];
+                };
+            };
+            /** @description Something is wrong with it: nothing was imported */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readKit: {
         parameters: {
             query?: never;
@@ -3271,7 +3349,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Contents"];
+                "application/json": components["schemas"]["CountedContents"];
             };
         };
         responses: {
@@ -3658,7 +3736,7 @@ export interface operations {
             };
         };
     };
-    holdAgainst: {
+    compareWithList: {
         parameters: {
             query: {
                 /** @description kit:QH-01 or design:vehicle */
@@ -3678,61 +3756,10 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HoldResource"];
+                    "application/json": components["schemas"]["ComparisonResource"];
                 };
             };
             /** @description No such kit or design */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    readOrganisation: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Units, currency and how long records about people are kept */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OrganisationResource"];
-                };
-            };
-        };
-    };
-    changeOrganisation: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["OrganisationSettings"];
-            };
-        };
-        responses: {
-            /** @description As it is now */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["OrganisationResource"];
-                };
-            };
-            /** @description Not accepted as entered */
             422: {
                 headers: {
                     [name: string]: unknown;
@@ -3935,7 +3962,7 @@ export interface operations {
             };
         };
     };
-    readSession: {
+    readFloor: {
         parameters: {
             query?: never;
             header?: never;
@@ -3944,64 +3971,37 @@ export interface operations {
         };
         requestBody?: never;
         responses: {
-            /** @description Who is signed in, or nobody */
+            /** @description The number of the record's last operation */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionResource"];
+                    "application/json": {
+                        operations: number;
+                    };
                 };
             };
         };
     };
-    signIn: {
+    find: {
         parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["SignIn"];
+            query: {
+                q: string;
             };
-        };
-        responses: {
-            /** @description Signed in */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["SessionResource"];
-                };
-            };
-            /** @description Wrong name or password */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    signOut: {
-        parameters: {
-            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description Signed out */
+            /** @description Kits, items, places and lots */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SessionResource"];
+                    "application/json": components["schemas"]["FindResource"];
                 };
             };
         };

@@ -12,7 +12,7 @@ import { Page, Sheet, Trouble } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { ImportPreview } from './ImportPreview';
 
-type Kind = Schemas['BroughtFile']['kind'];
+type Kind = Schemas['ImportedFile']['kind'];
 
 const kinds: { kind: Kind; title: string; holds: string }[] = [
     {

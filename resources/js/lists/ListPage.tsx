@@ -33,7 +33,7 @@ export default function ListPage() {
             }
             beside={
                 <>
-                    <Button component={Link} to={`/hold?list=${list.id}`}>
+                    <Button component={Link} to={`/compare?list=${list.id}`}>
                         Compare a kit with it
                     </Button>
                     {list.supersedes && (

@@ -41,7 +41,7 @@ export default function ListsPage() {
                     <Button component={Link} to="/items">
                         Items
                     </Button>
-                    <Button component={Link} to="/hold">
+                    <Button component={Link} to="/compare">
                         Compare with a list
                     </Button>
                     <Button component={Link} to="/exchange">

@@ -56,7 +56,7 @@ export default function KitPage() {
                     {may('restock') && !kit.retired_on && (kit.seal.state === 'intact' || kit.sealed_design) && (
                         <SealDialog kit={kit} />
                     )}
-                    <Button component={Link} to={`/hold?subject=kit:${kit.code}`}>
+                    <Button component={Link} to={`/compare?subject=kit:${kit.code}`}>
                         Compare with a list
                     </Button>
                     <Button component={Link} to={`/kits/${kit.code}/history`}>

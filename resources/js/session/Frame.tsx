@@ -2,8 +2,8 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useColorScheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
+import type { ReactNode } from 'react';
 import { Link, Outlet, useLocation } from 'react-router';
-import { Outbox } from '../check/Outbox';
 import { Icon, type IconName } from '../ui/Icon';
 import { Finder } from './Finder';
 import { useSession, useSignOut } from './useSession';
@@ -19,7 +19,7 @@ interface Stage {
 const stages: Stage[] = [
     { to: '/', word: 'Today', icon: 'today', here: /^\/$/ },
     { to: '/assess', word: 'Assess', icon: 'assess', here: /^\/assess/ },
-    { to: '/lists', word: 'Lists', icon: 'lists', here: /^\/(lists|items|classes|hold|exchange)/ },
+    { to: '/lists', word: 'Lists', icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
     { to: '/kits', word: 'Pack', icon: 'pack', here: /^\/kits(\/[^/]+(\/history)?)?$/ },
     { to: '/check', word: 'Check', icon: 'check', here: /^\/(check$|checks\/|kits\/[^/]+\/check)/ },
     { to: '/restock', word: 'Restock', icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
@@ -28,7 +28,7 @@ const stages: Stage[] = [
 const inHand = ['Today', 'Check', 'Restock'];
 
 /** The rail of the stages of the work, the finder, and the screen. */
-export function Frame() {
+export function Frame({ waiting }: { waiting: ReactNode }) {
     const atDesk = useMediaQuery('(min-width:900px)');
     return (
         <Box
@@ -66,7 +66,7 @@ export function Frame() {
                     <Finder />
                     {atDesk && <Who />}
                 </Box>
-                <Outbox />
+                {waiting}
                 <div id="content">
                     <Outlet />
                 </div>
@@ -146,7 +146,7 @@ function BottomBar() {
         to: '/more',
         word: 'More',
         icon: 'more',
-        here: /^\/(more|settings|assess|lists|items|classes|hold|exchange|kits(\/[^/]+(\/history)?)?$)/,
+        here: /^\/(more|settings|assess|lists|items|classes|compare|exchange|kits(\/[^/]+(\/history)?)?$)/,
     };
     return (
         <Box

@@ -1,4 +1,5 @@
 import type { Verdict } from '../api/client';
+import { todayThere } from '../api/today';
 
 export const verdictWords: Record<Verdict, string> = {
     ready: 'Ready',
@@ -75,23 +76,16 @@ export function sayList(list: { title: string; size: string | null }): string {
     return list.size ? `${list.title}, ${list.size}` : list.title;
 }
 
-let today = '';
-
-/** What day it is where the kits are, as the server said. */
-export function keepToday(day: string): void {
-    today = day;
-}
-
 export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
     if (goodUntil === null) {
         return dated ? 'no expiry date on record' : 'undated';
     }
-    return goodUntil < today ? `expired ${sayDay(goodUntil)}` : `expires ${sayDay(goodUntil)}`;
+    return goodUntil < todayThere() ? `expired ${sayDay(goodUntil)}` : `expires ${sayDay(goodUntil)}`;
 }
 
 /** "expires Mar 2027" or "expired 4 Nov 2026", of a date as printed: a month is over when the next has begun. */
 export function sayExpiry(printed: string): string {
-    return `${printed < today.slice(0, printed.length) ? 'expired' : 'expires'} ${sayPrinted(printed)}`;
+    return `${printed < todayThere().slice(0, printed.length) ? 'expired' : 'expires'} ${sayPrinted(printed)}`;
 }
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];

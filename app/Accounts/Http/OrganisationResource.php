@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts\Http;
+
+use OpenApi\Attributes as OA;
+
+/** Whose kits these are, and how measures and money are shown. */
+#[OA\Schema]
+final readonly class OrganisationResource
+{
+    public function __construct(
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $time_zone,
+        #[OA\Property(enum: ['mm', 'cm', 'in'])]
+        public string $length_unit,
+        #[OA\Property(enum: ['g', 'oz'])]
+        public string $mass_unit,
+        #[OA\Property(enum: ['ml', 'floz'])]
+        public string $volume_unit,
+        #[OA\Property]
+        public string $currency,
+        #[OA\Property]
+        public int $people_kept_days,
+    ) {
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts\Http;
+
+use App\Accounts\Models\Organisation;
+use App\Accounts\Models\User;
+use App\Kits\Models\Kit;
+use App\Support\Http\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+final class SessionController extends Controller
+{
+    #[OA\Get(path: '/session', operationId: 'readSession', tags: ['session'])]
+    #[OA\Response(response: 200, description: 'Who is signed in, or nobody', content: new OA\JsonContent(ref: SessionResource::class))]
+    public function show(Request $request): JsonResponse
+    {
+        return $this->json($this->session($request));
+    }
+
+    #[OA\Post(path: '/session', operationId: 'signIn', tags: ['session'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SignIn::class))]
+    #[OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionResource::class))]
+    #[OA\Response(response: 422, description: 'Wrong name or password')]
+    public function store(SignIn $request): JsonResponse
+    {
+        if (! Auth::attempt($request->validated())) {
+            throw ValidationException::withMessages(['email' => 'This email address and password do not belong together. Check both, and whether the capitals key is on.']);
+        }
+        $request->session()->regenerate();
+
+        return $this->json($this->session($request));
+    }
+
+    #[OA\Delete(path: '/session', operationId: 'signOut', tags: ['session'])]
+    #[OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: SessionResource::class))]
+    public function destroy(Request $request): JsonResponse
+    {
+        Auth::logout();
+        $request->session()->invalidate();
+        $request->session()->regenerateToken();
+
+        return $this->json($this->session($request));
+    }
+
+    private function session(Request $request): SessionResource
+    {
+        $organisation = app(Organisation::class);
+        $user = Auth::user();
+
+        return new SessionResource(
+            $user instanceof User ? new UserResource($user->id, $user->name, $user->email, $user->role->value, self::may($user)) : null,
+            (string) $request->session()->token(),
+            $organisation->name,
+            $organisation->time_zone,
+            $organisation->today(),
+        );
+    }
+
+    /** @return list<string> what the page offers to this person; the server decides again on each request */
+    private static function may(User $user): array
+    {
+        return array_values(array_filter(
+            ['check', 'restock', 'export', 'equip', 'plan'],
+            static fn (string $ability): bool => Gate::forUser($user)->allows($ability, Kit::class),
+        ));
+    }
+}

@@ -1,0 +1,47 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts\Models;
+
+use Carbon\CarbonInterface;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * Whose kits these are.
+ *
+ * @property string $id
+ * @property string $name
+ * @property string $time_zone
+ * @property string $length_unit
+ * @property string $mass_unit
+ * @property string $volume_unit
+ * @property string $currency
+ * @property int $people_kept_days
+ */
+final class Organisation extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    public static function current(): self
+    {
+        return self::query()->firstOrFail();
+    }
+
+    /** Today where the kits are. */
+    public function today(): string
+    {
+        return $this->dayOf(now());
+    }
+
+    /** The day that it was there at that moment. */
+    public function dayOf(CarbonInterface $at): string
+    {
+        return $at->copy()->setTimezone($this->time_zone)->toDateString();
+    }
+}

@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Accounts\Models;
+
+use App\Accounts\Role;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Foundation\Auth\User as Authenticatable;
+
+/**
+ * Somebody who signs in.
+ *
+ * @property string $id
+ * @property string $name
+ * @property string $email
+ * @property string $password
+ * @property Role $role
+ */
+final class User extends Authenticatable
+{
+    use HasUlids;
+
+    protected $guarded = [];
+
+    protected $hidden = ['password'];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['password' => 'hashed', 'role' => Role::class];
+    }
+
+    /** Sessions end when they end: nobody is remembered on a device that may be shared. */
+    public function getRememberTokenName(): string
+    {
+        return '';
+    }
+}

@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assess;
+
+use App\Assess\Models\Assessment;
+use App\Assess\Models\ProvisionChoice;
+use App\Designs\DesignFromList;
+use App\Designs\Models\Design;
+use App\Support\Transaction;
+use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Provision\CarryOut;
+use Sarcina\Core\Provision\Task;
+
+/** Turns the difference between a signed plan and the kits that exist into work. Done again, it reckons what is still open anew. */
+final class CarryOutPlan
+{
+    public function __construct(
+        private readonly Planner $planner,
+        private readonly AreaKits $kits,
+        private readonly Choices $choices,
+        private readonly DesignFromList $designs,
+    ) {
+    }
+
+    public function __invoke(Assessment $assessment): Assessment
+    {
+        return Transaction::run(function () use ($assessment): Assessment {
+            $assessment = Assessment::query()->where('id', $assessment->id)->with(['areas.places', 'areas.risks', 'areas.overrides'])->lockForUpdate()->firstOrFail();
+            if ($assessment->signed_on === null) {
+                throw ValidationException::withMessages(['assessment' => 'Sign the assessment first: its plan may still change.']);
+            }
+            $this->makeDesigns();
+            $assessment->tasks()->where('state', 'open')->delete();
+            $kept = $assessment->tasks()->where('state', 'dropped')->where('kind', 'retire')->pluck('kit_id')->all();
+            $position = (int) $assessment->tasks()->max('position');
+            foreach (CarryOut::tasks($this->planner->demands($assessment), $this->kits->of($assessment)) as $task) {
+                // Who kept a kit with a reason is not asked again.
+                if ($task->kind->value !== 'retire' || ! in_array($task->kit, $kept, true)) {
+                    $this->keep($assessment, $task, ++$position);
+                }
+            }
+
+            return $assessment;
+        });
+    }
+
+    private function keep(Assessment $assessment, Task $task, int $position): void
+    {
+        $made = $assessment->tasks()->create([
+            'assessment_area_id' => $task->area, 'position' => $position, 'kind' => $task->kind->value, 'kit_id' => $task->kit, 'wanted' => $task->size?->value, 'state' => 'open',
+        ]);
+        $made->modules()->createMany(array_map(static fn (string $module): array => ['module' => $module], $task->modules));
+    }
+
+    /** Every kind of kit and module can be made: where its list has no design yet, it gets one to begin with. */
+    private function makeDesigns(): void
+    {
+        foreach (ProvisionChoice::query()->where('design_id', null)->with('list')->get() as $choice) {
+            $module = Wanted::isModule($choice->wanted);
+            $code = substr(str_replace('/', '-', $choice->list->code), 0, 50);
+            for ($free = $code, $try = 2; Design::query()->where('code', $free)->exists(); $try++) {
+                $free = "{$code}-{$try}";
+            }
+            $title = $module ? Wanted::title($choice->wanted).', pouch' : $choice->list->title.($choice->list->size === null ? '' : ", {$choice->list->size}");
+            $design = ($this->designs)($choice->list, $free, $title, $module ? null : $choice->wanted);
+            if ($module) {
+                $design->modules()->create(['module' => $choice->wanted]);
+            }
+            $choice->update(['design_id' => $design->id]);
+        }
+        $this->choices->forget();
+    }
+}

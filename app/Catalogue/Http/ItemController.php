@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue\Http;
+
+use App\Catalogue\Models\Item;
+use App\Catalogue\Models\ItemClass;
+use App\Catalogue\ReadItems;
+use App\Catalogue\WriteItem;
+use App\Support\Http\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+/** The catalogue: its items and the tree of their classes. */
+final class ItemController extends Controller
+{
+    #[OA\Get(path: '/items', operationId: 'readItems', tags: ['items'])]
+    #[OA\Response(response: 200, description: 'The catalogue', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ItemRow::class)))]
+    public function all(ReadItems $items): JsonResponse
+    {
+        return $this->json($items->all());
+    }
+
+    #[OA\Get(path: '/items/{item}', operationId: 'readItem', tags: ['items'])]
+    #[OA\Parameter(name: 'item', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'One item', content: new OA\JsonContent(ref: ItemResource::class))]
+    public function show(Item $item, ReadItems $items): JsonResponse
+    {
+        return $this->json($items->one($item));
+    }
+
+    #[OA\Post(path: '/items', operationId: 'addItem', tags: ['items'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: WrittenItem::class))]
+    #[OA\Response(response: 201, description: 'The new item', content: new OA\JsonContent(ref: ItemResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function store(WrittenItem $request, WriteItem $write, ReadItems $items): JsonResponse
+    {
+        return $this->json($items->one($write($request->item(), null)), 201);
+    }
+
+    #[OA\Put(path: '/items/{item}', operationId: 'changeItem', tags: ['items'])]
+    #[OA\Parameter(name: 'item', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: WrittenItem::class))]
+    #[OA\Response(response: 200, description: 'The item as it is now', content: new OA\JsonContent(ref: ItemResource::class))]
+    #[OA\Response(response: 409, description: 'Somebody else changed it in the meantime')]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function change(WrittenItem $request, Item $item, WriteItem $write, ReadItems $items): JsonResponse
+    {
+        if ($request->item()['code'] !== $item->code) {
+            throw ValidationException::withMessages(['code' => 'The code of an item stays as it is: labels and files name it. Make a new item that supersedes this one.']);
+        }
+
+        return $this->json($items->one($write($request->item(), $request->base() ?? 0)));
+    }
+
+    #[OA\Get(path: '/classes', operationId: 'readClasses', tags: ['items'])]
+    #[OA\Response(response: 200, description: 'The tree of classes in its order', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ClassResource::class)))]
+    public function classes(ReadItems $items): JsonResponse
+    {
+        return $this->json($items->classes());
+    }
+
+    #[OA\Put(path: '/classes/{class}', operationId: 'nameClass', tags: ['items'])]
+    #[OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: ClassTitle::class))]
+    #[OA\Response(response: 200, description: 'The tree of classes in its order', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ClassResource::class)))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function nameClass(ClassTitle $request, ItemClass $class, ReadItems $items): JsonResponse
+    {
+        $class->update(['title' => $request->validated('title')]);
+
+        return $this->json($items->classes());
+    }
+}

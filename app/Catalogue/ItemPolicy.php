@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue;
+
+use App\Accounts\Models\User;
+
+final class ItemPolicy
+{
+    public function view(User $user): bool
+    {
+        return true;
+    }
+
+    public function plan(User $user): bool
+    {
+        return $user->role->plans();
+    }
+}

@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalogue\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * A kind of thing that kits hold.
+ *
+ * @property string $id
+ * @property string $code
+ * @property string $name
+ * @property string $class
+ * @property string $count_unit
+ * @property bool $dated
+ * @property bool $sterile
+ * @property int $mass_g
+ * @property string $scope
+ * @property bool $keeps_as_reserve
+ * @property string $purpose
+ * @property string|null $caution
+ * @property string|null $superseded_by_id
+ * @property int|null $storage_min_c
+ * @property int|null $storage_max_c
+ * @property int|null $opened_life
+ * @property string|null $opened_life_unit
+ * @property string|null $allergy
+ * @property int $revision
+ * @property Collection<int, Item> $standIns
+ * @property Item|null $supersededBy
+ * @property Collection<int, ItemMeasure> $measures
+ * @property Collection<int, ItemPack> $packs
+ * @property Collection<int, ItemNeed> $needs
+ */
+final class Item extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'dated' => 'boolean',
+            'sterile' => 'boolean',
+            'keeps_as_reserve' => 'boolean',
+        ];
+    }
+
+    /** @return HasMany<ItemMeasure, $this> */
+    public function measures(): HasMany
+    {
+        return $this->hasMany(ItemMeasure::class);
+    }
+
+    /** @return HasMany<ItemPack, $this> */
+    public function packs(): HasMany
+    {
+        return $this->hasMany(ItemPack::class)->orderBy('pieces');
+    }
+
+    /** @return HasMany<ItemNeed, $this> */
+    public function needs(): HasMany
+    {
+        return $this->hasMany(ItemNeed::class);
+    }
+
+    /** @return BelongsToMany<Item, $this> what may stand in for it, first choice first */
+    public function standIns(): BelongsToMany
+    {
+        return $this->belongsToMany(Item::class, 'item_stand_ins', 'item_id', 'stand_in_id')->withPivot('position')->orderByPivot('position');
+    }
+
+    /** @return BelongsTo<Item, $this> */
+    public function supersededBy(): BelongsTo
+    {
+        return $this->belongsTo(Item::class);
+    }
+}

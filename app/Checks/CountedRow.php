@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks;
+
+/** One row as somebody counted it. */
+final readonly class CountedRow
+{
+    /** @param  bool  $newLot  the checker says that a lot which is not on record is printed so on the pack */
+    public function __construct(
+        public string $pocketId,
+        public string $itemCode,
+        public ?string $lot,
+        public ?string $expires,
+        public int $quantity,
+        public string $condition,
+        public bool $newLot = false,
+    ) {
+    }
+}

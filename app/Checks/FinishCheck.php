@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks;
+
+use App\Accounts\Models\Organisation;
+use App\Accounts\Models\User;
+use App\Judging\ContentRow;
+use App\Judging\KitJudge;
+use App\Judging\KitStates;
+use App\Kits\KitSeal;
+use App\Kits\Models\Kit;
+use App\Ledger\Head;
+use App\Ledger\KitEvent;
+use App\Ledger\KitFacts;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\OperationSince;
+use App\Ledger\OperationsSince;
+use App\Ledger\Parts\CheckRow;
+use App\Ledger\Record;
+use App\Stock\Lots;
+use App\Support\Transaction;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Records a finished check, whole or not at all: what was counted becomes movements, the core judges what is there now, and all of it
+ * is one operation of the record. Sent twice, it counts once. What arrives late is kept in any case, and compared (docs/rules.md).
+ */
+final class FinishCheck
+{
+    public function __construct(
+        private readonly Record $record,
+        private readonly OperationsSince $since,
+        private readonly LateCheck $late,
+        private readonly Lots $lots,
+        private readonly KitJudge $judge,
+        private readonly KitStates $states,
+        private readonly KitSeal $seal,
+        private readonly CheckParts $parts,
+        private readonly KeepUnsettled $unsettled,
+        private readonly DisagreeingLines $disagreeing,
+        private readonly Organisation $organisation,
+    ) {
+    }
+
+    public function __invoke(CheckReport $report, User $by): Recorded
+    {
+        return Transaction::run(function () use ($report, $by): Recorded {
+            $kind = $report->isFull() ? OperationKind::FullCheck : OperationKind::QuickCheck;
+            $kit = Kit::locked($report->kitId);
+            $known = $this->record->known($report->id, $kind, $by, [$kit->id]);
+            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
+                return Recorded::under($known, $report->id);
+            }
+            $head = Head::read();
+            $this->record->refuseAhead($report->base, $head);
+            $since = $this->since->of($kit, $report->base, $head);
+            if ($kit->retired_on !== null) {
+                return $this->ofRetired($kit, $report, $kind, $by);
+            }
+            if ($since === []) {
+                $report = $report->at($report->when->notBefore($kit->last_done_at));
+            }
+
+            return $report->isFull() ? $this->full($kit, $report, $by, $since) : $this->quick($kit, $report, $by, $since);
+        });
+    }
+
+    /** @param  list<OperationSince>  $since */
+    private function full(Kit $kit, CheckReport $report, User $by, array $since): Recorded
+    {
+        // A seal that its checker could not know of asks for no reason of theirs.
+        if ($kit->seal === 'intact' && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
+            throw ValidationException::withMessages(['seal_reason' => "A full check breaks seal {$kit->seal_number}. Say in writing why it was opened, such as \"planned full check\"."]);
+        }
+        $before = $this->judge->recorded($kit);
+        $counted = array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0));
+        $standing = $this->late->standing($report->when, $since);
+        $after = match (true) {
+            $standing !== 'stands' => new ContentsAfter($before),
+            $since === [] => new ContentsAfter($counted),
+            default => $this->late->contents($kit, $report->when, $since, $before, $counted),
+        };
+        $day = $this->organisation->dayOf($report->when->doneAt);
+        $seals = $standing === 'stands' ? $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet) : [];
+        if ($since === []) {
+            $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::FullCheck, 'stands', false, false, $seals, []))->columns());
+        }
+        $judged = $this->judge->judge($kit, $day, $counted, true);
+        $rows = $this->parts->rows($judged, $before, $counted, $after);
+        $operation = $this->operation($report, OperationKind::FullCheck, $kit, $by, $day, [
+            $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound), ...$rows, ...$this->parts->lines($judged), ...$this->parts->findings($judged), ...$seals,
+        ], Corrections::of($kit->id, $before, $after->rows), $rows);
+        $number = $this->record->write($operation, $since === [] ? fn () => $this->states->keep($kit, $judged, $day) : null);
+        if ($since !== []) {
+            $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
+                ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
+            ], $number);
+            $this->states->renew($kit, $this->organisation->today());
+        }
+
+        return Recorded::under($number, $report->id);
+    }
+
+    /** @param  list<OperationSince>  $since */
+    private function quick(Kit $kit, CheckReport $report, User $by, array $since): Recorded
+    {
+        $isPast = array_filter($since, static fn (OperationSince $one): bool => $one->breaksSeal || $one->kind === OperationKind::Use || $one->kind === OperationKind::FullCheck) !== [];
+        if (! $isPast) {
+            $this->refuseWrongSeal($report, $kit);
+        }
+        $day = $this->organisation->dayOf($report->when->doneAt);
+        $standing = $isPast ? 'history' : 'stands';
+        $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []))->columns());
+        $judged = $this->judge->judge($kit, $day);
+        $operation = $this->operation($report, OperationKind::QuickCheck, $kit, $by, $day, [
+            $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound), ...$this->parts->lines($judged), ...$this->parts->findings($judged),
+        ]);
+        $number = $this->record->write($operation, $since === [] ? fn () => $this->states->keep($kit, $judged, $day) : null);
+        if ($since !== []) {
+            $this->states->renew($kit, $this->organisation->today());
+        }
+
+        return Recorded::under($number, $report->id);
+    }
+
+    /** A kit that is out of service by now: what was done before that is history, what was done after it is kept for somebody to settle. */
+    private function ofRetired(Kit $kit, CheckReport $report, OperationKind $kind, User $by): Recorded
+    {
+        if (! $this->late->wasBeforeRetirement($kit, $report->when)) {
+            $this->unsettled->keep($report->id, $kind, $kit, $by, $report->when, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")], null, $report->body);
+
+            return Recorded::under(null, $report->id);
+        }
+        $before = $this->judge->recorded($kit);
+        $counted = $report->isFull() ? array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0)) : $before;
+        $day = $this->organisation->dayOf($report->when->doneAt);
+        $judged = $this->judge->judge($kit, $day, $counted, $report->isFull());
+        $rows = $report->isFull() ? $this->parts->rows($judged, $before, $counted, new ContentsAfter($before)) : [];
+
+        return Recorded::under($this->record->write($this->operation($report, $kind, $kit, $by, $day, [
+            $this->parts->outcome($kit->id, 'history', $judged, $report->sealFound), ...$rows, ...$this->parts->lines($judged), ...$this->parts->findings($judged),
+        ], [], $rows)), $report->id);
+    }
+
+    private function refuseWrongSeal(CheckReport $report, Kit $kit): void
+    {
+        if ($kit->seal !== 'intact') {
+            throw ValidationException::withMessages(['kind' => 'A quick check reads an intact seal, and this kit has none. Do a full check.']);
+        }
+        if ($report->sealFound !== $kit->seal_number) {
+            throw ValidationException::withMessages(['seal_found' => "The seal on record is {$kit->seal_number}. If another one is on the kit, somebody opened it: do a full check and say why."]);
+        }
+    }
+
+    /**
+     * @param  list<\App\Ledger\Parts\PartRow>  $parts
+     * @param  list<\App\Ledger\LotMovement>  $movements
+     * @param  list<CheckRow>  $rows
+     */
+    private function operation(CheckReport $report, OperationKind $kind, Kit $kit, User $by, string $day, array $parts, array $movements = [], array $rows = []): Operation
+    {
+        return new Operation(
+            $report->id, $kind, $by, $report->when->begunAt, $report->when->doneAt, $report->when->receivedAt, $day, $report->base, [$kit], [],
+            $movements, $parts, $report->signed, $report->note, $this->parts->names($rows), $report->when->clockCheckedAt,
+        );
+    }
+
+    /**
+     * @param  list<CheckRow>  $rows
+     * @return list<UnsettledRow>
+     */
+    private static function doubts(array $rows): array
+    {
+        return array_values(array_map(
+            static fn (CheckRow $row): UnsettledRow => new UnsettledRow('moved_while_counting', $row->itemName, $row->lotNumber, $row->pocket, $row->counted, $row->became),
+            array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt),
+        ));
+    }
+}

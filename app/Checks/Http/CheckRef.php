@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks\Http;
+
+use OpenApi\Attributes as OA;
+
+/** A check, shortly. */
+#[OA\Schema]
+final readonly class CheckRef
+{
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property(enum: ['full', 'quick'])]
+        public string $kind,
+        #[OA\Property]
+        public string $day,
+        #[OA\Property]
+        public string $done_at,
+        #[OA\Property]
+        public string $signed,
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        public string $verdict,
+    ) {
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks\Http;
+
+use App\Catalogue\Catalogue;
+use App\Checks\CountedRow;
+use App\Judging\ContentRow;
+use App\Kits\Models\Kit;
+use App\Support\Http\KnownKeys;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['rows'], properties: [
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
+])]
+final class CountedContents extends FormRequest
+{
+    use CountedRows, KnownKeys;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return $this->rowRules();
+    }
+
+    /** @return list<ContentRow> */
+    public function contentRows(Kit $kit): array
+    {
+        $rows = array_values(array_filter($this->countedRows($kit), static fn (CountedRow $row): bool => $row->quantity > 0));
+        $known = app(Catalogue::class)->items(array_values(array_unique(array_map(static fn (CountedRow $row): string => $row->itemCode, $rows))));
+        foreach ($rows as $index => $row) {
+            if (! isset($known[$row->itemCode])) {
+                throw ValidationException::withMessages(["rows.{$index}.item" => "There is no item \"{$row->itemCode}\" in the catalogue."]);
+            }
+        }
+
+        return array_map(static fn (CountedRow $row): ContentRow => new ContentRow($row->pocketId, $row->itemCode, null, $row->lot, $row->expires, $row->quantity, $row->condition), $rows);
+    }
+}

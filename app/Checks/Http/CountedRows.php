@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks\Http;
+
+use App\Checks\CountedRow;
+use App\Kits\Models\Kit;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+
+/** Rows as somebody counts them, in a check that runs or is finished. */
+trait CountedRows
+{
+    /** @return array<string, list<mixed>> */
+    private function rowRules(): array
+    {
+        return ['rows' => ['present', 'array', 'max:1000', new SoundRows]];
+    }
+
+    /** @return list<CountedRow> */
+    private function countedRows(Kit $kit): array
+    {
+        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $kit->design_id)->pluck('pockets.id')->flip();
+        $rows = [];
+        $errors = [];
+        /** @var array{rows: list<array{pocket_id: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, new_lot?: bool}>} $valid */
+        $valid = $this->validated();
+        foreach ($valid['rows'] as $index => $row) {
+            if (! $pockets->has($row['pocket_id'])) {
+                $errors["rows.{$index}.pocket_id"] = "Kit {$kit->code} has no such pocket; its design may have changed. Open the kit again.";
+            }
+            $rows[] = new CountedRow($row['pocket_id'], $row['item'], $row['lot'], $row['expires'], $row['quantity'], $row['condition'], $row['new_lot'] ?? false);
+        }
+        if ($errors !== []) {
+            throw ValidationException::withMessages($errors);
+        }
+
+        return $rows;
+    }
+}

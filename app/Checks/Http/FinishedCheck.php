@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks\Http;
+
+use App\Checks\CheckReport;
+use App\Kits\Models\Kit;
+use App\Support\Http\KnownKeys;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+
+#[OA\Schema(required: ['kit', 'kind', 'begun_at', 'base', 'rows', 'signed'], properties: [
+    new OA\Property(property: 'kit', type: 'string', description: 'the code on the kit'),
+    new OA\Property(property: 'kind', type: 'string', enum: ['full', 'quick']),
+    new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'done_at', type: 'string', format: 'date-time', nullable: true, description: 'by the device\'s clock, corrected; left out: now, by the server\'s'),
+    new OA\Property(property: 'clock_checked_at', type: 'string', format: 'date-time', nullable: true, description: 'when the device\'s clock was last compared with the server\'s'),
+    new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
+    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
+    new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),
+    new OA\Property(property: 'seal_found', type: 'string', nullable: true),
+    new OA\Property(property: 'seal_set', type: 'string', nullable: true),
+    new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
+    new OA\Property(property: 'note', type: 'string', nullable: true),
+])]
+final class FinishedCheck extends FormRequest
+{
+    use CountedRows, KnownKeys, SaysWhen;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'kit' => ['bail', 'required', 'string', 'max:20', 'exists:kits,code'],
+            'kind' => ['required', Rule::in(['full', 'quick'])],
+            ...$this->whenRules(),
+            'signed' => ['required', 'string', 'max:120'],
+            'seal_found' => ['nullable', 'string', 'max:60'],
+            'seal_set' => ['nullable', 'string', 'max:40'],
+            'seal_reason' => ['nullable', 'string', 'max:200'],
+            'note' => ['nullable', 'string', 'max:500'],
+            ...$this->rowRules(),
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'kit.exists' => 'There is no kit with this code.',
+            'signed.required' => 'Type your name to sign the check.',
+            'note.max' => 'A note has 500 characters at the most.',
+            ...$this->whenMessages(),
+        ];
+    }
+
+    public function report(string $id): CheckReport
+    {
+        if (! Str::isUlid($id)) {
+            throw ValidationException::withMessages(['id' => 'The id of a check is a ULID.']);
+        }
+        /** @var array{kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null, seal_reason?: string|null, note?: string|null} $valid */
+        $valid = $this->validated();
+        $kit = Kit::query()->where('code', $valid['kit'])->firstOrFail();
+
+        return new CheckReport(
+            Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit), $valid['signed'],
+            $valid['seal_found'] ?? null, $valid['seal_set'] ?? null, $valid['seal_reason'] ?? null, $valid['note'] ?? null, $this->getContent(),
+        );
+    }
+}

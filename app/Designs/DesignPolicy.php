@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Designs;
+
+use App\Accounts\Models\User;
+
+final class DesignPolicy
+{
+    public function view(User $user): bool
+    {
+        return true;
+    }
+}

@@ -1,0 +1,165 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging;
+
+use App\Catalogue\Catalogue;
+use App\Kits\Models\Kit;
+use Illuminate\Support\Facades\DB;
+use LogicException;
+use Sarcina\Core\Kit\ItemClass;
+use Sarcina\Core\Lists\Accepted;
+use Sarcina\Core\Lists\Line;
+use Sarcina\Core\Lists\Rank;
+use Sarcina\Core\Lists\Total;
+use Sarcina\Core\Measure\Quantity;
+use stdClass;
+
+/** Reads designs as plans and remembers them for the request. */
+final class KitPlans
+{
+    /** @var array<string, KitPlan> by design id and the modules beside it */
+    private array $plans = [];
+
+    /** @var array<string, array<string, string>>|null by kit id: lists of the modules that it carries beside its design, by module */
+    private ?array $modules = null;
+
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
+
+    public function of(string $designId): KitPlan
+    {
+        return $this->plans[$designId] ??= $this->read($designId);
+    }
+
+    /** The plan of a kit: its design's, and the modules that were put into it. */
+    public function forKit(Kit $kit): KitPlan
+    {
+        $modules = $this->modules()[$kit->id] ?? [];
+
+        return $modules === [] ? $this->of($kit->design_id) : $this->plans[$kit->design_id.' '.implode(' ', $modules)] ??= $this->read($kit->design_id, $modules);
+    }
+
+    /** Forgets what was read, after a list, a design or a kit's modules changed. */
+    public function forget(): void
+    {
+        $this->plans = [];
+        $this->modules = null;
+    }
+
+    /** @return array<string, array<string, string>> */
+    private function modules(): array
+    {
+        if ($this->modules === null) {
+            $this->modules = [];
+            foreach (DB::table('kit_modules')->orderBy('module')->get(['kit_id', 'module', 'list_id']) as $row) {
+                $this->modules[$row->kit_id][$row->module] = $row->list_id;
+            }
+        }
+
+        return $this->modules;
+    }
+
+    /** @param  array<string, string>  $modules  list ids by module */
+    private function read(string $designId, array $modules = []): KitPlan
+    {
+        /** @var \stdClass $design */
+        $design = DB::table('designs')->join('lists', 'lists.id', '=', 'designs.list_id')->where('designs.id', $designId)
+            ->first(['designs.*', 'lists.code as list_code', 'lists.title', 'lists.size', 'lists.edition', 'lists.basis', 'lists.origin', 'lists.confirmed_at']);
+        $leaves = [];
+        $pockets = [];
+        $all = DB::table('leaves')->join('pockets', 'pockets.leaf_id', '=', 'leaves.id')->where('leaves.design_id', $designId)
+            ->where(fn ($query) => $query->whereNull('pockets.module_list_id')->orWhereIn('pockets.module_list_id', array_values($modules)))
+            ->orderBy('leaves.position')->orderBy('pockets.row')->orderBy('pockets.column')
+            ->get(['pockets.*', 'leaves.name as leaf', 'leaves.position']);
+        foreach ($all as $pocket) {
+            $pockets[$pocket->id] = ['name' => $pocket->name, 'leaf' => $pocket->leaf];
+            $leaves[$pocket->position]['name'] = $pocket->leaf;
+            $leaves[$pocket->position]['pockets'][] = [
+                'id' => $pocket->id, 'name' => $pocket->name, 'row' => (int) $pocket->row, 'column' => (int) $pocket->column,
+                'row_span' => (int) $pocket->row_span, 'column_span' => (int) $pocket->column_span,
+            ];
+        }
+        [$lines, $named] = $this->lines($designId, $design->list_id, $modules);
+
+        return new KitPlan(
+            $designId, $design->code, $design->name, (int) $design->empty_mass_g,
+            $design->max_mass_g === null ? null : (int) $design->max_mass_g,
+            [
+                'expiry' => $design->expiry,
+                'margin_days' => (int) $design->margin_days,
+                'grace_days' => (int) $design->grace_days,
+                'every' => $design->every_unit === null ? null : [$design->every_unit, (int) $design->every_count],
+                'before_events' => (bool) $design->before_events,
+                'after_use' => (bool) $design->after_use,
+                'sealed' => (bool) $design->sealed,
+            ],
+            DB::table('design_seasons')->where('design_id', $designId)->orderBy('month_day')->pluck('month_day')->all(),
+            [
+                'id' => $design->list_id, 'code' => $design->list_code, 'title' => $design->title, 'size' => $design->size,
+                'edition' => $design->edition, 'basis' => $design->basis, 'origin' => $design->origin, 'confirmed' => $design->confirmed_at !== null,
+            ],
+            DB::table('list_exclusions')->where('list_id', $design->list_id)->orderBy('id')->pluck('class')->map(static fn (string $class): ItemClass => new ItemClass($class))->all(),
+            $lines,
+            $pockets,
+            array_values($leaves),
+            $this->catalogue->items($named),
+        );
+    }
+
+    /**
+     * @param  array<string, string>  $modules
+     * @return array{list<KitPlanLine>, list<string>} the lines, and the codes of items that they name
+     */
+    private function lines(string $designId, string $listId, array $modules): array
+    {
+        $moduleOf = array_flip($modules);
+        $rows = DB::table('lines')
+            ->leftJoin('line_homes', fn ($join) => $join->on('line_homes.line_id', '=', 'lines.id')->where('line_homes.design_id', $designId))
+            ->whereIn('lines.list_id', [$listId, ...array_values($modules)])->orWhere('lines.design_id', $designId)
+            ->orderByRaw('lines.design_id IS NOT NULL')->orderBy('lines.position')
+            ->get(['lines.*', 'line_homes.pocket_id', 'line_homes.position as place']);
+        $minima = [];
+        $entries = [];
+        $named = [];
+        $ids = $rows->pluck('id')->all();
+        $least = DB::table('line_entry_minima')->join('line_entries', 'line_entries.id', '=', 'line_entry_minima.line_entry_id')
+            ->whereIn('line_entries.line_id', $ids)->orderBy('line_entry_minima.id')->get(['line_entry_minima.*']);
+        foreach ($least as $minimum) {
+            $minima[$minimum->line_entry_id][$minimum->measure] = Quantity::of($minimum->quantity);
+        }
+        $accepted = DB::table('line_entries')->leftJoin('items', 'items.id', '=', 'line_entries.item_id')
+            ->whereIn('line_entries.line_id', $ids)->orderBy('line_entries.position')->get(['line_entries.*', 'items.code']);
+        foreach ($accepted as $entry) {
+            if ($entry->code !== null) {
+                $named[] = $entry->code;
+                $entries[$entry->line_id][] = Accepted::item($entry->code);
+            } else {
+                $entries[$entry->line_id][] = Accepted::class($entry->class, $minima[$entry->id] ?? []);
+            }
+        }
+        $lines = [];
+        foreach ($rows->sortBy('place') as $line) {
+            // Lines of a module are told from the design's own by its name before theirs.
+            $code = isset($moduleOf[$line->list_id]) ? "{$moduleOf[$line->list_id]}.{$line->code}" : $line->code;
+            $lines[] = new KitPlanLine($line->id, self::asked($line, $code, $entries[$line->id] ?? []), $line->need, $line->pocket_id, $line->reason, $line->list_id);
+        }
+
+        return [$lines, array_values(array_unique($named))];
+    }
+
+    /** @param  list<Accepted>  $accepts */
+    private static function asked(stdClass $line, string $code, array $accepts): Line
+    {
+        if ($accepts === []) {
+            throw new LogicException("The line {$line->need} ({$code}) accepts nothing: no list is saved so.");
+        }
+        $rank = Rank::from($line->rank);
+
+        return $line->total_quantity === null
+            ? Line::counted($code, $rank, $accepts, (int) $line->quantity)
+            : Line::totalled($code, $rank, $accepts, new Total($line->total_measure, Quantity::of($line->total_quantity)));
+    }
+}

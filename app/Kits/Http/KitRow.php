@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Http;
+
+use OpenApi\Attributes as OA;
+
+/** A kit in a list. */
+#[OA\Schema]
+final readonly class KitRow
+{
+    /**
+     * @param  list<string>  $reasons
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $design_name,
+        #[OA\Property]
+        public PlaceRef $place,
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        public string $verdict,
+        #[OA\Property]
+        public ?string $due_on,
+        #[OA\Property(enum: ['full', 'quick'])]
+        public ?string $due_kind,
+        #[OA\Property]
+        public int $overdue_days,
+        #[OA\Property]
+        public ?string $last_full_on,
+        #[OA\Property]
+        public bool $wants_restock,
+        #[OA\Property(enum: ['intact', 'broken', 'none'])]
+        public string $seal,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $reasons,
+    ) {
+    }
+}

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Http;
+
+use OpenApi\Attributes as OA;
+
+/** One line of a kit's list, where it lives and how far it is met. */
+#[OA\Schema]
+final readonly class LineResource
+{
+    /**
+     * @param  list<string>  $accepts
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $code,
+        #[OA\Property]
+        public string $need,
+        #[OA\Property]
+        public ?string $purpose,
+        #[OA\Property]
+        public ?string $caution,
+        #[OA\Property(enum: ['critical', 'required', 'optional'])]
+        public string $rank,
+        #[OA\Property]
+        public ?string $reason,
+        #[OA\Property]
+        public ?string $pocket_id,
+        #[OA\Property]
+        public ?string $item,
+        #[OA\Property]
+        public ?string $item_name,
+        #[OA\Property]
+        public string $count_unit,
+        #[OA\Property]
+        public string $required,
+        #[OA\Property]
+        public string $effective,
+        #[OA\Property]
+        public ?int $reserve,
+        #[OA\Property]
+        public string $short,
+        #[OA\Property(enum: ['met', 'early', 'reserve', 'short', 'none'])]
+        public string $state,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $accepts,
+    ) {
+    }
+}

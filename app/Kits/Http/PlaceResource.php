@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Http;
+
+use OpenApi\Attributes as OA;
+
+/** A place with its kits; places below it follow it. */
+#[OA\Schema]
+final readonly class PlaceResource
+{
+    /**
+     * @param  list<KitRow>  $kits
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $id,
+        #[OA\Property]
+        public ?string $parent_id,
+        #[OA\Property(enum: ['site', 'building', 'floor', 'spot', 'vehicle', 'person'])]
+        public string $kind,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public string $path,
+        #[OA\Property(items: new OA\Items(ref: KitRow::class))]
+        public array $kits,
+    ) {
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Http;
+
+use OpenApi\Attributes as OA;
+
+/** What the core says of a kit. */
+#[OA\Schema]
+final readonly class VerdictResource
+{
+    /**
+     * @param  list<ReasonResource>  $reasons
+     * @param  list<LineResource>  $lines
+     */
+    public function __construct(
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        public string $verdict,
+        #[OA\Property]
+        public string $sentence,
+        #[OA\Property]
+        public string $as_of,
+        #[OA\Property]
+        public string $next_check,
+        #[OA\Property]
+        public int $margin_days,
+        #[OA\Property(enum: ['strict', 'reserve'])]
+        public string $expiry,
+        #[OA\Property]
+        public int $mass_g,
+        #[OA\Property]
+        public ?int $max_mass_g,
+        #[OA\Property(items: new OA\Items(ref: ReasonResource::class))]
+        public array $reasons,
+        #[OA\Property(items: new OA\Items(ref: LineResource::class))]
+        public array $lines,
+    ) {
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Accounts\Models\User;
+
+/** What each role may do with kits: everyone reads, keepers check and restock, leads equip. */
+final class KitPolicy
+{
+    public function view(User $user): bool
+    {
+        return true;
+    }
+
+    public function check(User $user): bool
+    {
+        return $user->role->keeps();
+    }
+
+    public function restock(User $user): bool
+    {
+        return $user->role->keeps();
+    }
+
+    public function export(User $user): bool
+    {
+        return $user->role->exports();
+    }
+
+    /** Assess, keep the catalogue and lists, bring in files. */
+    public function plan(User $user): bool
+    {
+        return $user->role->plans();
+    }
+
+    public function equip(User $user): bool
+    {
+        return $user->role->plans();
+    }
+}

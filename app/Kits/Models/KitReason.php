@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * One reason of a kit's verdict, in words.
+ *
+ * @property int $id
+ * @property string $kit_id
+ * @property int $position
+ * @property string $severity
+ * @property string $text
+ */
+final class KitReason extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,15 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Accounts\Models\User;
+
+final class PlacePolicy
+{
+    public function view(User $user): bool
+    {
+        return true;
+    }
+}

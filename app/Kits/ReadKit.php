@@ -1,0 +1,120 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Catalogue\Catalogue;
+use App\Checks\ReadChecks;
+use App\Judging\ContentRow;
+use App\Judging\Judged;
+use App\Judging\KitJudge;
+use App\Judging\KitPlan;
+use App\Judging\Words;
+use App\Kits\Http\BaseResource;
+use App\Kits\Http\ContentResource;
+use App\Kits\Http\DueResource;
+use App\Kits\Http\KitResource;
+use App\Kits\Http\LeafResource;
+use App\Kits\Http\PlaceRef;
+use App\Kits\Http\PocketResource;
+use App\Kits\Http\SealResource;
+use App\Kits\Models\Kit;
+use App\Kits\Models\Place;
+use App\Ledger\Head;
+use App\Lists\Http\ListRef;
+use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Check\Assignment;
+use Sarcina\Core\Kit\Item;
+
+/** A kit with its picture, contents, verdict, place and last check. */
+final class ReadKit
+{
+    public function __construct(
+        private readonly KitJudge $judge,
+        private readonly ReadVerdict $verdict,
+        private readonly Words $words,
+        private readonly Catalogue $catalogue,
+        private readonly ReadChecks $checks,
+    ) {
+    }
+
+    public function __invoke(Kit $kit, string $today): KitResource
+    {
+        // Read before the contents: what is recorded in between counts as not seen.
+        $base = BaseResource::of(Head::read()->base());
+        $judged = $this->judge->judge($kit, $today);
+
+        return new KitResource(
+            $kit->id, $kit->code, $kit->name, $judged->plan->code, $judged->plan->name, self::list($judged->plan), self::place($kit->place), $judged->scope->scope->value, $judged->scope->because, $kit->retired_on,
+            $judged->plan->policy['sealed'], new SealResource($kit->seal, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason), $kit->used_on,
+            $base, ($this->verdict)($judged), $this->due($judged), self::leaves($judged->plan), $this->contents($judged),
+            $this->checks->lastOf($kit),
+        );
+    }
+
+    public function due(Judged $judged): DueResource
+    {
+        $due = $judged->due();
+
+        return new DueResource($due->day === null ? null : (string) $due->day, $due->kind, $due->because, $due->overdueDays, $this->words->due($due));
+    }
+
+    public static function place(Place $place): PlaceRef
+    {
+        return new PlaceRef($place->id, $place->name, $place->path);
+    }
+
+    public static function list(KitPlan $plan): ListRef
+    {
+        return new ListRef($plan->list['id'], $plan->list['code'], $plan->list['title'], $plan->list['size'], $plan->list['edition'], $plan->list['basis'], $plan->list['origin'], $plan->list['confirmed']);
+    }
+
+    /** @return list<LeafResource> */
+    public static function leaves(KitPlan $plan): array
+    {
+        return array_map(static fn (array $leaf): LeafResource => new LeafResource($leaf['name'], array_map(
+            static fn (array $pocket): PocketResource => new PocketResource($pocket['id'], $pocket['name'], $pocket['row'], $pocket['column'], $pocket['row_span'], $pocket['column_span']),
+            $leaf['pockets'],
+        )), $plan->leaves);
+    }
+
+    /** @return list<ContentResource> */
+    private function contents(Judged $judged): array
+    {
+        $contents = [];
+        foreach ($judged->rows as $index => $row) {
+            $item = $this->catalogue->item($row->itemCode);
+            $contents[] = new ContentResource(
+                $row->pocketId, self::lineIn($judged, $row, $judged->judgement->assignment->contents[$index]->item), $row->itemCode, $item->name ?? $row->itemCode, $item->purpose ?? '', $item?->caution,
+                $item->count_unit ?? 'each', (bool) ($item->dated ?? false), $row->lotId, $row->lot, $row->expires,
+                $row->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay, $row->quantity, $row->condition,
+            );
+        }
+
+        return $contents;
+    }
+
+    /** The line of that pocket under which a row is shown: the first one that lives there and accepts it. */
+    private static function lineIn(Judged $judged, ContentRow $row, Item $item): ?string
+    {
+        $assignment = $judged->judgement->assignment;
+        foreach (self::byPreference($assignment, $item) as $index) {
+            $code = $assignment->list->lines[$index]->id;
+            if ($judged->plan->line($code)->pocketId === $row->pocketId) {
+                return $code;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<int> */
+    private static function byPreference(Assignment $assignment, Item $item): array
+    {
+        $preferences = $assignment->list->preferencesFor($item);
+        asort($preferences);
+
+        return array_keys($preferences);
+    }
+}

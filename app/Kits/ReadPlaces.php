@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits;
+
+use App\Kits\Http\KitRow;
+use App\Kits\Http\PlaceRef;
+use App\Kits\Http\PlaceResource;
+use App\Kits\Models\Kit;
+use App\Kits\Models\KitReason;
+use App\Kits\Models\Place;
+use Sarcina\Core\Calendar\Day;
+
+/** Every place in walking order with the kits that are there. */
+final class ReadPlaces
+{
+    /** @return list<PlaceResource> */
+    public function __invoke(string $today): array
+    {
+        $places = Place::query()->with(['kits' => fn ($kits) => $kits->whereNull('retired_on'), 'kits.state', 'kits.design', 'kits.reasons'])->orderBy('walk_order')->get();
+
+        return array_values($places->map(fn (Place $place): PlaceResource => new PlaceResource(
+            $place->id, $place->parent_id, $place->kind, $place->name, $place->path,
+            array_values($place->kits->map(fn (Kit $kit): KitRow => self::kit($kit, $place, $today))->all()),
+        ))->all());
+    }
+
+    private static function kit(Kit $kit, Place $place, string $today): KitRow
+    {
+        $state = $kit->state ?? throw new \RuntimeException("Kit {$kit->code} was never judged; run artisan kits:judge.");
+        $overdue = $state->overdue_from === null ? 0 : max(0, Day::of($today)->number - Day::of($state->overdue_from)->number + 1);
+
+        return new KitRow(
+            $kit->code, $kit->name, $kit->design->name, new PlaceRef($place->id, $place->name, $place->path), $state->verdict, $state->due_on, $state->due_kind, $overdue,
+            $kit->last_full_on, $state->wants_restock, $kit->seal, array_values($kit->reasons->map(fn (KitReason $reason): string => $reason->text)->all()),
+        );
+    }
+}

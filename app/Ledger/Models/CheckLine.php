@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * How far a line was met at a check.
+ *
+ * @property int $operation_number
+ * @property int $position
+ * @property string $code
+ * @property string $need
+ * @property string|null $pocket
+ * @property string $rank
+ * @property string $required
+ * @property string $effective
+ * @property int|null $reserve
+ * @property string $short
+ */
+final class CheckLine extends Model
+{
+    public $timestamps = false;
+
+    public $incrementing = false;
+
+    protected $primaryKey = 'operation_number';
+
+    protected $guarded = [];
+}

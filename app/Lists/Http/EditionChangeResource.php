@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists\Http;
+
+use OpenApi\Attributes as OA;
+
+/** One edition beside another, line by line, and what each kit would lack under it. */
+#[OA\Schema]
+final readonly class EditionChangeResource
+{
+    /**
+     * @param  list<LineChange>  $lines
+     * @param  list<string>  $excludes
+     * @param  list<DesignEffect>  $designs
+     */
+    public function __construct(
+        #[OA\Property]
+        public EditionRef $from,
+        #[OA\Property]
+        public EditionRef $to,
+        #[OA\Property]
+        public string $title,
+        #[OA\Property(items: new OA\Items(ref: LineChange::class))]
+        public array $lines,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $excludes,
+        #[OA\Property(items: new OA\Items(ref: DesignEffect::class))]
+        public array $designs,
+    ) {
+    }
+}

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists\Http;
+
+use App\Designs\AdoptEdition;
+use App\Designs\Models\Design;
+use App\Kits\Models\Kit;
+use App\Lists\CompareWithList;
+use App\Lists\ConfirmList;
+use App\Lists\Models\KitList;
+use App\Lists\NewEdition;
+use App\Lists\ReadEditionChange;
+use App\Lists\ReadLists;
+use App\Lists\WriteList;
+use App\Support\Http\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** The lists that kits are held to: their editions, their confirmation, and what a change of edition does. */
+final class ListController extends Controller
+{
+    #[OA\Get(path: '/lists', operationId: 'readLists', tags: ['lists'])]
+    #[OA\Response(response: 200, description: 'All lists and editions', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ListSummary::class)))]
+    public function all(ReadLists $lists): JsonResponse
+    {
+        return $this->json($lists->all());
+    }
+
+    #[OA\Get(path: '/lists/{list}', operationId: 'readList', tags: ['lists'])]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'One edition with its lines', content: new OA\JsonContent(ref: ListResource::class))]
+    public function show(KitList $list, ReadLists $lists): JsonResponse
+    {
+        return $this->json($lists->one($list));
+    }
+
+    #[OA\Post(path: '/lists', operationId: 'makeHouseList', tags: ['lists'])]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewHouseList::class))]
+    #[OA\Response(response: 201, description: 'A house list, empty or copied', content: new OA\JsonContent(ref: ListResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function store(NewHouseList $request, NewEdition $new, WriteList $write, ReadLists $lists): JsonResponse
+    {
+        $from = $request->validated('from');
+        [$code, $title] = [(string) $request->validated('code'), (string) $request->validated('title')];
+        $list = $from === null
+            ? $write->create(['code' => $code, 'edition' => '1', 'origin' => 'house', 'kind' => 'kit'], ['title' => $title, 'size' => null, 'basis' => 'Our risk assessment', 'excludes' => ['medicine'], 'lines' => []])
+            : $new->houseList(KitList::query()->findOrFail($from), $code, $title);
+
+        return $this->json($lists->one($list), 201);
+    }
+
+    #[OA\Put(path: '/lists/{list}', operationId: 'changeList', tags: ['lists'], description: 'Changes an edition that nobody has confirmed.')]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: WrittenList::class))]
+    #[OA\Response(response: 200, description: 'The edition as it is now', content: new OA\JsonContent(ref: ListResource::class))]
+    #[OA\Response(response: 409, description: 'Somebody else changed it in the meantime')]
+    #[OA\Response(response: 422, description: 'Not accepted as entered, or confirmed')]
+    public function change(WrittenList $request, KitList $list, WriteList $write, ReadLists $lists): JsonResponse
+    {
+        return $this->json($lists->one($write->edit($list, $request->base(), $request->list())->refresh()));
+    }
+
+    #[OA\Post(path: '/lists/{list}/editions', operationId: 'makeEdition', tags: ['lists'])]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewListEdition::class))]
+    #[OA\Response(response: 201, description: 'A new edition, unconfirmed, with the same lines', content: new OA\JsonContent(ref: ListResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function edition(NewListEdition $request, KitList $list, NewEdition $new, ReadLists $lists): JsonResponse
+    {
+        return $this->json($lists->one($new->of($list, (string) $request->validated('edition'))), 201);
+    }
+
+    #[OA\Put(path: '/lists/{list}/confirmations/{line}', operationId: 'compareLine', tags: ['lists'])]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'line', in: 'path', required: true, description: 'The code of the line', schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: ComparedLine::class))]
+    #[OA\Response(response: 200, description: 'The edition with what was found', content: new OA\JsonContent(ref: ListResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function compare(ComparedLine $request, KitList $list, string $line, ConfirmList $confirm, ReadLists $lists): JsonResponse
+    {
+        $confirm->line($list, $line, $request->found(), $this->user($request), now());
+
+        return $this->json($lists->one($list));
+    }
+
+    #[OA\Post(path: '/lists/{list}/confirmation', operationId: 'confirmList', tags: ['lists'], description: 'Confirms an edition of which every line was compared. It never changes from then on.')]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The confirmed edition', content: new OA\JsonContent(ref: ListResource::class))]
+    #[OA\Response(response: 422, description: 'Lines are left that nobody compared')]
+    public function confirm(Request $request, KitList $list, ConfirmList $confirm, ReadLists $lists): JsonResponse
+    {
+        return $this->json($lists->one($confirm->finish($list, $this->user($request), now())));
+    }
+
+    #[OA\Get(path: '/lists/{list}/change', operationId: 'readEditionChange', tags: ['lists'])]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'from', in: 'query', required: false, description: 'The edition to compare with; else the one that it supersedes', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'Changes, line by line, and what each kit would lack', content: new OA\JsonContent(ref: EditionChangeResource::class))]
+    #[OA\Response(response: 422, description: 'There is no edition to compare with')]
+    public function changes(Request $request, KitList $list, ReadEditionChange $change): JsonResponse
+    {
+        $from = KitList::query()->where('code', $list->code)->where('id', '!=', $list->id)->find($request->string('from')->toString() ?: $list->supersedes_id);
+        abort_if($from === null, 422, 'This is the first edition: there is none to compare it with.');
+
+        return $this->json($change($from, $list, $this->today()));
+    }
+
+    #[OA\Post(path: '/lists/{list}/adoption', operationId: 'adoptEdition', tags: ['lists'], description: 'Holds a design and its kits to this edition instead of an older one.')]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AdoptedEdition::class))]
+    #[OA\Response(response: 200, description: 'The edition, with the designs that keep it', content: new OA\JsonContent(ref: ListResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function adopt(AdoptedEdition $request, KitList $list, AdoptEdition $adopt, ReadLists $lists): JsonResponse
+    {
+        /** @var list<array{line: string, pocket_id: string}> $pockets */
+        $pockets = $request->validated('pockets') ?? [];
+        $adopt(Design::query()->findOrFail($request->validated('design')), $list, array_column($pockets, 'pocket_id', 'line'), $this->user($request), now());
+
+        return $this->json($lists->one($list));
+    }
+
+    #[OA\Get(path: '/lists/{list}/comparison', operationId: 'compareWithList', tags: ['lists'])]
+    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'subject', in: 'query', required: true, description: 'kit:QH-01 or design:vehicle', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'Line by line: met, met by a stand-in, short; extra and excluded; and what it would take', content: new OA\JsonContent(ref: ComparisonResource::class))]
+    #[OA\Response(response: 422, description: 'No such kit or design')]
+    public function compareWith(Request $request, KitList $list, CompareWithList $hold): JsonResponse
+    {
+        [$kind, $code] = [...explode(':', $request->string('subject')->toString(), 2), ''];
+        $kit = $kind === 'kit' ? Kit::query()->where('code', $code)->first() : null;
+        $design = $kind === 'design' ? Design::query()->where('code', $code)->first() : null;
+        abort_if($kit === null && $design === null, 422, 'Choose a kit or a design to compare with the list.');
+
+        return $this->json($kit !== null ? $hold->kit($kit, $list, $this->today()) : $hold->design($design ?? throw new \LogicException, $list, $this->today()));
+    }
+}

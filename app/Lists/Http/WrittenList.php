@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists\Http;
+
+use App\Support\Http\KnownKeys;
+use Illuminate\Foundation\Http\FormRequest;
+use OpenApi\Attributes as OA;
+
+/**
+ * @phpstan-import-type Content from \App\Lists\WriteList
+ * @phpstan-import-type WrittenLine from \App\Lists\WriteList
+ */
+#[OA\Schema(required: ['base', 'title', 'basis', 'excludes', 'lines'], properties: [
+    new OA\Property(property: 'base', type: 'integer', description: 'the revision that the change was based on'),
+    new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'size', type: 'string', nullable: true), new OA\Property(property: 'basis', type: 'string', description: 'what the list rests on'),
+    new OA\Property(property: 'excludes', type: 'array', items: new OA\Items(type: 'string')),
+    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(required: ['code', 'need', 'rank', 'accepts'], properties: [
+        new OA\Property(property: 'code', type: 'string'), new OA\Property(property: 'need', type: 'string'), new OA\Property(property: 'rank', type: 'string', enum: ['critical', 'required', 'optional']),
+        new OA\Property(property: 'quantity', type: 'integer', nullable: true), new OA\Property(property: 'total_measure', type: 'string', nullable: true), new OA\Property(property: 'total_quantity', type: 'string', nullable: true),
+        new OA\Property(property: 'accepts', type: 'array', items: new OA\Items(properties: [
+            new OA\Property(property: 'item', type: 'string', nullable: true), new OA\Property(property: 'class', type: 'string', nullable: true),
+            new OA\Property(property: 'minima', type: 'array', items: new OA\Items(required: ['measure', 'quantity'], properties: [new OA\Property(property: 'measure', type: 'string'), new OA\Property(property: 'quantity', type: 'string')], type: 'object')),
+        ], type: 'object')),
+        new OA\Property(property: 'reason', type: 'string', nullable: true),
+    ], type: 'object')),
+])]
+final class WrittenList extends FormRequest
+{
+    use KnownKeys;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'base' => ['required', 'integer', 'min:1'],
+            ...self::content(),
+        ];
+    }
+
+    /** @return array<string, list<mixed>> */
+    public static function content(): array
+    {
+        return [
+            'title' => ['required', 'string', 'max:160'],
+            'size' => ['nullable', 'string', 'max:40'],
+            'basis' => ['required', 'string', 'max:200'],
+            'excludes' => ['present', 'array', 'max:50'],
+            'excludes.*' => ['required', 'string', 'max:120', 'distinct'],
+            'lines' => ['present', 'array', 'max:200'],
+            'lines.*.code' => ['required', 'string', 'max:20', 'regex:/^[A-Za-z0-9_-]+$/', 'distinct'],
+            'lines.*.need' => ['required', 'string', 'max:160'],
+            'lines.*.rank' => ['required', 'in:critical,required,optional'],
+            'lines.*.quantity' => ['nullable', 'integer', 'between:1,100000', 'required_without:lines.*.total_quantity', 'prohibits:lines.*.total_quantity'],
+            'lines.*.total_measure' => ['nullable', 'string', 'regex:/^[a-z][a-z_]{0,29}$/', 'required_with:lines.*.total_quantity'],
+            'lines.*.total_quantity' => ['nullable', 'string', 'max:40'],
+            'lines.*.accepts' => ['required', 'array', 'min:1', 'max:30'],
+            'lines.*.accepts.*.item' => ['nullable', 'string', 'max:60', 'required_without:lines.*.accepts.*.class'],
+            'lines.*.accepts.*.class' => ['nullable', 'string', 'max:120', 'prohibits:lines.*.accepts.*.item'],
+            'lines.*.accepts.*.minima' => ['array', 'max:8'],
+            'lines.*.accepts.*.minima.*.measure' => ['required', 'string', 'regex:/^[a-z][a-z_]{0,29}$/'],
+            'lines.*.accepts.*.minima.*.quantity' => ['required', 'string', 'max:40'],
+            'lines.*.reason' => ['nullable', 'string', 'max:200'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            'title.required' => 'Give the list a title.',
+            'basis.required' => 'Say what the list is based on: a standard and its edition, a risk assessment, an authority.',
+            'lines.*.need.required' => 'Say what the line is needed for, such as Medium dressings.',
+            'lines.*.code.distinct' => 'Two lines have this number. Give one of them another.',
+            'lines.*.quantity.required_without' => 'Enter how many pieces, or how much in all with its unit.',
+            'lines.*.quantity.prohibits' => 'A line asks for pieces or for a measure in all, not for both. Empty one of them.',
+            'lines.*.quantity.between' => 'Enter 1 or more pieces.',
+            'lines.*.accepts.required' => 'Choose at least one item or class that serves this line.',
+            'lines.*.accepts.*.item.required_without' => 'Choose an item, or write a class.',
+            'lines.*.accepts.*.minima.*.quantity.required' => 'Enter a number and a unit, such as 10 cm.',
+        ];
+    }
+
+    public function base(): int
+    {
+        return (int) $this->validated('base');
+    }
+
+    /** @return Content */
+    public function list(): array
+    {
+        /** @var array{title: string, size?: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>} $valid */
+        $valid = $this->validated();
+
+        return ['title' => $valid['title'], 'size' => $valid['size'] ?? null, 'basis' => $valid['basis'], 'excludes' => array_values($valid['excludes']), 'lines' => array_values(array_map(self::line(...), $valid['lines']))];
+    }
+
+    /**
+     * @param  array<string, mixed>  $line
+     * @return WrittenLine
+     */
+    private static function line(array $line): array
+    {
+        /** @var array{code: string, need: string, rank: string, quantity?: int|null, total_measure?: string|null, total_quantity?: string|null, accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>}>, reason?: string|null} $line */
+        return [
+            'code' => $line['code'], 'need' => $line['need'], 'rank' => $line['rank'],
+            'quantity' => isset($line['total_quantity']) ? null : (int) ($line['quantity'] ?? 0),
+            'total' => isset($line['total_quantity']) ? [(string) ($line['total_measure'] ?? '') => $line['total_quantity']] : null,
+            'accepts' => array_values(array_map(static fn (array $entry): array => isset($entry['item']) ? ['item' => $entry['item']] : ['class' => $entry['class'] ?? '', 'min' => array_column($entry['minima'] ?? [], 'quantity', 'measure')], $line['accepts'])),
+            'reason' => $line['reason'] ?? null,
+        ];
+    }
+}

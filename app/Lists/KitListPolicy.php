@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists;
+
+use App\Accounts\Models\User;
+
+final class KitListPolicy
+{
+    public function view(User $user): bool
+    {
+        return true;
+    }
+
+    public function plan(User $user): bool
+    {
+        return $user->role->plans();
+    }
+}

@@ -1,0 +1,121 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists;
+
+use App\Catalogue\Catalogue;
+use App\Catalogue\SuitableItem;
+use App\Lists\Models\KitList as KitListModel;
+use App\Lists\Models\Line as LineModel;
+use App\Lists\Models\LineEntry;
+use LogicException;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Check\Assignment;
+use Sarcina\Core\Check\Judge;
+use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\Restock;
+use Sarcina\Core\Kit\ExpiryPolicy;
+use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\ItemClass;
+use Sarcina\Core\Kit\Kit;
+use Sarcina\Core\Kit\Policy;
+use Sarcina\Core\Kit\Row;
+use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Lists\Accepted;
+use Sarcina\Core\Lists\KitList;
+use Sarcina\Core\Lists\Line;
+use Sarcina\Core\Lists\Rank;
+use Sarcina\Core\Lists\Total;
+use Sarcina\Core\Measure\Quantity;
+
+/** Lists by themselves, without a kit: as the core judges by them, and what a kit made to one would hold. */
+final class ListLoader
+{
+    public function __construct(private readonly Catalogue $catalogue, private readonly SuitableItem $fitting)
+    {
+    }
+
+    /** A list as the core judges by it. */
+    public static function asked(KitListModel $list): KitList
+    {
+        return new KitList(
+            $list->code, array_values($list->lines->map(static fn (LineModel $line): Line => self::line($line))->all()),
+            array_values($list->exclusions->pluck('class')->map(static fn (string $class): ItemClass => new ItemClass($class))->all()),
+        );
+    }
+
+    /** @param  string  $before  the module's name, where the list is one */
+    public static function line(LineModel $line, string $before = ''): Line
+    {
+        $accepts = array_values($line->entries->map(static fn (LineEntry $entry): Accepted => $entry->item !== null
+            ? Accepted::item($entry->item->code)
+            : Accepted::class((string) $entry->class, $entry->minima->pluck('quantity', 'measure')->map(static fn (string $least): Quantity => Quantity::of($least))->all()))->all());
+        if ($accepts === []) {
+            throw new LogicException("The line {$line->need} accepts nothing: no list is saved so.");
+        }
+        $rank = Rank::from($line->rank);
+
+        return $line->total_quantity === null
+            ? Line::counted($before.$line->code, $rank, $accepts, (int) $line->quantity)
+            : Line::totalled($before.$line->code, $rank, $accepts, new Total((string) $line->total_measure, Quantity::of($line->total_quantity)));
+    }
+
+    /**
+     * Judges contents against a list, as the `check` rule does.
+     *
+     * @param  list<Row>  $contents
+     */
+    public function judge(KitList $list, array $contents, Kit $kit, Policy $policy, Day $asOf): Judgement
+    {
+        $codes = array_map(static fn (Row $row): string => $row->item->code, $contents);
+        foreach ($list->lines as $line) {
+            foreach ($line->accepts as $accepted) {
+                $codes[] = $accepted->item;
+            }
+        }
+        $items = $this->catalogue->items(array_values(array_unique(array_filter($codes, is_string(...)))));
+
+        return Judge::judge(new Assignment($asOf, $kit, $policy, array_values($items), $list, $contents));
+    }
+
+    /**
+     * What a kit made to the list would hold: for every line the pieces of the item that the `check` rule restocks it with,
+     * or, where a line names a class alone, of an item of the catalogue that fits.
+     *
+     * @return array{array<string, int>, int} pieces by item code, and lines that nothing in the catalogue serves
+     */
+    public function outfit(KitList $list): array
+    {
+        // No day matters: nothing is there that could expire.
+        $day = Day::numbered(0);
+        $judgement = $this->judge($list, [], new Kit('new', Scope::Clinician, null, 0), new Policy(ExpiryPolicy::Strict, $day, 0), $day);
+        $pieces = [];
+        $without = 0;
+        foreach ($judgement->restock as $restock) {
+            $item = $this->itemFor($judgement, $restock);
+            if ($item === null) {
+                $without++;
+            } else {
+                $pieces[$item] = ($pieces[$item] ?? 0) + $restock->quantity;
+            }
+        }
+
+        return [$pieces, $without];
+    }
+
+    /** The item that the rule names, or one that fits the line where it names only a class. */
+    public function itemFor(Judgement $judgement, Restock $restock): ?string
+    {
+        if ($restock->item !== null) {
+            return $restock->item;
+        }
+        foreach ($judgement->assignment->list->lines as $line) {
+            if ($line->id === $restock->line) {
+                return $this->fitting->best($line, fn (Item $item): bool => $judgement->assignment->isUsable($item));
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists\Models;
+
+use App\Accounts\Models\User;
+use App\Designs\Models\Design;
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * A list that kits are held to, in one edition and size.
+ *
+ * @property string $id
+ * @property string $code
+ * @property string $title
+ * @property string|null $size
+ * @property string $edition
+ * @property string $basis
+ * @property string $origin
+ * @property Carbon|null $confirmed_at
+ * @property string|null $confirmed_by_id
+ * @property string $kind
+ * @property string|null $supersedes_id
+ * @property string|null $copied_from_id
+ * @property int $revision
+ * @property KitList|null $supersedes
+ * @property KitList|null $copiedFrom
+ * @property Collection<int, LineConfirmation> $confirmations
+ * @property Collection<int, Line> $lines
+ * @property Collection<int, ListExclusion> $exclusions
+ * @property Collection<int, Design> $designs
+ * @property User|null $confirmedBy
+ */
+final class KitList extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $table = 'lists';
+
+    protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'confirmed_at' => 'datetime',
+        ];
+    }
+
+    /** @return HasMany<Line, $this> */
+    public function lines(): HasMany
+    {
+        return $this->hasMany(Line::class, 'list_id')->orderBy('position');
+    }
+
+    /** @return HasMany<ListExclusion, $this> */
+    public function exclusions(): HasMany
+    {
+        return $this->hasMany(ListExclusion::class, 'list_id');
+    }
+
+    /** @return HasMany<Design, $this> */
+    public function designs(): HasMany
+    {
+        return $this->hasMany(Design::class, 'list_id');
+    }
+
+    /** @return HasMany<LineConfirmation, $this> */
+    public function confirmations(): HasMany
+    {
+        return $this->hasMany(LineConfirmation::class, 'list_id');
+    }
+
+    /** @return BelongsTo<KitList, $this> */
+    public function supersedes(): BelongsTo
+    {
+        return $this->belongsTo(KitList::class);
+    }
+
+    /** @return BelongsTo<KitList, $this> */
+    public function copiedFrom(): BelongsTo
+    {
+        return $this->belongsTo(KitList::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function confirmedBy(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lists\Models;
+
+use Illuminate\Database\Eloquent\Collection;
+use Illuminate\Database\Eloquent\Concerns\HasUlids;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * One line of a list, or one that a design adds to its list.
+ *
+ * @property string $id
+ * @property string|null $list_id
+ * @property string|null $design_id
+ * @property string $code
+ * @property int $position
+ * @property string $need
+ * @property string $rank
+ * @property int|null $quantity
+ * @property string|null $total_measure
+ * @property string|null $total_quantity
+ * @property string|null $reason
+ * @property Collection<int, LineEntry> $entries
+ */
+final class Line extends Model
+{
+    use HasUlids;
+
+    public $timestamps = false;
+
+    protected $table = 'lines';
+
+    protected $guarded = [];
+
+    /** @return HasMany<LineEntry, $this> */
+    public function entries(): HasMany
+    {
+        return $this->hasMany(LineEntry::class)->orderBy('position');
+    }
+}

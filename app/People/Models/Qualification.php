@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What a first aider is trained to, and until when.
+ *
+ * @property int $id
+ * @property string $first_aider_id
+ * @property string $scope
+ * @property string $title
+ * @property string|null $expires_on
+ */
+final class Qualification extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,106 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Http;
+
+use App\Checks\Http\SaysWhen;
+use App\Kits\Models\Kit;
+use App\Stock\PutIn;
+use App\Stock\RestockReport;
+use App\Stock\TakenOut;
+use App\Support\Http\KnownKeys;
+use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
+use Illuminate\Validation\ValidationException;
+use OpenApi\Attributes as OA;
+use Sarcina\Core\Kit\Condition;
+
+#[OA\Schema(required: ['store', 'begun_at', 'base', 'out', 'in'], properties: [
+    new OA\Property(property: 'store', type: 'string'),
+    new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
+    new OA\Property(property: 'done_at', type: 'string', format: 'date-time', nullable: true, description: 'by the device\'s clock, corrected; left out: now, by the server\'s'),
+    new OA\Property(property: 'clock_checked_at', type: 'string', format: 'date-time', nullable: true, description: 'when the device\'s clock was last compared with the server\'s'),
+    new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
+    new OA\Property(property: 'out', type: 'array', items: new OA\Items(required: ['pocket_id', 'lot_id', 'condition', 'quantity', 'to'], properties: [
+        new OA\Property(property: 'pocket_id', type: 'string'),
+        new OA\Property(property: 'lot_id', type: 'string'),
+        new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
+        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
+        new OA\Property(property: 'to', type: 'string', enum: ['discard', 'store']),
+    ])),
+    new OA\Property(property: 'in', type: 'array', items: new OA\Items(required: ['pocket_id', 'lot_id', 'quantity'], properties: [
+        new OA\Property(property: 'pocket_id', type: 'string'),
+        new OA\Property(property: 'lot_id', type: 'string'),
+        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
+    ])),
+    new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
+    new OA\Property(property: 'seal_set', type: 'string', nullable: true),
+])]
+final class DoneRestock extends FormRequest
+{
+    use KnownKeys, SaysWhen;
+
+    /** @return array<string, list<mixed>> */
+    public function rules(): array
+    {
+        return [
+            'store' => ['bail', 'required', 'string', 'exists:stores,id'],
+            ...$this->whenRules(),
+            'out' => ['present', 'array', 'max:500'],
+            'out.*.pocket_id' => ['bail', 'required', 'string', 'exists:pockets,id'],
+            'out.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
+            'out.*.condition' => ['required', Rule::enum(Condition::class)],
+            'out.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
+            'out.*.to' => ['required', Rule::in(['discard', 'store'])],
+            'in' => ['present', 'array', 'max:500'],
+            'in.*.pocket_id' => ['bail', 'required', 'string', 'exists:pockets,id'],
+            'in.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
+            'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
+            'seal_reason' => ['nullable', 'string', 'max:200'],
+            'seal_set' => ['nullable', 'string', 'max:40'],
+        ];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return [
+            ...$this->whenMessages(),
+            'store.exists' => 'There is no such store.',
+            '*.*.lot_id.exists' => 'This lot is not on record.',
+            '*.*.pocket_id.exists' => 'There is no such pocket.',
+            '*.*.quantity.*' => 'Enter how many, a whole number from 1 to 100000.',
+        ];
+    }
+
+    public function report(Kit $kit, string $id): RestockReport
+    {
+        if (! Str::isUlid($id)) {
+            throw ValidationException::withMessages(['id' => 'The id of a restock is a ULID.']);
+        }
+        /** @var array{store: string, out: list<array{pocket_id: string, lot_id: string, condition: string, quantity: int, to: string}>, in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null, seal_set?: string|null} $valid */
+        $valid = $this->validated();
+        if ($valid['out'] === [] && $valid['in'] === []) {
+            throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
+        }
+
+        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $kit->design_id)->pluck('pockets.id')->flip();
+        foreach (['out', 'in'] as $way) {
+            foreach ($valid[$way] as $index => $row) {
+                if (! $pockets->has($row['pocket_id'])) {
+                    throw ValidationException::withMessages(["{$way}.{$index}.pocket_id" => "Kit {$kit->code} has no such pocket; its design may have changed. Open the list again."]);
+                }
+            }
+        }
+
+        return new RestockReport(
+            Str::lower($id), $kit->id, Str::lower($valid['store']), $this->whenDone(), $this->base(),
+            array_map(static fn (array $row): TakenOut => new TakenOut($row['pocket_id'], $row['lot_id'], $row['condition'], $row['quantity'], $row['to'] === 'store'), $valid['out']),
+            array_map(static fn (array $row): PutIn => new PutIn($row['pocket_id'], $row['lot_id'], $row['quantity']), $valid['in']),
+            $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null, $this->getContent(),
+        );
+    }
+}

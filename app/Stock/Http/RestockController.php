@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Http;
+
+use App\Catalogue\Catalogue;
+use App\Checks\ReadUnsettled;
+use App\Judging\KitJudge;
+use App\Kits\Http\BaseResource;
+use App\Kits\Models\Kit;
+use App\Kits\ReadKit;
+use App\Ledger\Head;
+use App\Stock\Models\Store;
+use App\Stock\PlanRestock;
+use App\Stock\RestockKit;
+use App\Support\Http\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+use Sarcina\Core\Calendar\PrintedDate;
+
+final class RestockController extends Controller
+{
+    #[OA\Get(path: '/kits/{kit}/restock', operationId: 'planRestock', tags: ['restock'])]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'store', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'What goes out, what goes in and from which lots', content: new OA\JsonContent(ref: RestockResource::class))]
+    public function plan(Request $request, Kit $kit, KitJudge $judge, PlanRestock $restock, Catalogue $catalogue): JsonResponse
+    {
+        /** @var array{store?: string} $query */
+        $query = $request->validate(['store' => ['ulid', 'exists:stores,id']]);
+        $store = isset($query['store']) ? Store::query()->findOrFail($query['store']) : Store::query()->orderBy('name')->firstOrFail();
+        $base = BaseResource::of(Head::read()->base());
+        $judged = $judge->judge($kit, $this->today());
+        $plan = $restock($judged, $store);
+        $about = static fn (array $row): array => [
+            'name' => $catalogue->name($row['item']),
+            'caution' => $catalogue->item($row['item'])?->caution,
+            'good_until' => $row['expires'] === null ? null : (string) PrintedDate::of($row['expires'])->lastGoodDay,
+        ];
+
+        return $this->json(new RestockResource(
+            $store->id, $store->name, $base, (string) $judged->judgement->assignment->policy->goodUntil(),
+            array_map(static fn (array $row): TakeResource => new TakeResource(...[...$row, ...$about($row)]), $plan->out),
+            array_map(static fn (array $row): PutResource => new PutResource(...[...$row, ...$about($row)]), $plan->in),
+            array_map(static fn (array $row): MissingResource => new MissingResource(...$row), $plan->missing),
+        ));
+    }
+
+    #[OA\Put(path: '/kits/{kit}/restocks/{id}', operationId: 'restockKit', tags: ['restock'], description: 'Records a restock. The id is a ULID made by the page: sent twice, it counts once.')]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: DoneRestock::class))]
+    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: RestockedResource::class))]
+    #[OA\Response(response: 202, description: 'Kept, but nothing of it could be recorded: somebody must settle it', content: new OA\JsonContent(ref: RestockedResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function restock(DoneRestock $request, Kit $kit, string $id, RestockKit $restock, ReadKit $describe, ReadUnsettled $unsettled): JsonResponse
+    {
+        $recorded = $restock($request->report($kit, $id), $this->user($request));
+
+        return $this->json(
+            new RestockedResource($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
+            $recorded->operation === null ? 202 : 200,
+        );
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Http;
+
+use App\Kits\Http\BaseResource;
+use OpenApi\Attributes as OA;
+
+/** What goes out of a kit and what goes in from the store. */
+#[OA\Schema]
+final readonly class RestockResource
+{
+    /**
+     * @param  list<TakeResource>  $out
+     * @param  list<PutResource>  $in
+     * @param  list<MissingResource>  $missing
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $store,
+        #[OA\Property]
+        public string $store_name,
+        #[OA\Property]
+        public BaseResource $base,
+        #[OA\Property]
+        public string $until,
+        #[OA\Property(items: new OA\Items(ref: TakeResource::class))]
+        public array $out,
+        #[OA\Property(items: new OA\Items(ref: PutResource::class))]
+        public array $in,
+        #[OA\Property(items: new OA\Items(ref: MissingResource::class))]
+        public array $missing,
+    ) {
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Http;
+
+use OpenApi\Attributes as OA;
+
+/** Pieces to take out of a pocket. */
+#[OA\Schema]
+final readonly class TakeResource
+{
+    public function __construct(
+        #[OA\Property]
+        public string $pocket_id,
+        #[OA\Property]
+        public string $item,
+        #[OA\Property]
+        public string $name,
+        #[OA\Property]
+        public ?string $caution,
+        #[OA\Property]
+        public string $lot_id,
+        #[OA\Property]
+        public ?string $lot,
+        #[OA\Property]
+        public ?string $expires,
+        #[OA\Property]
+        public ?string $good_until,
+        #[OA\Property(enum: ['good', 'opened', 'damaged', 'soiled', 'failed'])]
+        public string $condition,
+        #[OA\Property]
+        public int $quantity,
+        #[OA\Property]
+        public string $because,
+        #[OA\Property(enum: ['discard', 'store'])]
+        public string $to,
+    ) {
+    }
+}

@@ -1,0 +1,163 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Catalogue\Catalogue;
+use App\Judging\Judged;
+use App\Stock\Models\Store;
+use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Advice\Advice;
+use Sarcina\Core\Advice\Leaving;
+use Sarcina\Core\Advice\Wanted;
+use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Pick\Need;
+use Sarcina\Core\Pick\PickList;
+use Sarcina\Core\Pick\StoredLot;
+
+/**
+ * What to take out of a kit and what to put in from a store, and in which pocket: what the core asks for,
+ * by the `pick` rule. Where the store lacks the first choice, the line's next choices stand in.
+ */
+final class PlanRestock
+{
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
+
+    public function __invoke(Judged $judged, Store $store): RestockPlan
+    {
+        $advice = new Advice($judged->judgement);
+        $stock = $this->stock($store);
+        $puts = [];
+        $missing = [];
+        $left = array_map(static fn (array $row): int => $row['lot']->quantity, $stock);
+        foreach ($advice->wanted() as $want) {
+            $pieces = $want->pieces;
+            foreach ($this->choices($judged, $want, $stock) as $code) {
+                if ($pieces <= 0) {
+                    break;
+                }
+                // Pieces of another choice stand for as many of the first: one serves the line as well as one.
+                $pieces = $this->pick($judged, $want, $code, $pieces, $stock, $left, $puts);
+            }
+            if ($pieces > 0) {
+                $missing[] = [
+                    'item' => $want->item, 'what' => $want->item === null ? $this->need($judged, $want) : $this->catalogue->name($want->item),
+                    'line' => $want->line?->id, 'quantity' => $pieces,
+                ];
+            }
+        }
+
+        return new RestockPlan($this->takeOut($judged, $advice), $puts, $missing);
+    }
+
+    private function need(Judged $judged, Wanted $want): string
+    {
+        return $want->companion === null
+            ? $judged->plan->line((string) $want->line?->id)->need
+            : 'Beside '.implode(', ', array_map($this->catalogue->name(...), $want->companion->for));
+    }
+
+    private function pocket(Judged $judged, Wanted $want): ?string
+    {
+        return $want->companion === null ? $judged->plan->line((string) $want->line?->id)->pocketId : $this->pocketOf($judged, $want->companion->for[0]);
+    }
+
+    private function pocketOf(Judged $judged, string $item): ?string
+    {
+        foreach ($judged->rows as $row) {
+            if ($row->itemCode === $item) {
+                return $row->pocketId;
+            }
+        }
+
+        return array_key_first($judged->plan->pockets);
+    }
+
+    /**
+     * Item codes that serve the want, best first: what the core named, then what else the line accepts of what the store has.
+     *
+     * @param  list<array{id: string, lot: StoredLot}>  $stock
+     * @return list<string>
+     */
+    private function choices(Judged $judged, Wanted $want, array $stock): array
+    {
+        $first = $want->item === null ? [] : [$want->item];
+        if ($want->companion !== null) {
+            return array_values(array_unique([...$first, ...$want->companion->anyOf]));
+        }
+        if ($want->line === null || $want->line->total !== null) {
+            // Other rolls have other lengths: only what the core counted with adds up.
+            return $first;
+        }
+        $others = [];
+        foreach ($this->catalogue->items(array_values(array_unique(array_map(static fn (array $row): string => $row['lot']->item, $stock)))) as $item) {
+            $entry = $want->line->entryFor($item);
+            if ($entry !== null && $item->supersededBy === null && $judged->judgement->assignment->isUsable($item)) {
+                $others[$item->code] = $entry;
+            }
+        }
+        asort($others);
+
+        return array_values(array_unique([...$first, ...array_map(strval(...), array_keys($others))]));
+    }
+
+    /**
+     * @param  list<array{id: string, lot: StoredLot}>  $stock
+     * @param  array<int, int>  $left  pieces of each row of the stock that are not picked yet
+     * @param  list<array{line: string|null, need: string, pocket_id: string|null, item: string, lot_id: string, lot: string|null, expires: string|null, quantity: int, short_dated: bool, stands_in: bool}>  $puts
+     * @return int how many are still wanted
+     */
+    private function pick(Judged $judged, Wanted $want, string $code, int $pieces, array $stock, array &$left, array &$puts): int
+    {
+        $rows = array_keys(array_filter($stock, static fn (array $row, int $index): bool => $row['lot']->item === $code && $left[$index] > 0, ARRAY_FILTER_USE_BOTH));
+        $dated = (bool) ($this->catalogue->item($code)->dated ?? false);
+        $list = PickList::of(
+            $judged->judgement->assignment->asOf,
+            $judged->judgement->assignment->policy->goodUntil(),
+            [new Need($code, $pieces, $dated, ! $want->isCritical)],
+            array_map(static fn (int $row): StoredLot => new StoredLot($code, $stock[$row]['lot']->lot, $stock[$row]['lot']->expires, $left[$row]), $rows),
+        );
+        foreach ($list->picks as $pick) {
+            $row = $rows[$pick->row];
+            $left[$row] -= $pick->quantity;
+            $pieces -= $pick->quantity;
+            $puts[] = [
+                'line' => $want->line?->id, 'need' => $this->need($judged, $want), 'pocket_id' => $this->pocket($judged, $want), 'item' => $code, 'lot_id' => $stock[$row]['id'],
+                'lot' => $pick->from->lot, 'expires' => $pick->from->expires?->text, 'quantity' => $pick->quantity,
+                'short_dated' => $pick->shortDated, 'stands_in' => $want->item !== null && $want->item !== $code,
+            ];
+        }
+
+        return $pieces;
+    }
+
+    /** @return list<array{pocket_id: string, item: string, lot_id: string, lot: string|null, expires: string|null, condition: string, quantity: int, because: string, to: string}> */
+    private function takeOut(Judged $judged, Advice $advice): array
+    {
+        return array_map(static function (Leaving $leaving) use ($judged): array {
+            $held = $judged->rows[$leaving->index];
+
+            return [
+                'pocket_id' => $held->pocketId, 'item' => $held->itemCode, 'lot_id' => (string) $held->lotId, 'lot' => $held->lot, 'expires' => $held->expires,
+                'condition' => $held->condition, 'quantity' => $held->quantity, 'because' => $leaving->because->value, 'to' => $leaving->toStore ? 'store' : 'discard',
+            ];
+        }, $advice->leaving());
+    }
+
+    /** @return list<array{id: string, lot: StoredLot}> good pieces in the store, in the order they came */
+    private function stock(Store $store): array
+    {
+        $held = DB::table('holdings')
+            ->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')
+            ->where('holdings.store_id', $store->id)->where('holdings.condition', 'good')
+            ->orderBy('holdings.id')->get(['holdings.lot_id', 'holdings.quantity', 'lots.number', 'lots.expires', 'items.code']);
+
+        return array_values($held->map(static fn (object $row): array => [
+            'id' => $row->lot_id,
+            'lot' => new StoredLot($row->code, $row->number, $row->expires === null ? null : PrintedDate::of($row->expires), (int) $row->quantity),
+        ])->all());
+    }
+}

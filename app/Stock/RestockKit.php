@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Accounts\Models\Organisation;
+use App\Accounts\Models\User;
+use App\Checks\KeepUnsettled;
+use App\Checks\LateCheck;
+use App\Checks\Recorded;
+use App\Checks\UnsettledRow;
+use App\Judging\KitStates;
+use App\Kits\KitSeal;
+use App\Kits\Models\Kit;
+use App\Ledger\Head;
+use App\Ledger\Holdings;
+use App\Ledger\Location;
+use App\Ledger\LotMovement;
+use App\Ledger\Names;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\OperationSince;
+use App\Ledger\OperationsSince;
+use App\Ledger\PiecesAreNotThere;
+use App\Ledger\Record;
+use App\Stock\Models\Store;
+use App\Support\Transaction;
+use Illuminate\Validation\ValidationException;
+
+/**
+ * Records a restock, and judges the kit again. Sent twice, it counts once. Where the kit or the store is no longer as its doer saw it,
+ * it is recorded as far as the pieces are there, and the rest waits for somebody to settle it.
+ */
+final class RestockKit
+{
+    public function __construct(
+        private readonly Record $record,
+        private readonly OperationsSince $since,
+        private readonly Holdings $holdings,
+        private readonly LateCheck $late,
+        private readonly KitStates $states,
+        private readonly KitSeal $seal,
+        private readonly KeepUnsettled $unsettled,
+        private readonly Organisation $organisation,
+    ) {
+    }
+
+    public function __invoke(RestockReport $report, User $by): Recorded
+    {
+        return Transaction::run(function () use ($report, $by): Recorded {
+            $kit = Kit::locked($report->kitId);
+            $store = Store::query()->where('id', $report->storeId)->lockForUpdate()->firstOrFail();
+            $known = $this->record->known($report->id, OperationKind::Restock, $by, [$kit->id]);
+            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
+                return Recorded::under($known, $report->id);
+            }
+            $head = Head::read();
+            $this->record->refuseAhead($report->base, $head);
+            $since = $this->since->of($kit, $report->base, $head);
+            $isLate = $since !== [];
+            if ($kit->retired_on !== null) {
+                if (! $this->late->wasBeforeRetirement($kit, $report->when)) {
+                    return $this->keepWhole($kit, $report, $by, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")]);
+                }
+                $isLate = true;
+            } elseif ($kit->seal === 'intact' && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
+                throw ValidationException::withMessages(['seal_reason' => "Restocking breaks seal {$kit->seal_number}. Say in writing why it was opened."]);
+            }
+            if (! $isLate) {
+                $report = $report->at($report->when->notBefore($kit->last_done_at));
+            }
+            $movements = [...$this->out($kit, $report), ...$this->in($kit, $report)];
+            [$possible, $rest] = $isLate || $report->base->number < $head->number ? $this->asFarAsThere($movements, $isLate) : [$movements, []];
+            if ($possible === []) {
+                return $this->keepWhole($kit, $report, $by, $rest);
+            }
+
+            return $this->write($kit, $store, $report, $by, $possible, $rest);
+        });
+    }
+
+    /**
+     * @param  list<LotMovement>  $movements
+     * @param  list<UnsettledRow>  $rest
+     */
+    private function write(Kit $kit, Store $store, RestockReport $report, User $by, array $movements, array $rest): Recorded
+    {
+        $operation = new Operation(
+            $report->id, OperationKind::Restock, $by, $report->when->begunAt, $report->when->doneAt, $report->when->receivedAt, $this->organisation->dayOf($report->when->doneAt),
+            $report->base, [$kit], [$store], $movements, $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet), clockCheckedAt: $report->when->clockCheckedAt,
+        );
+        try {
+            $number = $this->record->write($operation, $kit->retired_on === null ? fn () => $this->states->renew($kit, $this->organisation->dayOf($report->when->receivedAt)) : null);
+        } catch (PiecesAreNotThere $short) {
+            throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the list again.']);
+        }
+        $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
+
+        return Recorded::under($number, $report->id);
+    }
+
+    /** @param  list<UnsettledRow>  $rows */
+    private function keepWhole(Kit $kit, RestockReport $report, User $by, array $rows): Recorded
+    {
+        $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rows, null, $report->body);
+
+        return Recorded::under(null, $report->id);
+    }
+
+    /**
+     * What of it the pieces are there for, and what not.
+     *
+     * @param  list<LotMovement>  $movements
+     * @param  bool  $isLate  else only what others took from the store since counts as a reason
+     * @return array{list<LotMovement>, list<UnsettledRow>}
+     */
+    private function asFarAsThere(array $movements, bool $isLate): array
+    {
+        $names = new Names;
+        $names->read($movements);
+        $there = [];
+        $possible = [];
+        $rest = [];
+        foreach ($movements as $movement) {
+            $from = $movement->from;
+            if ($from === null || ! $isLate && $from->storeId === null) {
+                $possible[] = $movement;
+
+                continue;
+            }
+            $key = "{$from->whereabouts()} {$movement->lotId} {$from->condition}";
+            $there[$key] ??= $this->holdings->of($from, $movement->lotId);
+            $quantity = min($movement->quantity, $there[$key]);
+            $there[$key] -= $quantity;
+            if ($quantity > 0) {
+                $possible[] = new LotMovement($movement->lotId, $quantity, $from, $movement->to, $movement->reason);
+            }
+            if ($quantity < $movement->quantity) {
+                $lot = $names->lot($movement->lotId);
+                $rest[] = new UnsettledRow('not_there', $lot->itemName, $lot->number, $names->pocket($from->pocketId ?? $movement->to?->pocketId), $movement->quantity, $quantity);
+            }
+        }
+
+        return [$possible, $rest];
+    }
+
+    private static function field(RestockReport $report, PiecesAreNotThere $short): string
+    {
+        $way = $short->at->storeId === null ? 'out' : 'in';
+        foreach ($way === 'out' ? $report->out : $report->in as $index => $row) {
+            if (strtolower($row->lotId) === $short->lotId) {
+                return "{$way}.{$index}.quantity";
+            }
+        }
+
+        return $way;
+    }
+
+    /** @return list<LotMovement> */
+    private function out(Kit $kit, RestockReport $report): array
+    {
+        return array_map(static fn (TakenOut $row): LotMovement => new LotMovement(
+            $row->lotId,
+            $row->quantity,
+            Location::pocket($kit->id, $row->pocketId, $row->condition),
+            $row->toStore ? Location::store($report->storeId, $row->condition) : null,
+            $row->toStore ? 'returned' : 'discarded',
+        ), $report->out);
+    }
+
+    /** @return list<LotMovement> */
+    private function in(Kit $kit, RestockReport $report): array
+    {
+        return array_map(static fn (PutIn $row): LotMovement => new LotMovement(
+            $row->lotId,
+            $row->quantity,
+            Location::store($report->storeId),
+            Location::pocket($kit->id, $row->pocketId),
+            'restocked',
+        ), $report->in);
+    }
+}

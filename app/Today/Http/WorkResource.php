@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today\Http;
+
+use App\Kits\Http\PlaceRef;
+use OpenApi\Attributes as OA;
+
+/** One thing to do, with its reason in words. */
+#[OA\Schema]
+final readonly class WorkResource
+{
+    /**
+     * @param  list<string>  $reasons
+     */
+    public function __construct(
+        #[OA\Property]
+        public string $kit,
+        #[OA\Property]
+        public string $kit_name,
+        #[OA\Property]
+        public PlaceRef $place,
+        #[OA\Property(enum: ['stop', 'now', 'soon', 'later'])]
+        public string $band,
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        public string $verdict,
+        #[OA\Property(enum: ['check', 'restock'])]
+        public string $job,
+        #[OA\Property(enum: ['full', 'quick'])]
+        public ?string $check_kind,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $reasons,
+        #[OA\Property]
+        public int $more_reasons,
+        #[OA\Property]
+        public ?string $due_on,
+        #[OA\Property]
+        public int $overdue_days,
+    ) {
+    }
+}

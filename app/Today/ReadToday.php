@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today;
+
+use App\Judging\Words;
+use App\Kits\Http\PlaceRef;
+use App\Today\Http\HorizonResource;
+use App\Today\Http\MarkResource;
+use App\Today\Http\TodayResource;
+use App\Today\Http\VerdictCount;
+use App\Today\Http\WorkResource;
+use Carbon\CarbonImmutable;
+use Illuminate\Database\Query\Builder;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Due\Band;
+use Sarcina\Core\Due\Urgency;
+use stdClass;
+
+/** The worklist of a day, most pressing first and in walking order, and the horizon of the places in it. */
+final class ReadToday
+{
+    private const PAGE = 25;
+
+    private const MONTHS = 13;
+
+    /** The horizon goes along with the page of the worklist: the places of its first rows. */
+    private const HORIZON_PLACES = 12;
+
+    public function __invoke(string $today, int $page): TodayResource
+    {
+        [$counts, $overdue, $inAll] = $this->count($today);
+        $rows = $this->work(($page - 1) * self::PAGE);
+        $reasons = DB::table('kit_reasons')->whereIn('kit_id', $rows->pluck('kit_id')->all())->orderBy('position')->get(['kit_id', 'text'])->groupBy('kit_id');
+        $from = CarbonImmutable::parse($today)->startOfMonth();
+        $until = $from->addMonths(self::MONTHS)->subDay();
+
+        return new TodayResource(
+            $today, array_sum($counts), array_map(static fn (string $verdict): VerdictCount => new VerdictCount($verdict, $counts[$verdict] ?? 0), ['not_ready', 'limited', 'ready_with_actions', 'ready']),
+            $overdue, array_values($rows->map(fn (stdClass $row): WorkResource => $this->row($row, $reasons, $today))->all()),
+            $inAll, $page, max(1, (int) ceil($inAll / self::PAGE)), $from->toDateString(), $until->toDateString(),
+            $this->horizon($rows, $today, $until->toDateString()),
+        );
+    }
+
+    /** @return array{array<string, int>, int, int} kits by verdict, kits overdue, rows of the worklist */
+    private function count(string $today): array
+    {
+        $counts = [];
+        $overdue = 0;
+        $inAll = 0;
+        $groups = DB::table('kit_states')
+            ->selectRaw('verdict, COUNT(*) AS kits, SUM(overdue_from <= ?) AS overdue, SUM(band < ?) AS work', [$today, Band::Nothing->value])->groupBy('verdict')->get();
+        foreach ($groups as $group) {
+            $counts[$group->verdict] = (int) $group->kits;
+            $overdue += (int) $group->overdue;
+            $inAll += (int) $group->work;
+        }
+
+        return [$counts, $overdue, $inAll];
+    }
+
+    /** @return Collection<int, stdClass> most pressing first, by the core's band, and within it in walking order */
+    private function work(int $offset): Collection
+    {
+        $page = DB::table('kit_states')->where('band', '<', Band::Nothing->value)->select(['kit_id', 'band'])
+            ->orderBy('band')->orderBy('walk_order')->orderBy('code')->offset($offset)->limit(self::PAGE);
+
+        return DB::query()->fromSub($page, 'work')
+            ->join('kit_states', 'kit_states.kit_id', '=', 'work.kit_id')
+            ->join('kits', 'kits.id', '=', 'work.kit_id')
+            ->join('places', 'places.id', '=', 'kits.place_id')
+            ->orderBy('work.band')->orderBy('kit_states.walk_order')->orderBy('kit_states.code')
+            ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path']);
+    }
+
+    /** @param  Collection<array-key, Collection<int, stdClass>>  $reasons */
+    private function row(stdClass $row, Collection $reasons, string $today): WorkResource
+    {
+        $asOf = Day::of($today);
+        $overdue = $row->overdue_from === null ? 0 : max(0, $asOf->number - Day::of($row->overdue_from)->number + 1);
+        $texts = [];
+        if ($row->due_on !== null && $row->due_on <= (string) $asOf->plusDays(Urgency::SOON_DAYS)) {
+            $texts[] = self::dueText($row, $overdue, $today);
+        }
+        $all = [...$texts, ...($reasons->get($row->kit_id)?->pluck('text')->all() ?? [])];
+        $isDue = $row->due_on !== null && $row->due_on <= $today;
+        // What is missing is put right first; but a kit that is due is counted before anything is put in.
+        $job = $isDue || ! $row->wants_restock ? 'check' : 'restock';
+
+        return new WorkResource(
+            $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), Band::from((int) $row->band)->word(), $row->verdict, $job,
+            $job === 'check' ? $row->due_kind : null, array_slice($all, 0, 3), max(0, count($all) - 3), $row->due_on, $overdue,
+        );
+    }
+
+    private static function dueText(stdClass $row, int $overdue, string $today): string
+    {
+        $what = ($row->due_kind === 'quick' ? 'Quick check' : 'Check').match ($row->due_because) {
+            'seal' => ', its seal is broken',
+            'use' => ', it was used',
+            'event' => ', it goes out to an event',
+            'first' => ', it was never checked',
+            'expiry' => ', something expires',
+            'disagreement' => ', two looks at it disagree',
+            default => '',
+        };
+
+        return match (true) {
+            $overdue > 0 => Words::number($overdue, 'day').' overdue: '.lcfirst($what),
+            $row->due_on <= $today => "{$what}: due ".($row->due_on === $today ? 'today' : 'since '.Words::date($row->due_on)),
+            default => "{$what}: due ".Words::date($row->due_on),
+        };
+    }
+
+    /**
+     * @param  Collection<int, stdClass>  $rows
+     * @return list<HorizonResource>
+     */
+    private function horizon(Collection $rows, string $today, string $until): array
+    {
+        $ids = $rows->pluck('place_id')->unique()->take(self::HORIZON_PLACES)->values()->all();
+        $places = DB::table('places')->whereIn('id', $ids)->orderBy('walk_order')->get(['id', 'name', 'path']);
+        $marks = DB::table('kit_dates')->join('kits', 'kits.id', '=', 'kit_dates.kit_id')
+            ->whereIn('kit_dates.place_id', $ids)
+            ->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
+            ->orderBy('day')->get(['kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kit_dates.texts', 'kits.code'])->groupBy('place_id');
+
+        return array_values($places->map(static fn (stdClass $place): HorizonResource => new HorizonResource(
+            new PlaceRef($place->id, $place->name, $place->path),
+            array_values(($marks->get($place->id) ?? collect())->map(static fn (stdClass $mark): MarkResource => new MarkResource($mark->day, $mark->kind, $mark->code, explode('
+', $mark->texts)))->all()),
+        ))->all());
+    }
+}

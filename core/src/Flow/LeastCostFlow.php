@@ -1,0 +1,287 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Flow;
+
+/**
+ * A minimum-cost flow from a source to a sink.
+ *
+ * Costs are triples of integers, compared in turn. The network must hold no circle of negative cost. Flow is sent while a path
+ * costs less than nothing; then no other flow costs less.
+ *
+ * Each node has a potential, so that no edge with room costs less than nothing beside its nodes' potentials; the cheapest paths are
+ * then those along edges that cost nothing, and all of them are filled at once before the potentials are raised again.
+ */
+final class LeastCostFlow
+{
+    /** @var list<int> where each edge leads; edge e ^ 1 is its way back */
+    private array $to = [];
+
+    /** @var array<int, int> what each edge can still take */
+    private array $free = [];
+
+    /** @var list<int> of one unit, of forward edges alone; the way back costs as much less */
+    private array $first = [];
+
+    /** @var list<int> */
+    private array $second = [];
+
+    /** @var list<int> */
+    private array $third = [];
+
+    /** @var array<int, list<int>> the edges that leave each node */
+    private array $edges = [];
+
+    /** @var array<int, int> by node */
+    private array $potential1 = [];
+
+    /** @var array<int, int> */
+    private array $potential2 = [];
+
+    /** @var array<int, int> */
+    private array $potential3 = [];
+
+    /** @var array<int, list<int>> the edges that leave each node and cost nothing beside the potentials */
+    private array $ofNoCost = [];
+
+    /** @var array<int, int> steps from the source along edges that cost nothing */
+    private array $level = [];
+
+    /** @var array<int, int> the next edge to try from each node */
+    private array $next = [];
+
+    /**
+     * @param  array{int, int, int}  $cost  of one unit
+     * @return int the edge's number
+     */
+    public function edge(int $from, int $to, int $capacity, array $cost = [0, 0, 0]): int
+    {
+        $edge = count($this->to);
+        $this->to[] = $to;
+        $this->free[] = $capacity;
+        $this->edges[$from][] = $edge;
+        $this->to[] = $from;
+        $this->free[] = 0;
+        $this->edges[$to][] = $edge + 1;
+        [$this->first[], $this->second[], $this->third[]] = $cost;
+
+        return $edge;
+    }
+
+    public function send(int $source, int $sink): void
+    {
+        foreach ($this->edges as $node => $_) {
+            $this->potential1[$node] = $this->potential2[$node] = $this->potential3[$node] = 0;
+        }
+        $raise = $this->firstDistances($source);
+        // At first costs less than nothing stand on the edges themselves: each node is raised by its own distance.
+        $most = $raise === [] ? [0, 0, 0] : max($raise);
+        while (isset($raise[$sink])) {
+            $this->raise($raise, $most);
+            if (! $this->isCheaperThanNothing($source, $sink)) {
+                return;
+            }
+            $this->findEdgesOfNoCost();
+            while ($this->spread($source, $sink)) {
+                $this->next = array_fill_keys(array_keys($this->level), 0);
+                while ($this->push($source, $sink));
+            }
+            $raise = $this->distances($source, $sink);
+            $most = $raise[$sink] ?? [0, 0, 0];
+        }
+    }
+
+    /** How much flows along an edge. */
+    public function along(int $edge): int
+    {
+        return $this->free[$edge ^ 1];
+    }
+
+    private function isCheaperThanNothing(int $source, int $sink): bool
+    {
+        return [$this->potential1[$sink], $this->potential2[$sink], $this->potential3[$sink]]
+            < [$this->potential1[$source], $this->potential2[$source], $this->potential3[$source]];
+    }
+
+    /**
+     * Nodes that were not reached, or lie further than the most, are raised by the most: so no edge with room comes to cost less than nothing.
+     *
+     * @param  array<int, array{int, int, int}>  $distances
+     * @param  array{int, int, int}  $most
+     */
+    private function raise(array $distances, array $most): void
+    {
+        foreach ($this->edges as $node => $_) {
+            [$first, $second, $third] = $distances[$node] ?? $most;
+            $this->potential1[$node] += $first;
+            $this->potential2[$node] += $second;
+            $this->potential3[$node] += $third;
+        }
+    }
+
+    /**
+     * The cheapest way from the source to each node, where edges may cost less than nothing.
+     *
+     * @return array<int, array{int, int, int}>
+     */
+    private function firstDistances(int $source): array
+    {
+        $distance = [$source => [0, 0, 0]];
+        $queue = [$source];
+        $isQueued = [$source => true];
+        for ($at = 0; $at < count($queue); $at++) {
+            $node = $queue[$at];
+            $isQueued[$node] = false;
+            foreach ($this->edges[$node] ?? [] as $edge) {
+                if (($edge & 1) === 1 || $this->free[$edge] === 0) {
+                    continue;
+                }
+                [$first, $second, $third] = $distance[$node];
+                $half = $edge >> 1;
+                $there = [$first + $this->first[$half], $second + $this->second[$half], $third + $this->third[$half]];
+                $to = $this->to[$edge];
+                if (! isset($distance[$to]) || $there < $distance[$to]) {
+                    $distance[$to] = $there;
+                    if (! ($isQueued[$to] ?? false)) {
+                        $isQueued[$to] = true;
+                        $queue[] = $to;
+                    }
+                }
+            }
+        }
+
+        return $distance;
+    }
+
+    /**
+     * The cheapest way from the source beside the potentials, where no edge costs less than nothing: to each node that is no further than the sink.
+     *
+     * @return array<int, array{int, int, int}>
+     */
+    private function distances(int $source, int $sink): array
+    {
+        $known = [$source => [0, 0, 0]];
+        $settled = [];
+        $far = [PHP_INT_MAX, 0, 0];
+        /** @var \SplMinHeap<array{int, int, int, int}> $open */
+        $open = new \SplMinHeap;
+        $open->insert([0, 0, 0, $source]);
+        while (! $open->isEmpty()) {
+            [$a, $b, $c, $node] = $open->extract();
+            if (isset($settled[$node])) {
+                continue;
+            }
+            $settled[$node] = [$a, $b, $c];
+            if ($node === $sink) {
+                break;
+            }
+            $a += $this->potential1[$node];
+            $b += $this->potential2[$node];
+            $c += $this->potential3[$node];
+            foreach ($this->edges[$node] as $edge) {
+                if ($this->free[$edge] === 0) {
+                    continue;
+                }
+                $to = $this->to[$edge];
+                if (isset($settled[$to])) {
+                    continue;
+                }
+                $half = $edge >> 1;
+                $sign = ($edge & 1) === 0 ? 1 : -1;
+                $x = $a + $sign * $this->first[$half] - $this->potential1[$to];
+                // What is further than the sink, or than another way there, is of no use.
+                if ($x > $far[0] || (isset($known[$to]) && $x > $known[$to][0])) {
+                    continue;
+                }
+                $there = [$x, $b + $sign * $this->second[$half] - $this->potential2[$to], $c + $sign * $this->third[$half] - $this->potential3[$to]];
+                if ($there > $far || (isset($known[$to]) && $there >= $known[$to])) {
+                    continue;
+                }
+                $known[$to] = $there;
+                if ($to === $sink) {
+                    $far = $there;
+                }
+                $there[] = $to;
+                $open->insert($there);
+            }
+        }
+
+        return $settled;
+    }
+
+    private function findEdgesOfNoCost(): void
+    {
+        $this->ofNoCost = array_fill_keys(array_keys($this->edges), []);
+        foreach ($this->first as $half => $first) {
+            $edge = $half << 1;
+            $to = $this->to[$edge];
+            $from = $this->to[$edge + 1];
+            if ($first === $this->potential1[$to] - $this->potential1[$from]
+                && $this->second[$half] === $this->potential2[$to] - $this->potential2[$from]
+                && $this->third[$half] === $this->potential3[$to] - $this->potential3[$from]) {
+                $this->ofNoCost[$from][] = $edge;
+                $this->ofNoCost[$to][] = $edge + 1;
+            }
+        }
+    }
+
+    /** Whether the sink is reached along edges with room that cost nothing; how many steps each node is away. */
+    private function spread(int $source, int $sink): bool
+    {
+        $this->level = [$source => 0];
+        $queue = [$source];
+        for ($at = 0; $at < count($queue); $at++) {
+            $node = $queue[$at];
+            $level = $this->level[$node] + 1;
+            foreach ($this->ofNoCost[$node] as $edge) {
+                $to = $this->to[$edge];
+                if ($this->free[$edge] > 0 && ! isset($this->level[$to])) {
+                    $this->level[$to] = $level;
+                    $queue[] = $to;
+                }
+            }
+        }
+
+        return isset($this->level[$sink]);
+    }
+
+    /** Fills one path that costs nothing, each edge leading a step further; false where there is none left. */
+    private function push(int $source, int $sink): bool
+    {
+        $path = [];
+        $node = $source;
+        while ($node !== $sink) {
+            $edges = $this->ofNoCost[$node];
+            $level = $this->level[$node] + 1;
+            $along = null;
+            for ($next = $this->next[$node], $count = count($edges); $next < $count; $next++) {
+                $edge = $edges[$next];
+                if ($this->free[$edge] > 0 && ($this->level[$this->to[$edge]] ?? -1) === $level) {
+                    $along = $edge;
+                    break;
+                }
+            }
+            $this->next[$node] = $next;
+            if ($along !== null) {
+                $path[] = $along;
+                $node = $this->to[$along];
+            } elseif ($node === $source) {
+                return false;
+            } else {
+                $node = $this->to[(int) array_pop($path) ^ 1];
+                $this->next[$node]++;
+            }
+        }
+        $amount = PHP_INT_MAX;
+        foreach ($path as $edge) {
+            $amount = min($amount, $this->free[$edge]);
+        }
+        foreach ($path as $edge) {
+            $this->free[$edge] -= $amount;
+            $this->free[$edge ^ 1] += $amount;
+        }
+
+        return true;
+    }
+}

@@ -1,0 +1,10 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Accounts\Http\OrganisationController;
+use App\Accounts\Models\Organisation;
+use Illuminate\Support\Facades\Route;
+
+Route::get('organisation', [OrganisationController::class, 'show'])->can('view', Organisation::class)->name('organisation');
+Route::put('organisation', [OrganisationController::class, 'change'])->can('plan', Organisation::class)->name('organisation.change');

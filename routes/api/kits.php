@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Designs\Http\DesignController;
+use App\Kits\Http\KitController;
+use App\Kits\Models\Kit;
+use App\Kits\Models\Place;
+use Illuminate\Support\Facades\Route;
+
+Route::get('places', [DesignController::class, 'places'])->can('view', Place::class)->name('places');
+Route::post('kits', [KitController::class, 'store'])->can('equip', Kit::class)->name('kits.store');
+Route::get('kits/{kit:code}', [KitController::class, 'show'])->can('view', Kit::class)->name('kits.show');
+Route::get('kits/{kit:code}/file', [KitController::class, 'file'])->can('export', Kit::class)->name('kits.file');
+Route::get('kits/{kit:code}/history', [KitController::class, 'history'])->can('view', Kit::class)->name('kits.history');
+Route::post('kits/{kit:code}/judgement', [KitController::class, 'judge'])->can('check', Kit::class)->name('kits.judgement');
+Route::put('kits/{kit:code}/seals/{id}', [KitController::class, 'seal'])->can('restock', Kit::class)->name('seals.store');

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Lists\Http\ListController;
+use App\Lists\Models\KitList;
+use Illuminate\Support\Facades\Route;
+
+Route::get('lists', [ListController::class, 'all'])->can('view', KitList::class)->name('lists');
+Route::post('lists', [ListController::class, 'store'])->can('plan', KitList::class)->name('lists.store');
+Route::get('lists/{list:id}', [ListController::class, 'show'])->can('view', KitList::class)->name('lists.show');
+Route::put('lists/{list:id}', [ListController::class, 'change'])->can('plan', KitList::class)->name('lists.change');
+Route::post('lists/{list:id}/editions', [ListController::class, 'edition'])->can('plan', KitList::class)->name('lists.edition');
+Route::put('lists/{list:id}/confirmations/{line}', [ListController::class, 'compare'])->can('plan', KitList::class)->name('lists.compare');
+Route::post('lists/{list:id}/confirmation', [ListController::class, 'confirm'])->can('plan', KitList::class)->name('lists.confirm');
+Route::get('lists/{list:id}/change', [ListController::class, 'changes'])->can('view', KitList::class)->name('lists.changes');
+Route::post('lists/{list:id}/adoption', [ListController::class, 'adopt'])->can('plan', KitList::class)->name('lists.adopt');
+Route::get('lists/{list:id}/comparison', [ListController::class, 'compareWith'])->can('view', KitList::class)->name('lists.comparison');

@@ -30,10 +30,19 @@ final class AnswerArea
                 throw ValidationException::withMessages(['name' => 'This area belongs to another assessment. Open that one.']);
             }
             if ($area !== null && $area->revision !== $base) {
-                throw new Stale('Somebody else answered for this area in the meantime. Load the page again and enter your answers on what is there now.', ["{$area->name} is at revision {$area->revision}; yours began with {$base}."], 0);
+                throw new Stale(
+                    'Somebody else answered for this area in the meantime. Load the page again and enter your answers on what is there now.',
+                    ["{$area->name} is at revision {$area->revision}; yours began with {$base}."],
+                    0,
+                );
             }
             $this->refuseTwice($assessment, $id, $answers);
-            $area ??= new AssessmentArea(['id' => $id, 'assessment_id' => $assessment->id, 'position' => (int) $assessment->areas()->max('position') + 1, 'revision' => 0]);
+            $area ??= new AssessmentArea([
+                'id' => $id,
+                'assessment_id' => $assessment->id,
+                'position' => (int) $assessment->areas()->max('position') + 1,
+                'revision' => 0,
+            ]);
             $area->fill([...array_diff_key($answers, ['places' => 0, 'risks' => 0]), 'revision' => $area->revision + 1])->save();
             $area->places()->detach();
             foreach ($answers['places'] as $position => $place) {
@@ -62,7 +71,16 @@ final class AnswerArea
             $plans = $plan === 'both' ? ['least', 'full'] : [$plan];
             $area->overrides()->whereIn('plan', $plans)->where('wanted', $wanted)->delete();
             foreach ($count === null ? [] : $plans as $one) {
-                $area->overrides()->create(['plan' => $one, 'wanted' => $wanted, 'count' => $count, 'reason' => $reason, 'user_id' => $by->id, 'decided_at' => $at->copy()->utc()->format('Y-m-d H:i:s')]);
+                $area
+                    ->overrides()
+                    ->create([
+                        'plan' => $one,
+                        'wanted' => $wanted,
+                        'count' => $count,
+                        'reason' => $reason,
+                        'user_id' => $by->id,
+                        'decided_at' => $at->copy()->utc()->format('Y-m-d H:i:s'),
+                    ]);
             }
         });
     }
@@ -71,7 +89,9 @@ final class AnswerArea
     {
         $assessment = Assessment::query()->where('id', $assessment->id)->lockForUpdate()->firstOrFail();
         if ($assessment->signed_on !== null) {
-            throw ValidationException::withMessages(['assessment' => 'This assessment is signed and stays as it is. Begin a new one: it goes on from what this one says.']);
+            throw ValidationException::withMessages([
+                'assessment' => 'This assessment is signed and stays as it is. Begin a new one: it goes on from what this one says.',
+            ]);
         }
     }
 
@@ -85,7 +105,9 @@ final class AnswerArea
             }
             foreach ($other->places as $place) {
                 if (in_array($place->id, $answers['places'], true)) {
-                    throw ValidationException::withMessages(['places' => "{$place->path} is counted to {$other->name} already. A place belongs to one area."]);
+                    throw ValidationException::withMessages([
+                        'places' => "{$place->path} is counted to {$other->name} already. A place belongs to one area.",
+                    ]);
                 }
             }
         }

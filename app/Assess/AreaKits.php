@@ -26,13 +26,19 @@ final class AreaKits
         $parents = DB::table('places')->pluck('parent_id', 'id')->all();
         $kits = Kit::query()->where('retired_on', null)->with(['design.modules', 'modules'])->orderBy('code')->get();
 
-        return array_values($kits->map(static function (Kit $kit) use ($areas, $parents): HeldKit {
-            $place = Nearest::of($kit->place_id, static fn (string $at): ?string => $parents[$at] ?? null, static fn (string $at): bool => isset($areas[$at]));
+        return array_values(
+            $kits
+                ->map(static function (Kit $kit) use ($areas, $parents): HeldKit {
+                    $place = Nearest::of(
+                        $kit->place_id,
+                        static fn (string $at): ?string => $parents[$at] ?? null,
+                        static fn (string $at): bool => isset($areas[$at]),
+                    );
 
-            return new HeldKit(
-                $kit->id, $place === null ? null : $areas[$place], $kit->design->provides === null ? null : KitSize::from($kit->design->provides),
-                array_values(array_unique([...$kit->design->modules->pluck('module')->all(), ...$kit->modules->pluck('module')->all()])),
-            );
-        })->all());
+                    return new HeldKit(
+                        $kit->id, $place === null ? null : $areas[$place], $kit->design->provides === null ? null : KitSize::from($kit->design->provides),
+                        array_values(array_unique([...$kit->design->modules->pluck('module')->all(), ...$kit->modules->pluck('module')->all()])),
+                    );
+                })->all());
     }
 }

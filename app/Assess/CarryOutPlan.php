@@ -27,7 +27,11 @@ final class CarryOutPlan
     public function __invoke(Assessment $assessment): Assessment
     {
         return Transaction::run(function () use ($assessment): Assessment {
-            $assessment = Assessment::query()->where('id', $assessment->id)->with(['areas.places', 'areas.risks', 'areas.overrides'])->lockForUpdate()->firstOrFail();
+            $assessment = Assessment::query()
+                ->where('id', $assessment->id)
+                ->with(['areas.places', 'areas.risks', 'areas.overrides'])
+                ->lockForUpdate()
+                ->firstOrFail();
             if ($assessment->signed_on === null) {
                 throw ValidationException::withMessages(['assessment' => 'Sign the assessment first: its plan may still change.']);
             }
@@ -49,7 +53,12 @@ final class CarryOutPlan
     private function keep(Assessment $assessment, Task $task, int $position): void
     {
         $made = $assessment->tasks()->create([
-            'assessment_area_id' => $task->area, 'position' => $position, 'kind' => $task->kind->value, 'kit_id' => $task->kit, 'wanted' => $task->size?->value, 'state' => 'open',
+            'assessment_area_id' => $task->area,
+            'position' => $position,
+            'kind' => $task->kind->value,
+            'kit_id' => $task->kit,
+            'wanted' => $task->size?->value,
+            'state' => 'open',
         ]);
         $made->modules()->createMany(array_map(static fn (string $module): array => ['module' => $module], $task->modules));
     }
@@ -63,7 +72,9 @@ final class CarryOutPlan
             for ($free = $code, $try = 2; Design::query()->where('code', $free)->exists(); $try++) {
                 $free = "{$code}-{$try}";
             }
-            $title = $module ? Wanted::title($choice->wanted).', pouch' : $choice->list->title.($choice->list->size === null ? '' : ", {$choice->list->size}");
+            $title = $module
+                ? Wanted::title($choice->wanted).', pouch'
+                : $choice->list->title.($choice->list->size === null ? '' : ", {$choice->list->size}");
             $design = ($this->designs)($choice->list, $free, $title, $module ? null : $choice->wanted);
             if ($module) {
                 $design->modules()->create(['module' => $choice->wanted]);

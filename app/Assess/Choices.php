@@ -33,7 +33,11 @@ final class Choices
     {
         if ($this->choices === null) {
             $this->choices = [];
-            foreach (ProvisionChoice::query()->with(['list.lines.entries.item', 'list.lines.entries.minima', 'list.exclusions', 'design'])->get() as $choice) {
+            foreach (
+                ProvisionChoice::query()
+                    ->with(['list.lines.entries.item', 'list.lines.entries.minima', 'list.exclusions', 'design'])
+                    ->get() as $choice
+            ) {
                 $this->choices[$choice->wanted] = $choice;
             }
         }
@@ -50,8 +54,14 @@ final class Choices
         }
         if (! isset($this->costs[$choice->list_id])) {
             // A plan is reckoned at every answer: the cost is remembered until the list or the catalogue changes.
-            $this->catalogue ??= (string) DB::table('items')->selectRaw("CONCAT(COUNT(*), '.', SUM(revision), '.', MAX(id)) AS state")->value('state');
-            $kept = Cache::remember("list-cost.{$choice->list_id}.{$choice->list->revision}.{$this->catalogue}", 86400, fn (): array => $this->reckoned($choice->list));
+            $this->catalogue ??= (string) DB::table('items')
+                ->selectRaw("CONCAT(COUNT(*), '.', SUM(revision), '.', MAX(id)) AS state")
+                ->value('state');
+            $kept = Cache::remember(
+                "list-cost.{$choice->list_id}.{$choice->list->revision}.{$this->catalogue}",
+                86400,
+                fn (): array => $this->reckoned($choice->list),
+            );
             $this->costs[$choice->list_id] = $kept;
         }
 
@@ -75,7 +85,14 @@ final class Choices
             [$each, $unpriced] = $this->cost($wanted) ?? [null, 0];
 
             return new ChoiceResource(
-                $wanted, Wanted::isModule($wanted) ? 'module' : 'kit', Wanted::title($wanted), $choice === null ? null : ReadLists::ref($choice->list), $choice?->design_id, $choice?->design?->name, $each, $unpriced,
+                $wanted,
+                Wanted::isModule($wanted) ? 'module' : 'kit',
+                Wanted::title($wanted),
+                $choice === null ? null : ReadLists::ref($choice->list),
+                $choice?->design_id,
+                $choice?->design?->name,
+                $each,
+                $unpriced,
             );
         }, Wanted::all());
     }

@@ -60,7 +60,11 @@ final class CloseTask
     {
         $size = $kit->design->provides === null ? null : KitSize::from($kit->design->provides);
         if ($task->wanted !== null && $size?->standsInFor(KitSize::from($task->wanted)) === null) {
-            throw ValidationException::withMessages(['design_id' => 'The plan asks for a '.lcfirst(Wanted::title($task->wanted))." here, and a kit of {$kit->design->name} cannot serve as one. Choose another design, or equip it outside the plan."]);
+            throw ValidationException::withMessages([
+                'design_id' => 'The plan asks for a '.
+                    lcfirst(Wanted::title($task->wanted)).
+                    " here, and a kit of {$kit->design->name} cannot serve as one. Choose another design, or equip it outside the plan.",
+            ]);
         }
     }
 

@@ -46,17 +46,30 @@ final class Planner
         return [
             'format' => AssessmentReader::FORMAT,
             'scheme' => $assessment->scheme,
-            'areas' => array_map(static fn (AssessmentArea $area): array => [
-                'name' => $area->name, 'people' => $area->people, 'hazard' => $area->hazard, 'points' => $area->points, 'lone_workers' => $area->lone_workers, 'vehicles' => $area->vehicles,
-                'running_water' => $area->running_water, 'risks' => array_column(self::risks($area), 'value'),
-            ], $areas),
+            'areas' => array_map(
+                static fn (AssessmentArea $area): array => [
+                    'name' => $area->name,
+                    'people' => $area->people,
+                    'hazard' => $area->hazard,
+                    'points' => $area->points,
+                    'lone_workers' => $area->lone_workers,
+                    'vehicles' => $area->vehicles,
+                    'running_water' => $area->running_water,
+                    'risks' => array_column(self::risks($area), 'value'),
+                ],
+                $areas,
+            ),
         ];
     }
 
     /** @return list<Risk> those named, and those that follow from the answers */
     public static function risks(AssessmentArea $area): array
     {
-        return Answers::risks($area->children, $area->minutes_to_help, array_values($area->risks->map(static fn ($named): Risk => Risk::from($named->risk))->all()));
+        return Answers::risks(
+            $area->children,
+            $area->minutes_to_help,
+            array_values($area->risks->map(static fn ($named): Risk => Risk::from($named->risk))->all()),
+        );
     }
 
     /**

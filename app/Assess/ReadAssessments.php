@@ -40,23 +40,57 @@ final class ReadAssessments
     /** @return list<AssessmentSummary> newest first */
     public function all(string $today): array
     {
-        $assessments = Assessment::query()->withCount(['areas', 'tasks as open_tasks' => fn ($tasks) => $tasks->where('state', 'open')])->with('areas.changesSeen')->orderBy('started_on', 'desc')->orderBy('id', 'desc')->get();
+        $assessments = Assessment::query()
+            ->withCount(['areas', 'tasks as open_tasks' => fn ($tasks) => $tasks->where('state', 'open')])
+            ->with('areas.changesSeen')
+            ->orderBy('started_on', 'desc')
+            ->orderBy('id', 'desc')
+            ->get();
 
-        return array_values($assessments->map(fn (Assessment $one): AssessmentSummary => new AssessmentSummary(
-            $one->id, $one->title, $one->started_on, $one->signed, $one->signed_on, $one->chosen, $one->review_on, (int) $one->getAttribute('areas_count'), (int) $one->getAttribute('open_tasks'), self::asksAgain($one, $today),
-        ))->all());
+        return array_values(
+            $assessments
+                ->map(
+                    fn (Assessment $one): AssessmentSummary => new AssessmentSummary(
+                        $one->id,
+                        $one->title,
+                        $one->started_on,
+                        $one->signed,
+                        $one->signed_on,
+                        $one->chosen,
+                        $one->review_on,
+                        (int) $one->getAttribute('areas_count'),
+                        (int) $one->getAttribute('open_tasks'),
+                        self::asksAgain($one, $today),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public function one(Assessment $assessment, string $today): AssessmentResource
     {
-        $assessment->load([...self::WITH, 'startedBy', 'follows.areas.risks', 'tasks.kit.place', 'tasks.area.places', 'tasks.modules', 'tasks.closedBy']);
+        $assessment->load([
+            ...self::WITH,
+            'startedBy',
+            'follows.areas.risks',
+            'tasks.kit.place',
+            'tasks.area.places',
+            'tasks.modules',
+            'tasks.closedBy',
+        ]);
         $plans = $this->planner->plans($assessment);
         $before = $assessment->follows?->areas->keyBy('id');
         $areas = [];
         $costs = ['least' => 0, 'full' => 0];
         $unpriced = 0;
         foreach ($assessment->areas as $area) {
-            $areas[] = $made = $this->area($area, $plans[$area->id], $before?->pull((string) $area->follows_id), $assessment->follows_id !== null, $today);
+            $areas[] = $made = $this->area(
+                $area,
+                $plans[$area->id],
+                $before?->pull((string) $area->follows_id),
+                $assessment->follows_id !== null,
+                $today,
+            );
             $costs['least'] += $made->least->cost;
             $costs['full'] += $made->full->cost;
             $unpriced += $made->full->unpriced;
@@ -64,9 +98,25 @@ final class ReadAssessments
         $next = Assessment::query()->where('follows_id', $assessment->id)->first();
 
         return new AssessmentResource(
-            $assessment->id, $assessment->title, $assessment->scheme, $assessment->startedBy->name, $assessment->started_on, $assessment->chosen, $assessment->signed, $assessment->signed_on, $assessment->review_on,
-            self::asksAgain($assessment, $today), self::ref($assessment->follows), self::ref($next), $areas, array_values($before?->pluck('name')->all() ?? []),
-            $this->totals($plans), $costs['least'], $costs['full'], $unpriced, $this->organisation->currency,
+            $assessment->id,
+            $assessment->title,
+            $assessment->scheme,
+            $assessment->startedBy->name,
+            $assessment->started_on,
+            $assessment->chosen,
+            $assessment->signed,
+            $assessment->signed_on,
+            $assessment->review_on,
+            self::asksAgain($assessment, $today),
+            self::ref($assessment->follows),
+            self::ref($next),
+            $areas,
+            array_values($before?->pluck('name')->all() ?? []),
+            $this->totals($plans),
+            $costs['least'],
+            $costs['full'],
+            $unpriced,
+            $this->organisation->currency,
             array_values($assessment->tasks->map(fn (PlanTask $task): TaskResource => $this->task($task))->all()),
         );
     }
@@ -81,7 +131,10 @@ final class ReadAssessments
         if ($assessment->signed_on === null || Assessment::query()->where('follows_id', $assessment->id)->exists()) {
             return [];
         }
-        $asks = $assessment->review_on !== null && $assessment->review_on <= $today ? ['Signed on '.Words::date($assessment->signed_on).', review due since '.Words::date($assessment->review_on).'.'] : [];
+        $asks =
+            $assessment->review_on !== null && $assessment->review_on <= $today
+                ? ['Signed on '.Words::date($assessment->signed_on).', review due since '.Words::date($assessment->review_on).'.']
+                : [];
         foreach ($assessment->areas as $area) {
             foreach ($area->changesSeen as $seen) {
                 $asks[] = "{$area->name} has changed: {$seen->what}";
@@ -104,11 +157,31 @@ final class ReadAssessments
         $where = trim(($place === null ? $area->name : $place->path).($area->hangs_at === null ? '' : ", {$area->hangs_at}"));
 
         return new AreaResource(
-            $area->id, $area->name, array_values($area->places->map(static fn ($place): PlaceRef => new PlaceRef($place->id, $place->name, $place->path))->all()), $area->hangs_at,
-            $area->people, $area->hazard, $area->points, $area->lone_workers, $area->vehicles, $area->running_water, $area->children, $area->minutes_to_help, array_values($named),
-            array_values(array_diff(array_column(Planner::risks($area), 'value'), $named)), $area->note, $area->revision, $this->plan($plans['least'], $where), $this->plan($plans['full'], $where),
-            $isLater && $before === null, $before === null ? [] : self::changes($before, $area),
-            array_values($area->changesSeen->map(static fn (AreaChange $seen): SeenChange => new SeenChange($seen->what, $seen->user->name, $seen->seen_on))->all()),
+            $area->id,
+            $area->name,
+            array_values($area->places->map(static fn ($place): PlaceRef => new PlaceRef($place->id, $place->name, $place->path))->all()),
+            $area->hangs_at,
+            $area->people,
+            $area->hazard,
+            $area->points,
+            $area->lone_workers,
+            $area->vehicles,
+            $area->running_water,
+            $area->children,
+            $area->minutes_to_help,
+            array_values($named),
+            array_values(array_diff(array_column(Planner::risks($area), 'value'), $named)),
+            $area->note,
+            $area->revision,
+            $this->plan($plans['least'], $where),
+            $this->plan($plans['full'], $where),
+            $isLater && $before === null,
+            $before === null ? [] : self::changes($before, $area),
+            array_values(
+                $area->changesSeen
+                    ->map(static fn (AreaChange $seen): SeenChange => new SeenChange($seen->what, $seen->user->name, $seen->seen_on))
+                    ->all(),
+            ),
             $this->cover->ofPlaces(array_values($area->places->pluck('id')->all()), $today),
         );
     }
@@ -127,9 +200,18 @@ final class ReadAssessments
             $unpriced += $part->count() > 0 ? ($each === null ? 1 : $without) : 0;
             $override = $part->override;
             $resources[] = new PartResource(
-                $isModule ? 'module' : 'kit', $part->wanted, Wanted::title($part->wanted), $part->reckoned, $part->count(), $part->because,
-                $override === null ? null : new OverrideResource($override->count, $override->reason, $override->user->name, substr($override->decided_at, 0, 10)),
-                $choice === null ? null : ReadLists::ref($choice->list), $each, $without,
+                $isModule ? 'module' : 'kit',
+                $part->wanted,
+                Wanted::title($part->wanted),
+                $part->reckoned,
+                $part->count(),
+                $part->because,
+                $override === null
+                    ? null
+                    : new OverrideResource($override->count, $override->reason, $override->user->name, substr($override->decided_at, 0, 10)),
+                $choice === null ? null : ReadLists::ref($choice->list),
+                $each,
+                $without,
                 match ($part->wanted) {
                     'travel' => 'with the person who works alone',
                     'vehicle' => 'in the vehicle',
@@ -145,7 +227,15 @@ final class ReadAssessments
     private static function changes(AssessmentArea $before, AssessmentArea $now): array
     {
         $changes = $before->name === $now->name ? [] : ["Called {$before->name} before."];
-        $figures = ['people' => 'People at the busiest time', 'points' => 'Points', 'lone_workers' => 'Lone workers', 'vehicles' => 'Vehicles', 'children' => 'Children', 'minutes_to_help' => 'Minutes to help', 'hazard' => 'Hazard'];
+        $figures = [
+            'people' => 'People at the busiest time',
+            'points' => 'Points',
+            'lone_workers' => 'Lone workers',
+            'vehicles' => 'Vehicles',
+            'children' => 'Children',
+            'minutes_to_help' => 'Minutes to help',
+            'hazard' => 'Hazard',
+        ];
         foreach ($figures as $key => $word) {
             if ($before->getAttribute($key) !== $now->getAttribute($key)) {
                 $changes[] = "{$word}: {$before->getAttribute($key)} before, now {$now->getAttribute($key)}.";
@@ -185,7 +275,14 @@ final class ReadAssessments
             $least = $counts[$wanted]['least'] ?? 0;
             $full = $counts[$wanted]['full'] ?? 0;
             if ($least > 0 || $full > 0) {
-                $totals[] = new TotalResource(Wanted::isModule($wanted) ? 'module' : 'kit', $wanted, Wanted::title($wanted), $least, $full, $this->choices->cost($wanted)[0] ?? null);
+                $totals[] = new TotalResource(
+                    Wanted::isModule($wanted) ? 'module' : 'kit',
+                    $wanted,
+                    Wanted::title($wanted),
+                    $least,
+                    $full,
+                    $this->choices->cost($wanted)[0] ?? null,
+                );
             }
         }
 
@@ -201,16 +298,46 @@ final class ReadAssessments
         $place = $task->area?->places->first();
         $kit = $task->kit === null ? '' : "{$task->kit->code} {$task->kit->name}";
         [$text, $why] = match ($task->kind) {
-            'make' => [$title === null ? "Make a pouch with {$with} for {$area}" : "Make a {$title}".($with === '' ? '' : " with {$with}")." for {$area}", 'The plan asks for it, and no kit that is there can serve.'],
-            'move' => ["Move {$kit} to {$area}", "The plan asks for a {$title} there, and this kit is not asked for where it is".($task->state === 'open' && $task->kit !== null ? ", {$task->kit->place->path}." : '.')],
+            'make' => [
+                $title === null
+                    ? "Make a pouch with {$with} for {$area}"
+                    : "Make a {$title}".($with === '' ? '' : " with {$with}")." for {$area}",
+                'The plan asks for it, and no kit that is there can serve.',
+            ],
+            'move' => [
+                "Move {$kit} to {$area}",
+                "The plan asks for a {$title} there, and this kit is not asked for where it is".
+                ($task->state === 'open' && $task->kit !== null ? ", {$task->kit->place->path}." : '.'),
+            ],
             'upgrade' => ["Put into {$kit}: {$with}", "The plan asks for it in {$area}, and no kit there carries it."],
             default => ["Retire {$kit}", 'No area of the plan asks for this kit. Keep it with a reason, or retire it.'],
         };
-        $design = $task->wanted !== null ? $this->choices->of($task->wanted)?->design : ($modules === [] ? null : $this->choices->of($modules[0])?->design);
+        $design =
+            $task->wanted !== null
+                ? $this->choices->of($task->wanted)?->design
+                : ($modules === []
+                    ? null
+                    : $this->choices->of($modules[0])?->design);
 
         return new TaskResource(
-            $task->id, $task->kind, $text, $why, $task->area?->name, $place?->id, $place?->path, $task->kit?->code, $task->kit?->name, $task->wanted, $modules, $design?->id, $design?->name,
-            $task->state, $task->reason, $task->closed_on, $task->closedBy?->name, $task->kind === 'make' ? $task->kit?->code : null,
+            $task->id,
+            $task->kind,
+            $text,
+            $why,
+            $task->area?->name,
+            $place?->id,
+            $place?->path,
+            $task->kit?->code,
+            $task->kit?->name,
+            $task->wanted,
+            $modules,
+            $design?->id,
+            $design?->name,
+            $task->state,
+            $task->reason,
+            $task->closed_on,
+            $task->closedBy?->name,
+            $task->kind === 'make' ? $task->kit?->code : null,
         );
     }
 }

@@ -36,9 +36,21 @@ final class SignAssessment
             if ($assessment->areas()->doesntExist()) {
                 throw ValidationException::withMessages(['areas' => 'There is no area yet. Add at least one, and answer its questions.']);
             }
-            $assessment->update(['chosen' => $chosen, 'signed' => $signed, 'signed_by_id' => $by->id, 'signed_on' => $day, 'review_on' => (string) Day::of($day)->plusMonths(self::REVIEW_MONTHS)]);
-            $this->record->write(Operation::now(Str::lower((string) Str::ulid()), OperationKind::SignAssessment, $by, $at, $day)
-                ->with([], [new Attested('assessment', $assessment->id, $assessment->title, $this->digests->of('assessment', $assessment->id))])->saying($signed, null));
+            $assessment->update([
+                'chosen' => $chosen,
+                'signed' => $signed,
+                'signed_by_id' => $by->id,
+                'signed_on' => $day,
+                'review_on' => (string) Day::of($day)->plusMonths(self::REVIEW_MONTHS),
+            ]);
+            $this->record->write(
+                Operation::now(Str::lower((string) Str::ulid()), OperationKind::SignAssessment, $by, $at, $day)
+                    ->with(
+                        [],
+                        [new Attested('assessment', $assessment->id, $assessment->title, $this->digests->of('assessment', $assessment->id))],
+                    )
+                    ->saying($signed, null),
+            );
 
             return $assessment;
         });

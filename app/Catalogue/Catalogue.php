@@ -91,11 +91,23 @@ final class Catalogue
             /** @var object{mass_g: int, scope: string, keeps_as_reserve: int, superseded_by: string|null} $more */
             $more = $item;
             $this->items[$item->code] = new Item(
-                $item->code, new ItemClass($item->class), (bool) $item->dated, (int) $more->mass_g, $sizes[$item->id] ?? [], Scope::from($more->scope), (bool) $more->keeps_as_reserve,
-                array_values(array_map(
-                    static fn (array $need): CompanionNeed => new CompanionNeed($need['any_of'], CompanionsPer::from($need['row']->per), (int) $need['row']->quantity),
-                    $needs[$item->id] ?? [],
-                )),
+                $item->code,
+                new ItemClass($item->class),
+                (bool) $item->dated,
+                (int) $more->mass_g,
+                $sizes[$item->id] ?? [],
+                Scope::from($more->scope),
+                (bool) $more->keeps_as_reserve,
+                array_values(
+                    array_map(
+                        static fn (array $need): CompanionNeed => new CompanionNeed(
+                            $need['any_of'],
+                            CompanionsPer::from($need['row']->per),
+                            (int) $need['row']->quantity,
+                        ),
+                        $needs[$item->id] ?? [],
+                    ),
+                ),
                 $more->superseded_by,
             );
         }

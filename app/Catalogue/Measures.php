@@ -44,7 +44,9 @@ final class Measures
         if ($entry->item !== null) {
             return $entry->item->name;
         }
-        $least = $entry->minima->map(fn (LineEntryMinimum $minimum): string => "{$minimum->measure} {$this->shown($minimum->quantity)}")->implode(', ');
+        $least = $entry->minima
+            ->map(fn (LineEntryMinimum $minimum): string => "{$minimum->measure} {$this->shown($minimum->quantity)}")
+            ->implode(', ');
 
         return "any {$entry->class}".($least === '' ? '' : " of at least {$least}");
     }

@@ -30,7 +30,16 @@ final class Prices
     {
         $without = count(array_filter(array_keys($pieces), fn (string|int $item): bool => $this->packs((string) $item) === []));
 
-        return [Packs::byThePiece(array_map(fn (string|int $item, int $count): array => [$count, $this->packs((string) $item)], array_keys($pieces), array_values($pieces))), $without];
+        return [
+            Packs::byThePiece(
+                array_map(
+                    fn (string|int $item, int $count): array => [$count, $this->packs((string) $item)],
+                    array_keys($pieces),
+                    array_values($pieces),
+                ),
+            ),
+            $without,
+        ];
     }
 
     /** The least that whole packs come to which hold so many pieces; null where nothing has a price. */
@@ -44,7 +53,13 @@ final class Prices
     {
         if ($this->packs === null) {
             $this->packs = [];
-            foreach (DB::table('item_packs')->join('items', 'items.id', '=', 'item_packs.item_id')->whereNotNull('item_packs.price')->orderBy('pieces')->get(['items.code', 'item_packs.pieces', 'item_packs.price']) as $pack) {
+            foreach (
+                DB::table('item_packs')
+                    ->join('items', 'items.id', '=', 'item_packs.item_id')
+                    ->whereNotNull('item_packs.price')
+                    ->orderBy('pieces')
+                    ->get(['items.code', 'item_packs.pieces', 'item_packs.price']) as $pack
+            ) {
                 $this->packs[$pack->code][] = new Pack((int) $pack->pieces, (int) $pack->price);
             }
         }

@@ -32,14 +32,35 @@ final class ReadItems
     /** @return list<ItemRow> */
     public function all(): array
     {
-        $held = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->where('holdings.condition', 'good')
-            ->groupBy('lots.item_id')->selectRaw('lots.item_id, SUM(IF(kit_id IS NULL, 0, quantity)) AS in_kits, SUM(IF(store_id IS NULL, 0, quantity)) AS in_store')->get()->keyBy('item_id');
+        $held = DB::table('holdings')
+            ->join('lots', 'lots.id', '=', 'holdings.lot_id')
+            ->where('holdings.condition', 'good')
+            ->groupBy('lots.item_id')
+            ->selectRaw('lots.item_id, SUM(IF(kit_id IS NULL, 0, quantity)) AS in_kits, SUM(IF(store_id IS NULL, 0, quantity)) AS in_store')
+            ->get()
+            ->keyBy('item_id');
         $singles = DB::table('item_packs')->where('pieces', 1)->pluck('price', 'item_id');
 
-        return array_values(Item::query()->orderBy('name')->get()->map(fn (Item $item): ItemRow => new ItemRow(
-            $item->code, $item->name, $item->class, $item->purpose, $item->caution, $item->dated, $item->scope, (int) ($held->get($item->id)->in_kits ?? 0), (int) ($held->get($item->id)->in_store ?? 0),
-            $singles->get($item->id) === null ? null : (int) $singles->get($item->id),
-        ))->all());
+        return array_values(
+            Item::query()
+                ->orderBy('name')
+                ->get()
+                ->map(
+                    fn (Item $item): ItemRow => new ItemRow(
+                        $item->code,
+                        $item->name,
+                        $item->class,
+                        $item->purpose,
+                        $item->caution,
+                        $item->dated,
+                        $item->scope,
+                        (int) ($held->get($item->id)->in_kits ?? 0),
+                        (int) ($held->get($item->id)->in_store ?? 0),
+                        $singles->get($item->id) === null ? null : (int) $singles->get($item->id),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public function one(Item $item): ItemResource
@@ -48,16 +69,50 @@ final class ReadItems
         $for = Item::query()->whereIn('id', DB::table('item_stand_ins')->where('stand_in_id', $item->id)->pluck('item_id'))->orderBy('name')->get();
 
         return new ItemResource(
-            $item->id, $item->code, $item->name, $item->class, (string) (ItemClass::query()->find($item->class)->title ?? $item->class), $item->purpose, $item->caution, $item->count_unit, $item->dated, $item->sterile, $item->mass_g,
-            $this->measures->mass($item->mass_g), $item->scope, $item->keeps_as_reserve, $item->supersededBy?->name, $item->supersededBy?->code,
-            $item->storage_min_c, $item->storage_max_c, $item->opened_life, $item->opened_life_unit, $item->allergy, $item->revision, $this->organisation->currency,
-            array_values($item->measures->map(fn (ItemMeasure $measure) => $this->measures->resource($measure->measure, $measure->quantity))->all()),
+            $item->id,
+            $item->code,
+            $item->name,
+            $item->class,
+            (string) (ItemClass::query()->find($item->class)->title ?? $item->class),
+            $item->purpose,
+            $item->caution,
+            $item->count_unit,
+            $item->dated,
+            $item->sterile,
+            $item->mass_g,
+            $this->measures->mass($item->mass_g),
+            $item->scope,
+            $item->keeps_as_reserve,
+            $item->supersededBy?->name,
+            $item->supersededBy?->code,
+            $item->storage_min_c,
+            $item->storage_max_c,
+            $item->opened_life,
+            $item->opened_life_unit,
+            $item->allergy,
+            $item->revision,
+            $this->organisation->currency,
+            array_values(
+                $item->measures->map(fn (ItemMeasure $measure) => $this->measures->resource($measure->measure, $measure->quantity))->all(),
+            ),
             array_values($item->packs->map(fn (ItemPack $pack): PackResource => new PackResource($pack->pieces, $pack->price))->all()),
-            array_values($item->needs->map(fn (ItemNeed $need): NeedResource => new NeedResource(
-                array_values($need->companions->map(fn (Item $companion): string => $companion->name)->all()),
-                array_values($need->companions->map(fn (Item $companion): string => $companion->code)->all()), $need->per, $need->quantity, $need->reason,
-            ))->all()),
-            self::names($item->standIns->all()), self::names($for->all()), $this->acceptedBy($item->id), $this->excludedBy($item->class),
+            array_values(
+                $item->needs
+                    ->map(
+                        fn (ItemNeed $need): NeedResource => new NeedResource(
+                            array_values($need->companions->map(fn (Item $companion): string => $companion->name)->all()),
+                            array_values($need->companions->map(fn (Item $companion): string => $companion->code)->all()),
+                            $need->per,
+                            $need->quantity,
+                            $need->reason,
+                        ),
+                    )
+                    ->all(),
+            ),
+            self::names($item->standIns->all()),
+            self::names($for->all()),
+            $this->acceptedBy($item->id),
+            $this->excludedBy($item->class),
             $this->carried($item),
             $this->missingIn($item),
         );
@@ -66,17 +121,47 @@ final class ReadItems
     /** @return list<ClassResource> the tree, in its order */
     public function classes(): array
     {
-        $items = DB::table('items')->groupBy('class')->selectRaw('class, COUNT(*) AS items')->pluck('items', 'class')->map(fn (mixed $count): int => is_numeric($count) ? (int) $count : 0)->all();
-        $excluded = DB::table('list_exclusions')->join('lists', 'lists.id', '=', 'list_exclusions.list_id')->get(['list_exclusions.class', 'lists.title', 'lists.size'])->groupBy('class');
-        $accepted = DB::table('line_entries')->join('lines', 'lines.id', '=', 'line_entries.line_id')->join('lists', 'lists.id', '=', 'lines.list_id')
-            ->whereNotNull('line_entries.class')->distinct()->get(['line_entries.class', 'lists.title', 'lists.size'])->groupBy('class');
-        $titles = static fn (mixed $rows): array => $rows === null ? [] : array_values(array_unique($rows->map(fn (object $row): string => self::title($row))->all()));
+        $items = DB::table('items')
+            ->groupBy('class')
+            ->selectRaw('class, COUNT(*) AS items')
+            ->pluck('items', 'class')
+            ->map(fn (mixed $count): int => is_numeric($count) ? (int) $count : 0)
+            ->all();
+        $excluded = DB::table('list_exclusions')
+            ->join('lists', 'lists.id', '=', 'list_exclusions.list_id')
+            ->get(['list_exclusions.class', 'lists.title', 'lists.size'])
+            ->groupBy('class');
+        $accepted = DB::table('line_entries')
+            ->join('lines', 'lines.id', '=', 'line_entries.line_id')
+            ->join('lists', 'lists.id', '=', 'lines.list_id')
+            ->whereNotNull('line_entries.class')
+            ->distinct()
+            ->get(['line_entries.class', 'lists.title', 'lists.size'])
+            ->groupBy('class');
+        $titles = static fn (mixed $rows): array => $rows === null
+            ? []
+            : array_values(array_unique($rows->map(fn (object $row): string => self::title($row))->all()));
 
-        return array_values(ItemClass::query()->orderBy('class')->get()->map(function (ItemClass $class) use ($items, $excluded, $accepted, $titles): ClassResource {
-            $below = array_sum(array_filter($items, static fn (string $name): bool => str_starts_with($name, $class->class.'.'), ARRAY_FILTER_USE_KEY));
+        return array_values(
+            ItemClass::query()
+                ->orderBy('class')
+                ->get()
+                ->map(function (ItemClass $class) use ($items, $excluded, $accepted, $titles): ClassResource {
+                    $below = array_sum(
+                        array_filter($items, static fn (string $name): bool => str_starts_with($name, $class->class.'.'), ARRAY_FILTER_USE_KEY),
+                    );
 
-            return new ClassResource($class->class, $class->title, $items[$class->class] ?? 0, $below, $titles($excluded->get($class->class)), $titles($accepted->get($class->class)));
-        })->all());
+                    return new ClassResource(
+                        $class->class,
+                        $class->title,
+                        $items[$class->class] ?? 0,
+                        $below,
+                        $titles($excluded->get($class->class)),
+                        $titles($accepted->get($class->class)),
+                    );
+                })
+                ->all(),
+        );
     }
 
     /**
@@ -97,23 +182,47 @@ final class ReadItems
     /** @return list<string> lists with a line that names the item */
     private function acceptedBy(string $itemId): array
     {
-        return array_values(DB::table('line_entries')->join('lines', 'lines.id', '=', 'line_entries.line_id')->join('lists', 'lists.id', '=', 'lines.list_id')
-            ->where('line_entries.item_id', $itemId)->distinct()->orderBy('lists.title')->get(['lists.title', 'lists.size'])->map(fn (object $list): string => self::title($list))->all());
+        return array_values(
+            DB::table('line_entries')
+                ->join('lines', 'lines.id', '=', 'line_entries.line_id')
+                ->join('lists', 'lists.id', '=', 'lines.list_id')
+                ->where('line_entries.item_id', $itemId)
+                ->distinct()
+                ->orderBy('lists.title')
+                ->get(['lists.title', 'lists.size'])
+                ->map(fn (object $list): string => self::title($list))
+                ->all(),
+        );
     }
 
     /** @return list<string> lists that keep the class out */
     private function excludedBy(string $class): array
     {
-        return array_values(array_unique(DB::table('list_exclusions')->join('lists', 'lists.id', '=', 'list_exclusions.list_id')
-            ->whereRaw("? LIKE CONCAT(list_exclusions.class, '.%') OR ? = list_exclusions.class", [$class, $class])->orderBy('lists.title')->get(['lists.title', 'lists.size'])
-            ->map(fn (object $list): string => self::title($list))->all()));
+        return array_values(
+            array_unique(
+                DB::table('list_exclusions')
+                    ->join('lists', 'lists.id', '=', 'list_exclusions.list_id')
+                    ->whereRaw("? LIKE CONCAT(list_exclusions.class, '.%') OR ? = list_exclusions.class", [$class, $class])
+                    ->orderBy('lists.title')
+                    ->get(['lists.title', 'lists.size'])
+                    ->map(fn (object $list): string => self::title($list))
+                    ->all(),
+            ),
+        );
     }
 
     /** @return list<CarriedResource> */
     private function carried(Item $item): array
     {
-        $held = Holding::query()->whereHas('lot', fn ($lot) => $lot->where('item_id', $item->id))->with(['lot', 'kit.place', 'store.place'])->get()
-            ->sortBy(fn (Holding $holding): string => ($holding->store_id === null ? '1' : '0').($holding->kit->code ?? '').($holding->lot->good_until ?? '9'));
+        $held = Holding::query()
+            ->whereHas('lot', fn ($lot) => $lot->where('item_id', $item->id))
+            ->with(['lot', 'kit.place', 'store.place'])
+            ->get()
+            ->sortBy(
+                fn (Holding $holding): string => ($holding->store_id === null ? '1' : '0').
+                    ($holding->kit->code ?? '').
+                    ($holding->lot->good_until ?? '9'),
+            );
 
         return array_values($held->map(fn (Holding $holding): CarriedResource => new CarriedResource(
             $holding->kit === null ? (string) $holding->store?->name : "{$holding->kit->code} {$holding->kit->name}",

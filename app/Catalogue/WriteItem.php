@@ -49,10 +49,16 @@ final class WriteItem
         return Transaction::run(function () use ($written, $base): Item {
             $item = Item::query()->where('code', $written['code'])->lockForUpdate()->first();
             if ($item !== null && $item->revision !== ($base ?? 0)) {
-                throw new Stale('Somebody else changed this item in the meantime. Nothing was saved; open it again and enter your change on what is there now.', ["It was changed to revision {$item->revision}; yours began with {$base}."], 0);
+                throw new Stale(
+                    'Somebody else changed this item in the meantime. Nothing was saved; open it again and enter your change on what is there now.',
+                    ["It was changed to revision {$item->revision}; yours began with {$base}."],
+                    0,
+                );
             }
             if ($item === null && $base !== null) {
-                throw ValidationException::withMessages(['code' => "There is no item \"{$written['code']}\" any more. A code stays as it is; make a new item instead."]);
+                throw ValidationException::withMessages([
+                    'code' => "There is no item \"{$written['code']}\" any more. A code stays as it is; make a new item instead.",
+                ]);
             }
             $touched = $item === null ? [] : $this->kitsTouchedBy($item->id, [$item->class, $written['class']]);
             $item ??= new Item(['code' => $written['code'], 'revision' => 0]);
@@ -80,25 +86,60 @@ final class WriteItem
                 $above[] = implode('.', $parts);
             }
         }
-        $lines = DB::table('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')->where(fn ($query) => $query->where('line_entries.item_id', $itemId)->orWhereIn('line_entries.class', $above));
+        $lines = DB::table('lines')
+            ->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
+            ->where(fn ($query) => $query->where('line_entries.item_id', $itemId)->orWhereIn('line_entries.class', $above));
         $lists = (clone $lines)->whereNotNull('lines.list_id')->distinct()->pluck('lines.list_id')->all();
         $designs = (clone $lines)->whereNotNull('lines.design_id')->distinct()->pluck('lines.design_id')->all();
 
-        return array_values(array_unique([
-            ...DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->where('lots.item_id', $itemId)->whereNotNull('holdings.kit_id')->pluck('holdings.kit_id')->all(),
-            ...DB::table('kits')->join('designs', 'designs.id', '=', 'kits.design_id')->where(fn ($query) => $query->whereIn('designs.list_id', $lists)->orWhereIn('designs.id', $designs))->pluck('kits.id')->all(),
-            ...DB::table('kit_modules')->whereIn('list_id', $lists)->pluck('kit_id')->all(),
-        ]));
+        return array_values(
+            array_unique([
+                ...DB::table('holdings')
+                    ->join('lots', 'lots.id', '=', 'holdings.lot_id')
+                    ->where('lots.item_id', $itemId)
+                    ->whereNotNull('holdings.kit_id')
+                    ->pluck('holdings.kit_id')
+                    ->all(),
+                ...DB::table('kits')
+                    ->join('designs', 'designs.id', '=', 'kits.design_id')
+                    ->where(fn ($query) => $query->whereIn('designs.list_id', $lists)->orWhereIn('designs.id', $designs))
+                    ->pluck('kits.id')
+                    ->all(),
+                ...DB::table('kit_modules')->whereIn('list_id', $lists)->pluck('kit_id')->all(),
+            ]),
+        );
     }
 
     /** @param  WrittenItem  $written */
     private function fill(Item $item, array $written): void
     {
         $ids = DB::table('items')->pluck('id', 'code')->all();
-        $item->fill([
-            ...array_intersect_key($written, array_flip(['name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'purpose', 'caution', 'storage_min_c', 'storage_max_c', 'opened_life', 'opened_life_unit', 'allergy'])),
-            'keeps_as_reserve' => $written['reserve'], 'superseded_by_id' => $written['superseded_by'] === null ? null : $ids[$written['superseded_by']], 'revision' => $item->revision + 1,
-        ])->save();
+        $item
+            ->fill([
+                ...array_intersect_key(
+                    $written,
+                    array_flip([
+                        'name',
+                        'class',
+                        'count_unit',
+                        'dated',
+                        'sterile',
+                        'mass_g',
+                        'scope',
+                        'purpose',
+                        'caution',
+                        'storage_min_c',
+                        'storage_max_c',
+                        'opened_life',
+                        'opened_life_unit',
+                        'allergy',
+                    ]),
+                ),
+                'keeps_as_reserve' => $written['reserve'],
+                'superseded_by_id' => $written['superseded_by'] === null ? null : $ids[$written['superseded_by']],
+                'revision' => $item->revision + 1,
+            ])
+            ->save();
         $ids[$item->code] = $item->id;
         $item->measures()->delete();
         $item->measures()->createMany($written['measures']);
@@ -151,10 +192,19 @@ final class WriteItem
             $errors['packs'][] = 'Two packs have the same number of pieces. Keep one of them.';
         }
         try {
-            KitReader::items([[
-                'code' => $written['code'], 'class' => $written['class'], 'dated' => $written['dated'], 'mass_g' => $written['mass_g'], 'size' => (object) array_column($written['measures'], 'quantity', 'measure'), 'scope' => $written['scope'],
-                'reserve' => $written['reserve'], 'needs' => array_map(static fn (array $need): array => array_diff_key($need, ['reason' => 0]), $written['needs']), 'superseded_by' => $written['superseded_by'],
-            ]]);
+            KitReader::items([
+                [
+                    'code' => $written['code'],
+                    'class' => $written['class'],
+                    'dated' => $written['dated'],
+                    'mass_g' => $written['mass_g'],
+                    'size' => (object) array_column($written['measures'], 'quantity', 'measure'),
+                    'scope' => $written['scope'],
+                    'reserve' => $written['reserve'],
+                    'needs' => array_map(static fn (array $need): array => array_diff_key($need, ['reason' => 0]), $written['needs']),
+                    'superseded_by' => $written['superseded_by'],
+                ],
+            ]);
         } catch (InvalidDocument $refused) {
             $places = array_flip(array_column($written['measures'], 'measure'));
             foreach ($refused->problems as $problem) {

@@ -32,9 +32,20 @@ final class CheckParts
         $judgement = $judged->judgement;
 
         return new CheckOutcome(
-            $kitId, $standing, $judged->plan->name, $list['title'].($list['size'] === null ? '' : ", {$list['size']}"), $list['edition'], $list['confirmed'],
-            $judgement->assignment->policy->expiry->value, $judged->scope->scope->value, (string) $judgement->assignment->policy->nextCheck, $judgement->assignment->policy->marginDays,
-            $judgement->verdict->value, $judgement->mass, $judged->plan->maxMass, $sealFound,
+            $kitId,
+            $standing,
+            $judged->plan->name,
+            $list['title'].($list['size'] === null ? '' : ", {$list['size']}"),
+            $list['edition'],
+            $list['confirmed'],
+            $judgement->assignment->policy->expiry->value,
+            $judged->scope->scope->value,
+            (string) $judgement->assignment->policy->nextCheck,
+            $judgement->assignment->policy->marginDays,
+            $judgement->verdict->value,
+            $judgement->mass,
+            $judged->plan->maxMass,
+            $sealFound,
         );
     }
 
@@ -54,10 +65,26 @@ final class CheckParts
             }
         }
 
-        return array_values(array_map(fn (string $key, ContentRow $row): CheckRow => new CheckRow(
-            $row->pocketId, $judged->plan->pockets[$row->pocketId]['name'] ?? 'elsewhere', (string) $row->lotId, $row->itemCode, $this->catalogue->name($row->itemCode), $row->lot, $row->expires,
-            $row->condition, $sums[$key][0] ?? 0, $sums[$key][1] ?? 0, $sums[$key][2] ?? 0, in_array($key, $after->inDoubt, true),
-        ), array_keys($rows), $rows));
+        return array_values(
+            array_map(
+                fn (string $key, ContentRow $row): CheckRow => new CheckRow(
+                    $row->pocketId,
+                    $judged->plan->pockets[$row->pocketId]['name'] ?? 'elsewhere',
+                    (string) $row->lotId,
+                    $row->itemCode,
+                    $this->catalogue->name($row->itemCode),
+                    $row->lot,
+                    $row->expires,
+                    $row->condition,
+                    $sums[$key][0] ?? 0,
+                    $sums[$key][1] ?? 0,
+                    $sums[$key][2] ?? 0,
+                    in_array($key, $after->inDoubt, true),
+                ),
+                array_keys($rows),
+                $rows,
+            ),
+        );
     }
 
     /** @return list<CheckLine> */
@@ -67,8 +94,14 @@ final class CheckParts
         foreach ($judged->judgement->lines as $outcome) {
             $line = $judged->plan->line($outcome->line->id);
             $lines[] = new CheckLine(
-                $outcome->line->id, $line->need, $line->pocketId === null ? null : $judged->plan->pockets[$line->pocketId]['name'] ?? null, $outcome->line->rank->value,
-                (string) $outcome->required, (string) $outcome->effective, $outcome->reserve, (string) $outcome->short,
+                $outcome->line->id,
+                $line->need,
+                $line->pocketId === null ? null : $judged->plan->pockets[$line->pocketId]['name'] ?? null,
+                $outcome->line->rank->value,
+                (string) $outcome->required,
+                (string) $outcome->effective,
+                $outcome->reserve,
+                (string) $outcome->short,
             );
         }
 
@@ -80,7 +113,11 @@ final class CheckParts
     {
         $order = [Severity::Stop, Severity::Fix, Severity::Note];
         $findings = $judged->judgement->findings;
-        usort($findings, static fn (Finding $one, Finding $other): int => array_search($one->severity, $order, true) <=> array_search($other->severity, $order, true));
+        usort(
+            $findings,
+            static fn (Finding $one, Finding $other): int => array_search($one->severity, $order, true) <=>
+                array_search($other->severity, $order, true),
+        );
 
         return array_map(fn (Finding $finding): CheckFinding => $this->words->fact($judged, $finding), $findings);
     }

@@ -34,7 +34,20 @@ final readonly class CheckReport
 
     public function at(WhenDone $when): self
     {
-        return new self($this->id, $this->kitId, $this->kind, $when, $this->base, $this->rows, $this->signed, $this->sealFound, $this->sealSet, $this->sealReason, $this->note, $this->body);
+        return new self(
+            $this->id,
+            $this->kitId,
+            $this->kind,
+            $when,
+            $this->base,
+            $this->rows,
+            $this->signed,
+            $this->sealFound,
+            $this->sealSet,
+            $this->sealReason,
+            $this->note,
+            $this->body,
+        );
     }
 
     public function isFull(): bool

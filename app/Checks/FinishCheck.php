@@ -73,7 +73,9 @@ final class FinishCheck
     {
         // A seal that its checker could not know of asks for no reason of theirs.
         if ($kit->seal === 'intact' && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
-            throw ValidationException::withMessages(['seal_reason' => "A full check breaks seal {$kit->seal_number}. Say in writing why it was opened, such as \"planned full check\"."]);
+            throw ValidationException::withMessages([
+                'seal_reason' => "A full check breaks seal {$kit->seal_number}. Say in writing why it was opened, such as \"planned full check\".",
+            ]);
         }
         $before = $this->judge->recorded($kit);
         $counted = array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0));
@@ -86,13 +88,28 @@ final class FinishCheck
         $day = $this->organisation->dayOf($report->when->doneAt);
         $seals = $standing === 'stands' ? $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet) : [];
         if ($since === []) {
-            $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::FullCheck, 'stands', false, false, $seals, []))->columns());
+            $kit->forceFill(
+                KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::FullCheck, 'stands', false, false, $seals, []))->columns(),
+            );
         }
         $judged = $this->judge->judge($kit, $day, $counted, true);
         $rows = $this->parts->rows($judged, $before, $counted, $after);
-        $operation = $this->operation($report, OperationKind::FullCheck, $kit, $by, $day, [
-            $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound), ...$rows, ...$this->parts->lines($judged), ...$this->parts->findings($judged), ...$seals,
-        ], Corrections::of($kit->id, $before, $after->rows), $rows);
+        $operation = $this->operation(
+            $report,
+            OperationKind::FullCheck,
+            $kit,
+            $by,
+            $day,
+            [
+                $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound),
+                ...$rows,
+                ...$this->parts->lines($judged),
+                ...$this->parts->findings($judged),
+                ...$seals,
+            ],
+            Corrections::of($kit->id, $before, $after->rows),
+            $rows,
+        );
         $number = $this->record->write($operation, $since === [] ? fn () => $this->states->keep($kit, $judged, $day) : null);
         if ($since !== []) {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
@@ -107,7 +124,13 @@ final class FinishCheck
     /** @param  list<OperationSince>  $since */
     private function quick(Kit $kit, CheckReport $report, User $by, array $since): Recorded
     {
-        $isPast = array_filter($since, static fn (OperationSince $one): bool => $one->breaksSeal || $one->kind === OperationKind::Use || $one->kind === OperationKind::FullCheck) !== [];
+        $isPast =
+            array_filter(
+                $since,
+                static fn (OperationSince $one): bool => $one->breaksSeal ||
+                    $one->kind === OperationKind::Use ||
+                    $one->kind === OperationKind::FullCheck,
+            ) !== [];
         if (! $isPast) {
             $this->refuseWrongSeal($report, $kit);
         }
@@ -116,7 +139,9 @@ final class FinishCheck
         $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []))->columns());
         $judged = $this->judge->judge($kit, $day);
         $operation = $this->operation($report, OperationKind::QuickCheck, $kit, $by, $day, [
-            $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound), ...$this->parts->lines($judged), ...$this->parts->findings($judged),
+            $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound),
+            ...$this->parts->lines($judged),
+            ...$this->parts->findings($judged),
         ]);
         $number = $this->record->write($operation, $since === [] ? fn () => $this->states->keep($kit, $judged, $day) : null);
         if ($since !== []) {
@@ -130,19 +155,47 @@ final class FinishCheck
     private function ofRetired(Kit $kit, CheckReport $report, OperationKind $kind, User $by): Recorded
     {
         if (! $this->late->wasBeforeRetirement($kit, $report->when)) {
-            $this->unsettled->keep($report->id, $kind, $kit, $by, $report->when, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")], null, $report->body);
+            $this->unsettled->keep(
+                $report->id,
+                $kind,
+                $kit,
+                $by,
+                $report->when,
+                [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")],
+                null,
+                $report->body,
+            );
 
             return Recorded::under(null, $report->id);
         }
         $before = $this->judge->recorded($kit);
-        $counted = $report->isFull() ? array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0)) : $before;
+        $counted = $report->isFull()
+            ? array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0))
+            : $before;
         $day = $this->organisation->dayOf($report->when->doneAt);
         $judged = $this->judge->judge($kit, $day, $counted, $report->isFull());
         $rows = $report->isFull() ? $this->parts->rows($judged, $before, $counted, new ContentsAfter($before)) : [];
 
-        return Recorded::under($this->record->write($this->operation($report, $kind, $kit, $by, $day, [
-            $this->parts->outcome($kit->id, 'history', $judged, $report->sealFound), ...$rows, ...$this->parts->lines($judged), ...$this->parts->findings($judged),
-        ], [], $rows)), $report->id);
+        return Recorded::under(
+            $this->record->write(
+                $this->operation(
+                    $report,
+                    $kind,
+                    $kit,
+                    $by,
+                    $day,
+                    [
+                        $this->parts->outcome($kit->id, 'history', $judged, $report->sealFound),
+                        ...$rows,
+                        ...$this->parts->lines($judged),
+                        ...$this->parts->findings($judged),
+                    ],
+                    [],
+                    $rows,
+                ),
+            ),
+            $report->id,
+        );
     }
 
     private function refuseWrongSeal(CheckReport $report, Kit $kit): void
@@ -151,7 +204,9 @@ final class FinishCheck
             throw ValidationException::withMessages(['kind' => 'A quick check reads an intact seal, and this kit has none. Do a full check.']);
         }
         if ($report->sealFound !== $kit->seal_number) {
-            throw ValidationException::withMessages(['seal_found' => "The seal on record is {$kit->seal_number}. If another one is on the kit, somebody opened it: do a full check and say why."]);
+            throw ValidationException::withMessages([
+                'seal_found' => "The seal on record is {$kit->seal_number}. If another one is on the kit, somebody opened it: do a full check and say why.",
+            ]);
         }
     }
 
@@ -160,8 +215,16 @@ final class FinishCheck
      * @param  list<\App\Ledger\LotMovement>  $movements
      * @param  list<CheckRow>  $rows
      */
-    private function operation(CheckReport $report, OperationKind $kind, Kit $kit, User $by, string $day, array $parts, array $movements = [], array $rows = []): Operation
-    {
+    private function operation(
+        CheckReport $report,
+        OperationKind $kind,
+        Kit $kit,
+        User $by,
+        string $day,
+        array $parts,
+        array $movements = [],
+        array $rows = [],
+    ): Operation {
         return new Operation(
             $report->id, $kind, $by, $report->when->begunAt, $report->when->doneAt, $report->when->receivedAt, $day, $report->base, [$kit], [],
             $movements, $parts, $report->signed, $report->note, $this->parts->names($rows), $report->when->clockCheckedAt,
@@ -174,9 +237,18 @@ final class FinishCheck
      */
     private static function doubts(array $rows): array
     {
-        return array_values(array_map(
-            static fn (CheckRow $row): UnsettledRow => new UnsettledRow('moved_while_counting', $row->itemName, $row->lotNumber, $row->pocket, $row->counted, $row->became),
-            array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt),
-        ));
+        return array_values(
+            array_map(
+                static fn (CheckRow $row): UnsettledRow => new UnsettledRow(
+                    'moved_while_counting',
+                    $row->itemName,
+                    $row->lotNumber,
+                    $row->pocket,
+                    $row->counted,
+                    $row->became,
+                ),
+                array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt),
+            ),
+        );
     }
 }

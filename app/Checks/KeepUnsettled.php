@@ -22,13 +22,37 @@ final class KeepUnsettled
      * @param  int|null  $operation  under which the rest is on record
      * @param  string|null  $body  all that was sent, where nothing of it could be recorded
      */
-    public function keep(string $id, OperationKind $kind, Kit $kit, User $by, WhenDone $when, array $rows, ?int $operation, ?string $body = null): void
-    {
-        Unsettled::query()->insert(array_map(static fn (UnsettledRow $row): array => [
-            'operation_id' => $id, 'operation_number' => $operation, 'kit_id' => $kit->id, 'kind' => $kind->value, 'because' => $row->because,
-            'subject' => $row->subject === null ? null : mb_substr($row->subject, 0, 200), 'lot_number' => $row->lot, 'pocket' => $row->pocket, 'sent' => $row->sent, 'recorded' => $row->recorded,
-            'body' => $body, 'user_id' => $by->id, 'done_at' => KitHistory::instant($when->doneAt), 'received_at' => KitHistory::instant($when->receivedAt),
-        ], $rows));
+    public function keep(
+        string $id,
+        OperationKind $kind,
+        Kit $kit,
+        User $by,
+        WhenDone $when,
+        array $rows,
+        ?int $operation,
+        ?string $body = null,
+    ): void {
+        Unsettled::query()->insert(
+            array_map(
+                static fn (UnsettledRow $row): array => [
+                    'operation_id' => $id,
+                    'operation_number' => $operation,
+                    'kit_id' => $kit->id,
+                    'kind' => $kind->value,
+                    'because' => $row->because,
+                    'subject' => $row->subject === null ? null : mb_substr($row->subject, 0, 200),
+                    'lot_number' => $row->lot,
+                    'pocket' => $row->pocket,
+                    'sent' => $row->sent,
+                    'recorded' => $row->recorded,
+                    'body' => $body,
+                    'user_id' => $by->id,
+                    'done_at' => KitHistory::instant($when->doneAt),
+                    'received_at' => KitHistory::instant($when->receivedAt),
+                ],
+                $rows,
+            ),
+        );
     }
 
     /**

@@ -115,8 +115,12 @@ final class LateCheck
     /** Whether the kit was taken out of service only after that was done. */
     public function wasBeforeRetirement(Kit $kit, WhenDone $when): bool
     {
-        $retired = DB::table('kit_changes')->join('operations', 'operations.number', '=', 'kit_changes.operation_number')
-            ->where('kit_changes.kit_id', $kit->id)->where('kit_changes.field', 'retired')->orderByDesc('operations.number')->value('operations.done_at');
+        $retired = DB::table('kit_changes')
+            ->join('operations', 'operations.number', '=', 'kit_changes.operation_number')
+            ->where('kit_changes.kit_id', $kit->id)
+            ->where('kit_changes.field', 'retired')
+            ->orderByDesc('operations.number')
+            ->value('operations.done_at');
 
         return is_string($retired) && KitHistory::instant($when->doneAt) < $retired;
     }

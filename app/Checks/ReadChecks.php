@@ -38,33 +38,112 @@ final class ReadChecks
         $kit = $operation->kits->firstOrFail();
         $broken = $operation->seals->first(static fn (Seal $seal): bool => $seal->event === 'broken');
         $set = $operation->seals->first(static fn (Seal $seal): bool => $seal->event === 'set');
-        $unsettled = Unsettled::query()->with(['kit', 'user'])->where('operation_number', $operation->number)->where('settled_at', null)->orderBy('id')->get();
+        $unsettled = Unsettled::query()
+            ->with(['kit', 'user'])
+            ->where('operation_number', $operation->number)
+            ->where('settled_at', null)
+            ->orderBy('id')
+            ->get();
 
         return new CheckResource(
-            $operation->id, $operation->number, $kit->code, $kit->name, self::kind($operation), $kit->place, $check->standing,
-            $operation->begun_at.'Z', $operation->done_at.'Z', $operation->received_at.'Z', $operation->day, (string) $operation->signed, (string) $operation->user_name, $check->verdict,
-            $check->design, $check->list_title, $check->list_edition, (bool) $check->list_confirmed, $check->expiry, $check->margin_days, $check->next_check, $check->mass_g, $check->max_mass_g,
-            $check->seal_found, $set?->seal_number, $broken?->reason, $operation->note, $operation->hash, $this->keys->publicKey(),
-            array_values($operation->rows->map(static fn (CheckRow $row): CheckRowResource => new CheckRowResource(
-                $row->pocket, $row->item_code, $row->item_name, $row->lot_number, $row->expires, $row->condition, $row->recorded, $row->counted, $row->became, (bool) $row->in_doubt,
-            ))->all()),
-            array_values($operation->lines->map(static fn (CheckLine $line): CheckLineResource => new CheckLineResource(
-                $line->code, $line->need, $line->pocket, $line->rank, $line->required, $line->effective, $line->reserve, $line->short,
-            ))->all()),
-            array_values($operation->findings->map(static fn (CheckFinding $finding): CheckFindingResource => new CheckFindingResource($finding->kind, $finding->severity, Words::found(self::fact($finding))))->all()),
+            $operation->id,
+            $operation->number,
+            $kit->code,
+            $kit->name,
+            self::kind($operation),
+            $kit->place,
+            $check->standing,
+            $operation->begun_at.'Z',
+            $operation->done_at.'Z',
+            $operation->received_at.'Z',
+            $operation->day,
+            (string) $operation->signed,
+            (string) $operation->user_name,
+            $check->verdict,
+            $check->design,
+            $check->list_title,
+            $check->list_edition,
+            (bool) $check->list_confirmed,
+            $check->expiry,
+            $check->margin_days,
+            $check->next_check,
+            $check->mass_g,
+            $check->max_mass_g,
+            $check->seal_found,
+            $set?->seal_number,
+            $broken?->reason,
+            $operation->note,
+            $operation->hash,
+            $this->keys->publicKey(),
+            array_values(
+                $operation->rows
+                    ->map(
+                        static fn (CheckRow $row): CheckRowResource => new CheckRowResource(
+                            $row->pocket,
+                            $row->item_code,
+                            $row->item_name,
+                            $row->lot_number,
+                            $row->expires,
+                            $row->condition,
+                            $row->recorded,
+                            $row->counted,
+                            $row->became,
+                            (bool) $row->in_doubt,
+                        ),
+                    )
+                    ->all(),
+            ),
+            array_values(
+                $operation->lines
+                    ->map(
+                        static fn (CheckLine $line): CheckLineResource => new CheckLineResource(
+                            $line->code,
+                            $line->need,
+                            $line->pocket,
+                            $line->rank,
+                            $line->required,
+                            $line->effective,
+                            $line->reserve,
+                            $line->short,
+                        ),
+                    )
+                    ->all(),
+            ),
+            array_values(
+                $operation->findings
+                    ->map(
+                        static fn (CheckFinding $finding): CheckFindingResource => new CheckFindingResource(
+                            $finding->kind,
+                            $finding->severity,
+                            Words::found(self::fact($finding)),
+                        ),
+                    )
+                    ->all(),
+            ),
             $this->unsettled->rows($unsettled),
         );
     }
 
     public function ref(Operation $operation): CheckRef
     {
-        return new CheckRef($operation->id, self::kind($operation), $operation->day, $operation->done_at.'Z', (string) $operation->signed, (string) $operation->check?->verdict);
+        return new CheckRef(
+            $operation->id,
+            self::kind($operation),
+            $operation->day,
+            $operation->done_at.'Z',
+            (string) $operation->signed,
+            (string) $operation->check?->verdict,
+        );
     }
 
     /** The last check that answers for the kit. */
     public function lastOf(Kit $kit): ?CheckRef
     {
-        $number = DB::table('checks')->where('kit_id', $kit->id)->where('standing', 'stands')->orderByDesc('operation_number')->value('operation_number');
+        $number = DB::table('checks')
+            ->where('kit_id', $kit->id)
+            ->where('standing', 'stands')
+            ->orderByDesc('operation_number')
+            ->value('operation_number');
         $operation = $number === null ? null : Operation::query()->with('check')->find($number);
 
         return $operation === null ? null : $this->ref($operation);

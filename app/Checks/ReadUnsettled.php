@@ -24,7 +24,15 @@ final class ReadUnsettled
     /** @return list<UnsettledResource> oldest first */
     public function __invoke(?string $kitId = null): array
     {
-        return $this->rows(Unsettled::query()->with(['kit', 'user'])->where('settled_at', null)->when($kitId !== null, fn ($query) => $query->where('kit_id', $kitId))->orderBy('id')->limit(self::MOST)->get());
+        return $this->rows(
+            Unsettled::query()
+                ->with(['kit', 'user'])
+                ->where('settled_at', null)
+                ->when($kitId !== null, fn ($query) => $query->where('kit_id', $kitId))
+                ->orderBy('id')
+                ->limit(self::MOST)
+                ->get(),
+        );
     }
 
     /**
@@ -33,9 +41,22 @@ final class ReadUnsettled
      */
     public function rows(Collection $unsettled): array
     {
-        return array_values($unsettled->map(fn (Unsettled $one): UnsettledResource => new UnsettledResource(
-            $one->id, $one->kit->code, $one->kit->name, $one->because, $this->title($one), self::text($one), $one->operation_id, $one->operation_number,
-        ))->all());
+        return array_values(
+            $unsettled
+                ->map(
+                    fn (Unsettled $one): UnsettledResource => new UnsettledResource(
+                        $one->id,
+                        $one->kit->code,
+                        $one->kit->name,
+                        $one->because,
+                        $this->title($one),
+                        self::text($one),
+                        $one->operation_id,
+                        $one->operation_number,
+                    ),
+                )
+                ->all(),
+        );
     }
 
     private function title(Unsettled $one): string
@@ -51,7 +72,8 @@ final class ReadUnsettled
 
         return match ($one->because) {
             'kit_retired' => "{$what} was out of service when this was done. Nothing of it is on record; say what became of it",
-            'not_there' => "{$what}: {$one->recorded} of {$one->sent} recorded, because no more were on record there".($one->pocket === null ? '' : ". Look into {$one->pocket}"),
+            'not_there' => "{$what}: {$one->recorded} of {$one->sent} recorded, because no more were on record there".
+                ($one->pocket === null ? '' : ". Look into {$one->pocket}"),
             'moved_while_counting' => "{$what}, {$one->pocket}: {$one->sent} counted, {$one->recorded} on record, because pieces were put in or taken out meanwhile. Count again",
             'no_such_pocket' => "{$what}: the kit no longer has the pocket {$one->pocket}. Say where it is",
             default => $what,

@@ -47,9 +47,18 @@ final class AdoptEdition
             if ($design->list->code !== $edition->code || $design->list_id === $edition->id) {
                 throw ValidationException::withMessages(['design' => "{$design->name} does not keep another edition of this list."]);
             }
-            $homes = DB::table('line_homes')->join('lines', 'lines.id', '=', 'line_homes.line_id')->where('line_homes.design_id', $design->id)->where('lines.list_id', $design->list_id)
-                ->get(['lines.code', 'line_homes.pocket_id', 'line_homes.position'])->keyBy('code');
-            $own = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $design->id)->whereNull('pockets.module_list_id')->pluck('pockets.id')->all();
+            $homes = DB::table('line_homes')
+                ->join('lines', 'lines.id', '=', 'line_homes.line_id')
+                ->where('line_homes.design_id', $design->id)
+                ->where('lines.list_id', $design->list_id)
+                ->get(['lines.code', 'line_homes.pocket_id', 'line_homes.position'])
+                ->keyBy('code');
+            $own = DB::table('pockets')
+                ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+                ->where('leaves.design_id', $design->id)
+                ->whereNull('pockets.module_list_id')
+                ->pluck('pockets.id')
+                ->all();
             $last = (int) DB::table('line_homes')->where('design_id', $design->id)->max('position');
             $rows = [];
             $errors = [];
@@ -65,7 +74,10 @@ final class AdoptEdition
             if ($errors !== []) {
                 throw ValidationException::withMessages($errors);
             }
-            DB::table('line_homes')->where('design_id', $design->id)->whereIn('line_id', DB::table('lines')->where('list_id', $design->list_id)->pluck('id'))->delete();
+            DB::table('line_homes')
+                ->where('design_id', $design->id)
+                ->whereIn('line_id', DB::table('lines')->where('list_id', $design->list_id)->pluck('id'))
+                ->delete();
             DB::table('line_homes')->insert($rows);
             [$listBefore, $before] = [$design->list->id, $design->list->edition];
             $design->update(['list_id' => $edition->id, 'revision' => $design->revision + 1]);
@@ -80,8 +92,13 @@ final class AdoptEdition
     /** Kits of the design that carry another edition as a module are held to this one: the pouch stays, with what is in it. */
     private function adoptModule(Design $design, KitList $edition, User $by, CarbonInterface $at): bool
     {
-        $pouch = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->join('lists', 'lists.id', '=', 'pockets.module_list_id')
-            ->where('leaves.design_id', $design->id)->where('lists.code', $edition->code)->where('lists.id', '!=', $edition->id)->first(['pockets.id', 'pockets.module_list_id', 'lists.edition']);
+        $pouch = DB::table('pockets')
+            ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+            ->join('lists', 'lists.id', '=', 'pockets.module_list_id')
+            ->where('leaves.design_id', $design->id)
+            ->where('lists.code', $edition->code)
+            ->where('lists.id', '!=', $edition->id)
+            ->first(['pockets.id', 'pockets.module_list_id', 'lists.edition']);
         if ($pouch === null) {
             return false;
         }
@@ -91,7 +108,14 @@ final class AdoptEdition
         foreach ($edition->lines()->get() as $line) {
             $design->homes()->create(['line_id' => $line->id, 'pocket_id' => $pouch->id, 'position' => ++$position]);
         }
-        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)->whereHas('modules', fn ($modules) => $modules->where('list_id', $pouch->module_list_id))->with('place')->orderBy('id')->lockForUpdate()->get();
+        $kits = Kit::query()
+            ->where('design_id', $design->id)
+            ->where('retired_on', null)
+            ->whereHas('modules', fn ($modules) => $modules->where('list_id', $pouch->module_list_id))
+            ->with('place')
+            ->orderBy('id')
+            ->lockForUpdate()
+            ->get();
         foreach ($kits as $kit) {
             $kit->modules()->where('list_id', $pouch->module_list_id)->update(['list_id' => $edition->id]);
         }
@@ -107,9 +131,16 @@ final class AdoptEdition
         if ($kits->isEmpty()) {
             return;
         }
-        $changes = $kits->map(static fn (Kit $kit): KitChanged => new KitChanged(
-            $kit->id, 'edition', $listBefore, $edition->id, "{$edition->title}, edition {$editionBefore}", "{$edition->title}, edition {$edition->edition}",
-        ));
+        $changes = $kits->map(
+            static fn (Kit $kit): KitChanged => new KitChanged(
+                $kit->id,
+                'edition',
+                $listBefore,
+                $edition->id,
+                "{$edition->title}, edition {$editionBefore}",
+                "{$edition->title}, edition {$edition->edition}",
+            ),
+        );
         $operation = Operation::now(Str::lower((string) Str::ulid()), OperationKind::Change, $by, $at, $this->organisation->dayOf($at));
         $this->record->write($operation->of(array_values($kits->all()))->with([], array_values($changes->all())));
         $this->states->doubt(array_values($kits->pluck('id')->all()));

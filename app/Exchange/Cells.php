@@ -25,7 +25,9 @@ final class Cells
     /** @return list<string> */
     public static function split(string $cell, string $by = ';'): array
     {
-        return array_values(array_filter(array_map(trim(...), $by === '' ? [$cell] : explode($by, $cell)), static fn (string $part): bool => $part !== ''));
+        return array_values(
+            array_filter(array_map(trim(...), $by === '' ? [$cell] : explode($by, $cell)), static fn (string $part): bool => $part !== ''),
+        );
     }
 
     /** @param  array<string, mixed>|\stdClass  $measures */
@@ -54,7 +56,17 @@ final class Cells
     /** @param  list<array{item?: string, class?: string, min?: array<string, string>|\stdClass}>  $accepts */
     public static function accepts(array $accepts): string
     {
-        return implode(' | ', array_map(static fn (array $entry): string => isset($entry['item']) ? $entry['item'] : 'class '.($entry['class'] ?? '').(((array) ($entry['min'] ?? [])) === [] ? '' : ' ['.self::measures($entry['min'] ?? []).']'), $accepts));
+        return implode(
+            ' | ',
+            array_map(
+                static fn (array $entry): string => isset($entry['item'])
+                    ? $entry['item']
+                    : 'class '.
+                        ($entry['class'] ?? '').
+                        (((array) ($entry['min'] ?? [])) === [] ? '' : ' ['.self::measures($entry['min'] ?? []).']'),
+                $accepts,
+            ),
+        );
     }
 
     /** @return list<array<string, mixed>> "dressing-medium | class dressing.sterile [width=10 cm]" */
@@ -74,7 +86,9 @@ final class Cells
     /** @param  array<string, mixed>  $line */
     public static function amount(array $line): string
     {
-        return isset($line['quantity']) && is_scalar($line['quantity']) ? (string) $line['quantity'] : self::measures(is_array($line['total'] ?? null) ? $line['total'] : []);
+        return isset($line['quantity']) && is_scalar($line['quantity'])
+            ? (string) $line['quantity']
+            : self::measures(is_array($line['total'] ?? null) ? $line['total'] : []);
     }
 
     /** @return array{quantity: int}|array{total: array<string, string>} "4", or "length=2.5 yd" */

@@ -11,7 +11,10 @@ final class Exports
     {
         $records = array_map(self::written(...), app($kind->records())->all());
 
-        return json_encode(['format' => $kind->format(), $kind->member() => $records], JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT)."\n";
+        return json_encode(
+            ['format' => $kind->format(), $kind->member() => $records],
+            JSON_THROW_ON_ERROR | JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
+        )."\n";
     }
 
     public function csv(Kind $kind): string

@@ -61,7 +61,18 @@ final class KitRecords implements Records
     {
         /** @var array{code: string, name: string, design: string, place: string, scope: string, contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>} $record */
         $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope']];
-        $rows = array_map(static fn (array $row): array => [...$about, $row['pocket'], $row['item'], (string) $row['lot'], (string) $row['expires'], (string) $row['quantity'], $row['condition']], $record['contents']);
+        $rows = array_map(
+            static fn (array $row): array => [
+                ...$about,
+                $row['pocket'],
+                $row['item'],
+                (string) $row['lot'],
+                (string) $row['expires'],
+                (string) $row['quantity'],
+                $row['condition'],
+            ],
+            $record['contents'],
+        );
 
         return $rows === [] ? [[...$about, '', '', '', '', '', '']] : $rows;
     }
@@ -71,10 +82,24 @@ final class KitRecords implements Records
         $first = $rows[0];
 
         return [
-            'code' => $first['kit'], 'name' => $first['name'], 'design' => $first['design'], 'place' => $first['place'], 'scope' => $first['scope'] === '' ? 'first_aider' : $first['scope'],
-            'contents' => array_values(array_map(static fn (array $row): array => [
-                'pocket' => $row['pocket'], 'item' => $row['item'], 'lot' => $row['lot'] === '' ? null : $row['lot'], 'expires' => $row['expires'] === '' ? null : $row['expires'], 'quantity' => Cells::number($row['quantity']), 'condition' => $row['condition'] === '' ? 'good' : $row['condition'],
-            ], array_filter($rows, static fn (array $row): bool => $row['item'].$row['pocket'] !== ''))),
+            'code' => $first['kit'],
+            'name' => $first['name'],
+            'design' => $first['design'],
+            'place' => $first['place'],
+            'scope' => $first['scope'] === '' ? 'first_aider' : $first['scope'],
+            'contents' => array_values(
+                array_map(
+                    static fn (array $row): array => [
+                        'pocket' => $row['pocket'],
+                        'item' => $row['item'],
+                        'lot' => $row['lot'] === '' ? null : $row['lot'],
+                        'expires' => $row['expires'] === '' ? null : $row['expires'],
+                        'quantity' => Cells::number($row['quantity']),
+                        'condition' => $row['condition'] === '' ? 'good' : $row['condition'],
+                    ],
+                    array_filter($rows, static fn (array $row): bool => $row['item'].$row['pocket'] !== ''),
+                ),
+            ),
         ];
     }
 
@@ -105,8 +130,22 @@ final class KitRecords implements Records
     public function whole(array $record): array
     {
         $record += ['scope' => 'first_aider'];
-        $contents = is_array($record['contents'] ?? null) ? array_map(static fn (mixed $row): array => (array) $row + ['lot' => null, 'expires' => null, 'condition' => 'good'], $record['contents']) : [];
-        usort($contents, static fn (array $one, array $other): int => [$one['pocket'] ?? '', $one['item'] ?? '', $one['lot'], $one['expires'], $one['condition']] <=> [$other['pocket'] ?? '', $other['item'] ?? '', $other['lot'], $other['expires'], $other['condition']]);
+        $contents = is_array($record['contents'] ?? null)
+            ? array_map(
+                static fn (mixed $row): array => (array) $row + ['lot' => null, 'expires' => null, 'condition' => 'good'],
+                $record['contents'],
+            )
+            : [];
+        usort(
+            $contents,
+            static fn (array $one, array $other): int => [
+                $one['pocket'] ?? '',
+                $one['item'] ?? '',
+                $one['lot'],
+                $one['expires'],
+                $one['condition'],
+            ] <=> [$other['pocket'] ?? '', $other['item'] ?? '', $other['lot'], $other['expires'], $other['condition']],
+        );
 
         return [...$record, 'contents' => $contents];
     }
@@ -177,15 +216,38 @@ final class KitRecords implements Records
     private function pack(array $record, Place $place, User $by, string $day): void
     {
         $design = $this->designs[$record['design']];
-        $report = new NewKitReport(Str::lower((string) Str::ulid()), $record['code'], $record['name'], $design['id'], $place->id, $record['scope']);
-        ($this->equip)($report, $by, now(), $day, null, fn (Kit $kit): array => array_map(fn (array $row): LotMovement => new LotMovement(
-            $this->lot($this->items[$row['item']], $row['lot'], $row['expires']), $row['quantity'], null, Location::pocket($kit->id, $design['pockets'][$row['pocket']], $row['condition']), 'received',
-        ), $record['contents']));
+        $report = new NewKitReport(
+            Str::lower((string) Str::ulid()),
+            $record['code'],
+            $record['name'],
+            $design['id'],
+            $place->id,
+            $record['scope'],
+        );
+        ($this->equip)(
+            $report,
+            $by,
+            now(),
+            $day,
+            null,
+            fn (Kit $kit): array => array_map(
+                fn (array $row): LotMovement => new LotMovement(
+                    $this->lot($this->items[$row['item']], $row['lot'], $row['expires']),
+                    $row['quantity'],
+                    null,
+                    Location::pocket($kit->id, $design['pockets'][$row['pocket']], $row['condition']),
+                    'received',
+                ),
+                $record['contents'],
+            ),
+        );
     }
 
     private function lot(string $item, ?string $number, ?string $expires): string
     {
-        return (string) (DB::table('lots')->where(['item_id' => $item, 'number' => $number, 'expires' => $expires])->value('id') ?? $this->lots->make($item, $number, $expires));
+        return (string) (DB::table('lots')
+            ->where(['item_id' => $item, 'number' => $number, 'expires' => $expires])
+            ->value('id') ?? $this->lots->make($item, $number, $expires));
     }
 
     /** @return array<string, array<string, mixed>> */
@@ -193,14 +255,49 @@ final class KitRecords implements Records
     {
         if ($this->there === null) {
             $contents = [];
-            $rows = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')->join('pockets', 'pockets.id', '=', 'holdings.pocket_id')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-                ->get(['holdings.kit_id', 'holdings.quantity', 'holdings.condition', 'lots.number', 'lots.expires', 'items.code', 'pockets.name', 'leaves.name as leaf']);
+            $rows = DB::table('holdings')
+                ->join('lots', 'lots.id', '=', 'holdings.lot_id')
+                ->join('items', 'items.id', '=', 'lots.item_id')
+                ->join('pockets', 'pockets.id', '=', 'holdings.pocket_id')
+                ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+                ->get([
+                    'holdings.kit_id',
+                    'holdings.quantity',
+                    'holdings.condition',
+                    'lots.number',
+                    'lots.expires',
+                    'items.code',
+                    'pockets.name',
+                    'leaves.name as leaf',
+                ]);
             foreach ($rows as $row) {
-                $contents[$row->kit_id][] = ['pocket' => "{$row->leaf}, {$row->name}", 'item' => $row->code, 'lot' => $row->number, 'expires' => $row->expires, 'quantity' => (int) $row->quantity, 'condition' => $row->condition];
+                $contents[$row->kit_id][] = [
+                    'pocket' => "{$row->leaf}, {$row->name}",
+                    'item' => $row->code,
+                    'lot' => $row->number,
+                    'expires' => $row->expires,
+                    'quantity' => (int) $row->quantity,
+                    'condition' => $row->condition,
+                ];
             }
-            $this->there = Kit::query()->where('retired_on', null)->with(['design', 'place'])->orderBy('code')->get()->mapWithKeys(fn (Kit $kit): array => [$kit->code => $this->whole([
-                'code' => $kit->code, 'name' => $kit->name, 'design' => $kit->design->code, 'place' => $kit->place->path, 'scope' => $kit->scope, 'contents' => $contents[$kit->id] ?? [],
-            ])])->all();
+            $this->there = Kit::query()
+                ->where('retired_on', null)
+                ->with(['design', 'place'])
+                ->orderBy('code')
+                ->get()
+                ->mapWithKeys(
+                    fn (Kit $kit): array => [
+                        $kit->code => $this->whole([
+                            'code' => $kit->code,
+                            'name' => $kit->name,
+                            'design' => $kit->design->code,
+                            'place' => $kit->place->path,
+                            'scope' => $kit->scope,
+                            'contents' => $contents[$kit->id] ?? [],
+                        ]),
+                    ],
+                )
+                ->all();
         }
 
         return $this->there;

@@ -40,7 +40,9 @@ final class Sheet
      */
     public static function read(string $text, array $headings): array
     {
-        $text = preg_replace('/^\x{FEFF}/u', '', $text) ?? throw NotRead::because('The file is not written in UTF-8. Save it as CSV in UTF-8, and bring it in again.');
+        $text =
+            preg_replace('/^\x{FEFF}/u', '', $text) ??
+            throw NotRead::because('The file is not written in UTF-8. Save it as CSV in UTF-8, and bring it in again.');
         $first = strtok($text, "\r\n");
         $counts = [];
         foreach ([',', ';', "\t"] as $delimiter) {
@@ -50,7 +52,10 @@ final class Sheet
         $file = fopen('php://temp', 'w+b') ?: throw new \RuntimeException('No memory for the sheet.');
         fwrite($file, $text);
         rewind($file);
-        $given = array_map(static fn (?string $name): string => trim((string) $name), fgetcsv($file, null, (string) array_key_first($counts), escape: '') ?: []);
+        $given = array_map(
+            static fn (?string $name): string => trim((string) $name),
+            fgetcsv($file, null, (string) array_key_first($counts), escape: '') ?: [],
+        );
         self::refuseHeadings($given, $headings);
         $rows = [];
         for ($line = 2; ($cells = fgetcsv($file, null, (string) array_key_first($counts), escape: '')) !== false; $line++) {
@@ -82,7 +87,9 @@ final class Sheet
     {
         $unknown = array_diff($given, $headings);
         if ($unknown !== [] || $given === []) {
-            throw NotRead::because('Row 1 must hold the headings. Not known: "'.implode('", "', $unknown).'". Known are '.implode(', ', $headings).'.');
+            throw NotRead::because(
+                'Row 1 must hold the headings. Not known: "'.implode('", "', $unknown).'". Known are '.implode(', ', $headings).'.',
+            );
         }
         if (count(array_unique($given)) < count($given)) {
             throw NotRead::because('A heading stands twice in row 1. Take one of them out.');

@@ -69,7 +69,9 @@ final class KitJudge
         if ($kit->disputed_by === null) {
             return null;
         }
-        $check = DB::table('checks')->join('operations', 'operations.number', '=', 'checks.operation_number')->where('operations.number', $kit->disputed_by)
+        $check = DB::table('checks')
+            ->join('operations', 'operations.number', '=', 'checks.operation_number')
+            ->where('operations.number', $kit->disputed_by)
             ->first(['checks.verdict', 'checks.standing', 'operations.user_name', 'operations.received_at']);
 
         return $check === null ? null : new Disagreement(
@@ -100,19 +102,34 @@ final class KitJudge
      */
     private function assignment(Kit $kit, KitPlan $plan, array $rows, Day $asOf, Day $nextCheck, Scope $scope): Assignment
     {
-        $items = $plan->items + $this->catalogue->items(array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows))));
+        $items =
+            $plan->items +
+            $this->catalogue->items(array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows))));
         $list = $plan->asked();
         $clashes = $list->clashes($items);
         if ($clashes !== []) {
-            throw InvalidDocument::because(array_map(static fn (Clash $clash): Problem => new Problem("/list/lines/{$clash->line}/accepts", $clash->message), $clashes));
+            throw InvalidDocument::because(
+                array_map(static fn (Clash $clash): Problem => new Problem("/list/lines/{$clash->line}/accepts", $clash->message), $clashes),
+            );
         }
 
         return new Assignment(
-            $asOf, new CoreKit($kit->code, $scope, $plan->maxMass, $plan->emptyMass),
-            new Policy(ExpiryPolicy::from($plan->policy['expiry']), $nextCheck, $plan->policy['margin_days']), array_values($items), $list,
-            array_map(static fn (ContentRow $row): Row => new Row(
-                $plan->pocketName($row->pocketId), $items[$row->itemCode], $row->lot, $row->expires === null ? null : PrintedDate::of($row->expires), $row->quantity, Condition::from($row->condition),
-            ), $rows),
+            $asOf,
+            new CoreKit($kit->code, $scope, $plan->maxMass, $plan->emptyMass),
+            new Policy(ExpiryPolicy::from($plan->policy['expiry']), $nextCheck, $plan->policy['margin_days']),
+            array_values($items),
+            $list,
+            array_map(
+                static fn (ContentRow $row): Row => new Row(
+                    $plan->pocketName($row->pocketId),
+                    $items[$row->itemCode],
+                    $row->lot,
+                    $row->expires === null ? null : PrintedDate::of($row->expires),
+                    $row->quantity,
+                    Condition::from($row->condition),
+                ),
+                $rows,
+            ),
         );
     }
 

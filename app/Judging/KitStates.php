@@ -27,7 +27,9 @@ final class KitStates
      */
     public function doubt(?array $kitIds = null): void
     {
-        DB::table('kit_states')->when($kitIds !== null, fn ($query) => $query->whereIn('kit_id', $kitIds ?? []))->update(['holds_through' => '2000-01-01']);
+        DB::table('kit_states')
+            ->when($kitIds !== null, fn ($query) => $query->whereIn('kit_id', $kitIds ?? []))
+            ->update(['holds_through' => '2000-01-01']);
     }
 
     /** A retired kit is no longer judged, nor shown among the kits. */

@@ -26,12 +26,19 @@ final class Words
     public function sentence(Judged $judged): string
     {
         $findings = $judged->judgement->findings;
-        $count = static fn (Severity $severity): int => count(array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity));
+        $count = static fn (Severity $severity): int => count(
+            array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity),
+        );
         if ($judged->isLowered()) {
             return self::word($judged->verdict()).'. Two looks at this kit disagree: do a full check.';
         }
         $next = self::date((string) $judged->judgement->assignment->policy->nextCheck);
-        $unmet = count(array_filter($judged->judgement->lines, static fn (LineOutcome $line): bool => $line->isShortAfterReserve && $line->line->rank->value === 'required'));
+        $unmet = count(
+            array_filter(
+                $judged->judgement->lines,
+                static fn (LineOutcome $line): bool => $line->isShortAfterReserve && $line->line->rank->value === 'required',
+            ),
+        );
 
         return match ($judged->judgement->verdict) {
             Verdict::Ready => "Ready. Everything on the list is there, and in date until the next check on {$next}.",
@@ -123,9 +130,17 @@ final class Words
         };
 
         return new CheckFinding(
-            $finding->kind->value, $finding->severity->value, $line?->code(), $line->need ?? ($finding->item === null ? null : $this->catalogue->name($finding->item->code)),
-            $finding->item?->code, $row?->lot, $row?->expires, $row?->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay,
-            $row === null ? null : $judged->plan->pockets[$row->pocketId]['name'] ?? null, $quantity, $detail === null ? null : mb_substr($detail, 0, 300),
+            $finding->kind->value,
+            $finding->severity->value,
+            $line?->code(),
+            $line->need ?? ($finding->item === null ? null : $this->catalogue->name($finding->item->code)),
+            $finding->item?->code,
+            $row?->lot,
+            $row?->expires,
+            $row?->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay,
+            $row === null ? null : $judged->plan->pockets[$row->pocketId]['name'] ?? null,
+            $quantity,
+            $detail === null ? null : mb_substr($detail, 0, 300),
         );
     }
 
@@ -163,7 +178,9 @@ final class Words
                 : $this->toRestock($judged, (string) $line?->code()),
             FindingKind::Expired => 'Remove it and put in a new one.',
             FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
-            FindingKind::ExpiresEarly => $advised->action === Action::Restock ? 'Replace it now, or check again before that day.' : 'No line needs it: move it to where it is used sooner.',
+            FindingKind::ExpiresEarly => $advised->action === Action::Restock
+                ? 'Replace it now, or check again before that day.'
+                : 'No line needs it: move it to where it is used sooner.',
             FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => 'Replace it.',
             FindingKind::Soiled => 'Replace it, even if it is in date.',
             FindingKind::Excluded => 'Remove it.',
@@ -182,7 +199,14 @@ final class Words
         };
 
         return new Reason(
-            $finding->kind->value, $finding->severity->value, self::found($this->fact($judged, $finding)), $todo, $job, $line?->code(), $finding->item?->code, $finding->index,
+            $finding->kind->value,
+            $finding->severity->value,
+            self::found($this->fact($judged, $finding)),
+            $todo,
+            $job,
+            $line?->code(),
+            $finding->item?->code,
+            $finding->index,
             $finding->index === null ? $line?->pocketId : $judged->rows[$finding->index]->pocketId,
         );
     }

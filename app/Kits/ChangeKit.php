@@ -71,14 +71,23 @@ final class ChangeKit
             foreach ($modules as $module) {
                 $choice = $this->choices->of($module);
                 if ($choice === null) {
-                    throw ValidationException::withMessages(['modules' => 'No list is chosen for the '.lcfirst(Wanted::title($module)).'. Choose one under Assess, lists of the plan.']);
+                    throw ValidationException::withMessages([
+                        'modules' => 'No list is chosen for the '.lcfirst(Wanted::title($module)).'. Choose one under Assess, lists of the plan.',
+                    ]);
                 }
                 if ($kit->modules()->where('module', $module)->exists()) {
                     continue;
                 }
                 $kit->modules()->create(['module' => $module, 'list_id' => $choice->list_id]);
                 $this->makePouch($kit->design, $module, $choice->list_id);
-                $changes[] = new KitChanged($kit->id, 'module', null, $choice->list_id, null, Wanted::title($module).": {$choice->list->title}, edition {$choice->list->edition}");
+                $changes[] = new KitChanged(
+                    $kit->id,
+                    'module',
+                    null,
+                    $choice->list_id,
+                    null,
+                    Wanted::title($module).": {$choice->list->title}, edition {$choice->list->edition}",
+                );
             }
             $this->plans->forget();
             if ($changes === []) {
@@ -104,7 +113,11 @@ final class ChangeKit
                 );
             }
             $change = new KitChanged($kit->id, 'retired', null, $day, null, $reason);
-            $this->record->write(self::operation(OperationKind::Retire, $by, $at, $day)->of([$kit], $store === null ? [] : [$store])->with($movements, [$change]));
+            $this->record->write(
+                self::operation(OperationKind::Retire, $by, $at, $day)
+                    ->of([$kit], $store === null ? [] : [$store])
+                    ->with($movements, [$change]),
+            );
             $this->states->drop($kit);
         });
     }
@@ -115,7 +128,12 @@ final class ChangeKit
      */
     private function write(Kit $kit, OperationKind $kind, array $movements, array $changes, User $by, CarbonInterface $at, string $day): void
     {
-        $this->record->write(self::operation($kind, $by, $at, $day)->of([$kit])->with($movements, $changes), fn () => $this->states->renew($kit, $day));
+        $this->record->write(
+            self::operation($kind, $by, $at, $day)
+                ->of([$kit])
+                ->with($movements, $changes),
+            fn () => $this->states->renew($kit, $day),
+        );
     }
 
     private static function operation(OperationKind $kind, User $by, CarbonInterface $at, string $day): Operation
@@ -134,12 +152,26 @@ final class ChangeKit
     /** A pouch on a leaf of its own, in which every line of the module lives; kits of the design without the module do not show it. */
     private function makePouch(Design $design, string $module, string $listId): void
     {
-        if (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $design->id)->where('pockets.module_list_id', $listId)->exists()) {
+        if (
+            DB::table('pockets')
+                ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+                ->where('leaves.design_id', $design->id)
+                ->where('pockets.module_list_id', $listId)
+                ->exists()
+        ) {
             return;
         }
-        $leaf = Leaf::query()->firstOrCreate(['design_id' => $design->id, 'name' => 'Modules'], ['position' => (int) $design->leaves()->max('position') + 1]);
+        $leaf = Leaf::query()->firstOrCreate(
+            ['design_id' => $design->id, 'name' => 'Modules'],
+            ['position' => (int) $design->leaves()->max('position') + 1],
+        );
         $pocket = $leaf->pockets()->create([
-            'name' => Wanted::title($module), 'row' => (int) $leaf->pockets()->max('row') + 1, 'column' => 1, 'row_span' => 1, 'column_span' => 2, 'module_list_id' => $listId,
+            'name' => Wanted::title($module),
+            'row' => (int) $leaf->pockets()->max('row') + 1,
+            'column' => 1,
+            'row_span' => 1,
+            'column_span' => 2,
+            'module_list_id' => $listId,
         ]);
         $position = (int) $design->homes()->max('position');
         foreach (DB::table('lines')->where('list_id', $listId)->orderBy('position')->pluck('id') as $line) {

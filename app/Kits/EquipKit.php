@@ -35,8 +35,14 @@ final class EquipKit
      * @param  PlanTask|null  $task  of a plan that asked for it: its modules go in, and it is done
      * @param  (callable(Kit): list<LotMovement>)|null  $contents  what it came packed with
      */
-    public function __invoke(NewKitReport $report, User $by, CarbonInterface $at, string $day, ?PlanTask $task = null, ?callable $contents = null): Kit
-    {
+    public function __invoke(
+        NewKitReport $report,
+        User $by,
+        CarbonInterface $at,
+        string $day,
+        ?PlanTask $task = null,
+        ?callable $contents = null,
+    ): Kit {
         return Transaction::run(function () use ($report, $by, $at, $day, $task, $contents): Kit {
             $known = Kit::query()->where('id', $report->id)->with('place')->lockForUpdate()->first();
             if ($known !== null) {
@@ -65,8 +71,14 @@ final class EquipKit
     private function make(NewKitReport $report): Kit
     {
         $kit = new Kit([
-            'id' => $report->id, 'code' => $report->code, 'name' => $report->name, 'design_id' => $report->designId, 'place_id' => $report->placeId, 'scope' => $report->scope,
-            'seal' => 'none', 'last_operation' => 0,
+            'id' => $report->id,
+            'code' => $report->code,
+            'name' => $report->name,
+            'design_id' => $report->designId,
+            'place_id' => $report->placeId,
+            'scope' => $report->scope,
+            'seal' => 'none',
+            'last_operation' => 0,
         ]);
         try {
             $kit->save();

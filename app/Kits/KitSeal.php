@@ -28,7 +28,13 @@ final class KitSeal
             if ($last !== null && $last->done_at > KitHistory::instant($when->doneAt)) {
                 return [];
             }
-            $events[] = new SealEvent($kit->id, 'broken', $kit->seal_number, $reason ?? self::NOT_SAID, $last === null ? null : (int) $last->operation_number);
+            $events[] = new SealEvent(
+                $kit->id,
+                'broken',
+                $kit->seal_number,
+                $reason ?? self::NOT_SAID,
+                $last === null ? null : (int) $last->operation_number,
+            );
         }
         if ($set !== null) {
             $events[] = new SealEvent($kit->id, 'set', $set);
@@ -41,10 +47,20 @@ final class KitSeal
     private function lastSet(Kit $kit): ?object
     {
         /** @var object{operation_number: int, done_at: string}|null $last */
-        $last = DB::table('seals')->join('operations', 'operations.number', '=', 'seals.operation_number')
-            ->where('seals.kit_id', $kit->id)->where('seals.event', 'set')->where('seals.seal_number', $kit->seal_number)
-            ->whereNotExists(fn ($broken) => $broken->from('seals as broken')->whereColumn('broken.kit_id', 'seals.kit_id')->whereColumn('broken.set_by', 'seals.operation_number'))
-            ->orderByDesc('operations.done_at')->orderByDesc('operations.number')->first(['seals.operation_number', 'operations.done_at']);
+        $last = DB::table('seals')
+            ->join('operations', 'operations.number', '=', 'seals.operation_number')
+            ->where('seals.kit_id', $kit->id)
+            ->where('seals.event', 'set')
+            ->where('seals.seal_number', $kit->seal_number)
+            ->whereNotExists(
+                fn ($broken) => $broken
+                    ->from('seals as broken')
+                    ->whereColumn('broken.kit_id', 'seals.kit_id')
+                    ->whereColumn('broken.set_by', 'seals.operation_number'),
+            )
+            ->orderByDesc('operations.done_at')
+            ->orderByDesc('operations.number')
+            ->first(['seals.operation_number', 'operations.done_at']);
 
         return $last;
     }

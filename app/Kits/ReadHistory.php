@@ -27,25 +27,63 @@ final class ReadHistory
     /** @param  int|null  $before  only operations below this number */
     public function __invoke(Kit $kit, ?int $before): HistoryResource
     {
-        $numbers = DB::table('operation_kits')->where('kit_id', $kit->id)->when($before !== null, fn ($query) => $query->where('operation_number', '<', $before))
-            ->orderByDesc('operation_number')->limit(self::PAGE + 1)->pluck('operation_number')->all();
+        $numbers = DB::table('operation_kits')
+            ->where('kit_id', $kit->id)
+            ->when($before !== null, fn ($query) => $query->where('operation_number', '<', $before))
+            ->orderByDesc('operation_number')
+            ->limit(self::PAGE + 1)
+            ->pluck('operation_number')
+            ->all();
         $page = array_slice($numbers, 0, self::PAGE);
         $ofKit = static fn ($query) => $query->where(fn ($ends) => $ends->where('from_kit_id', $kit->id)->orWhere('to_kit_id', $kit->id));
-        $operations = Operation::query()->whereIn('number', $page)
-            ->with(['check', 'movements' => $ofKit, 'seals' => fn ($query) => $query->where('kit_id', $kit->id), 'changes' => fn ($query) => $query->where('kit_id', $kit->id)])
-            ->orderByDesc('done_at')->orderByDesc('number')->get();
-        $stores = DB::table('operation_stores')->whereIn('operation_number', $page)->get(['operation_number', 'store_id', 'name'])
-            ->mapWithKeys(static fn (object $store): array => ["{$store->operation_number} {$store->store_id}" => $store->name])->all();
+        $operations = Operation::query()
+            ->whereIn('number', $page)
+            ->with([
+                'check',
+                'movements' => $ofKit,
+                'seals' => fn ($query) => $query->where('kit_id', $kit->id),
+                'changes' => fn ($query) => $query->where('kit_id', $kit->id),
+            ])
+            ->orderByDesc('done_at')
+            ->orderByDesc('number')
+            ->get();
+        $stores = DB::table('operation_stores')
+            ->whereIn('operation_number', $page)
+            ->get(['operation_number', 'store_id', 'name'])
+            ->mapWithKeys(static fn (object $store): array => ["{$store->operation_number} {$store->store_id}" => $store->name])
+            ->all();
 
         return new HistoryResource(
-            $kit->code, $kit->name,
-            array_values($operations->map(fn (Operation $operation): HistoryEntry => new HistoryEntry(
-                $operation->done_at.'Z', $operation->number, $operation->kind->value, $this->title($operation), (string) $operation->user_name, $this->notes($operation),
-                $operation->kind->isCheck() ? $this->checks->ref($operation) : null,
-                array_values($operation->movements->map(fn (Movement $movement): MovementResource => new MovementResource(
-                    $movement->item_code, $movement->item_name, $movement->lot_number, $movement->quantity, self::text($kit, $movement, $stores),
-                ))->all()),
-            ))->all()),
+            $kit->code,
+            $kit->name,
+            array_values(
+                $operations
+                    ->map(
+                        fn (Operation $operation): HistoryEntry => new HistoryEntry(
+                            $operation->done_at.'Z',
+                            $operation->number,
+                            $operation->kind->value,
+                            $this->title($operation),
+                            (string) $operation->user_name,
+                            $this->notes($operation),
+                            $operation->kind->isCheck() ? $this->checks->ref($operation) : null,
+                            array_values(
+                                $operation->movements
+                                    ->map(
+                                        fn (Movement $movement): MovementResource => new MovementResource(
+                                            $movement->item_code,
+                                            $movement->item_name,
+                                            $movement->lot_number,
+                                            $movement->quantity,
+                                            self::text($kit, $movement, $stores),
+                                        ),
+                                    )
+                                    ->all(),
+                            ),
+                        ),
+                    )
+                    ->all(),
+            ),
             count($numbers) > self::PAGE ? (int) end($page) : null,
         );
     }
@@ -66,7 +104,13 @@ final class ReadHistory
     private function notes(Operation $operation): array
     {
         return [
-            ...$operation->seals->map(static fn (Seal $seal): string => $seal->event === 'set' ? "Sealed with {$seal->seal_number}" : "Seal {$seal->seal_number} broken: {$seal->reason}")->all(),
+            ...$operation->seals
+                ->map(
+                    static fn (Seal $seal): string => $seal->event === 'set'
+                        ? "Sealed with {$seal->seal_number}"
+                        : "Seal {$seal->seal_number} broken: {$seal->reason}",
+                )
+                ->all(),
             ...$operation->changes->map(self::change(...))->filter()->all(),
         ];
     }

@@ -46,9 +46,24 @@ final class ReadKit
         $judged = $this->judge->judge($kit, $today);
 
         return new KitResource(
-            $kit->id, $kit->code, $kit->name, $judged->plan->code, $judged->plan->name, self::list($judged->plan), self::place($kit->place), $judged->scope->scope->value, $judged->scope->because, $kit->retired_on,
-            $judged->plan->policy['sealed'], new SealResource($kit->seal, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason), $kit->used_on,
-            $base, ($this->verdict)($judged), $this->due($judged), self::leaves($judged->plan), $this->contents($judged),
+            $kit->id,
+            $kit->code,
+            $kit->name,
+            $judged->plan->code,
+            $judged->plan->name,
+            self::list($judged->plan),
+            self::place($kit->place),
+            $judged->scope->scope->value,
+            $judged->scope->because,
+            $kit->retired_on,
+            $judged->plan->policy['sealed'],
+            new SealResource($kit->seal, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason),
+            $kit->used_on,
+            $base,
+            ($this->verdict)($judged),
+            $this->due($judged),
+            self::leaves($judged->plan),
+            $this->contents($judged),
             $this->checks->lastOf($kit),
         );
     }
@@ -67,16 +82,38 @@ final class ReadKit
 
     public static function list(KitPlan $plan): ListRef
     {
-        return new ListRef($plan->list['id'], $plan->list['code'], $plan->list['title'], $plan->list['size'], $plan->list['edition'], $plan->list['basis'], $plan->list['origin'], $plan->list['confirmed']);
+        return new ListRef(
+            $plan->list['id'],
+            $plan->list['code'],
+            $plan->list['title'],
+            $plan->list['size'],
+            $plan->list['edition'],
+            $plan->list['basis'],
+            $plan->list['origin'],
+            $plan->list['confirmed'],
+        );
     }
 
     /** @return list<LeafResource> */
     public static function leaves(KitPlan $plan): array
     {
-        return array_map(static fn (array $leaf): LeafResource => new LeafResource($leaf['name'], array_map(
-            static fn (array $pocket): PocketResource => new PocketResource($pocket['id'], $pocket['name'], $pocket['row'], $pocket['column'], $pocket['row_span'], $pocket['column_span']),
-            $leaf['pockets'],
-        )), $plan->leaves);
+        return array_map(
+            static fn (array $leaf): LeafResource => new LeafResource(
+                $leaf['name'],
+                array_map(
+                    static fn (array $pocket): PocketResource => new PocketResource(
+                        $pocket['id'],
+                        $pocket['name'],
+                        $pocket['row'],
+                        $pocket['column'],
+                        $pocket['row_span'],
+                        $pocket['column_span'],
+                    ),
+                    $leaf['pockets'],
+                ),
+            ),
+            $plan->leaves,
+        );
     }
 
     /** @return list<ContentResource> */
@@ -86,9 +123,20 @@ final class ReadKit
         foreach ($judged->rows as $index => $row) {
             $item = $this->catalogue->item($row->itemCode);
             $contents[] = new ContentResource(
-                $row->pocketId, self::lineIn($judged, $row, $judged->judgement->assignment->contents[$index]->item), $row->itemCode, $item->name ?? $row->itemCode, $item->purpose ?? '', $item?->caution,
-                $item->count_unit ?? 'each', (bool) ($item->dated ?? false), $row->lotId, $row->lot, $row->expires,
-                $row->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay, $row->quantity, $row->condition,
+                $row->pocketId,
+                self::lineIn($judged, $row, $judged->judgement->assignment->contents[$index]->item),
+                $row->itemCode,
+                $item->name ?? $row->itemCode,
+                $item->purpose ?? '',
+                $item?->caution,
+                $item->count_unit ?? 'each',
+                (bool) ($item->dated ?? false),
+                $row->lotId,
+                $row->lot,
+                $row->expires,
+                $row->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay,
+                $row->quantity,
+                $row->condition,
             );
         }
 

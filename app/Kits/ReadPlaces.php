@@ -18,7 +18,10 @@ final class ReadPlaces
     /** @return list<PlaceResource> */
     public function __invoke(string $today): array
     {
-        $places = Place::query()->with(['kits' => fn ($kits) => $kits->whereNull('retired_on'), 'kits.state', 'kits.design', 'kits.reasons'])->orderBy('walk_order')->get();
+        $places = Place::query()
+            ->with(['kits' => fn ($kits) => $kits->whereNull('retired_on'), 'kits.state', 'kits.design', 'kits.reasons'])
+            ->orderBy('walk_order')
+            ->get();
 
         return array_values($places->map(fn (Place $place): PlaceResource => new PlaceResource(
             $place->id, $place->parent_id, $place->kind, $place->name, $place->path,
@@ -32,8 +35,18 @@ final class ReadPlaces
         $overdue = $state->overdue_from === null ? 0 : max(0, Day::of($today)->number - Day::of($state->overdue_from)->number + 1);
 
         return new KitRow(
-            $kit->code, $kit->name, $kit->design->name, new PlaceRef($place->id, $place->name, $place->path), $state->verdict, $state->due_on, $state->due_kind, $overdue,
-            $kit->last_full_on, $state->wants_restock, $kit->seal, array_values($kit->reasons->map(fn (KitReason $reason): string => $reason->text)->all()),
+            $kit->code,
+            $kit->name,
+            $kit->design->name,
+            new PlaceRef($place->id, $place->name, $place->path),
+            $state->verdict,
+            $state->due_on,
+            $state->due_kind,
+            $overdue,
+            $kit->last_full_on,
+            $state->wants_restock,
+            $kit->seal,
+            array_values($kit->reasons->map(fn (KitReason $reason): string => $reason->text)->all()),
         );
     }
 }

@@ -37,9 +37,20 @@ final class ReadVerdict
             $judgement->assignment->policy->expiry->value,
             $judgement->mass,
             $judged->plan->maxMass,
-            array_map(static fn (Reason $reason): ReasonResource => new ReasonResource(
-                $reason->kind, $reason->severity, $reason->text, $reason->todo, $reason->job, $reason->line, $reason->item, $reason->row, $reason->pocketId,
-            ), $this->words->reasons($judged)),
+            array_map(
+                static fn (Reason $reason): ReasonResource => new ReasonResource(
+                    $reason->kind,
+                    $reason->severity,
+                    $reason->text,
+                    $reason->todo,
+                    $reason->job,
+                    $reason->line,
+                    $reason->item,
+                    $reason->row,
+                    $reason->pocketId,
+                ),
+                $this->words->reasons($judged),
+            ),
             array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $outcome), $judgement->lines),
         );
     }
@@ -51,9 +62,22 @@ final class ReadVerdict
         $item = $code === null ? null : $this->catalogue->item($code);
 
         return new LineResource(
-            $line->code(), $line->need, $item?->purpose, $item?->caution, $line->asked->rank->value, $line->reason, $line->pocketId, $code, $item?->name,
-            $item->count_unit ?? 'each', self::amount($outcome->required), self::amount($outcome->effective), $outcome->reserve, self::amount($outcome->short),
-            $this->state($judged, $outcome), $this->accepted($line),
+            $line->code(),
+            $line->need,
+            $item?->purpose,
+            $item?->caution,
+            $line->asked->rank->value,
+            $line->reason,
+            $line->pocketId,
+            $code,
+            $item?->name,
+            $item->count_unit ?? 'each',
+            self::amount($outcome->required),
+            self::amount($outcome->effective),
+            $outcome->reserve,
+            self::amount($outcome->short),
+            $this->state($judged, $outcome),
+            $this->accepted($line),
         );
     }
 

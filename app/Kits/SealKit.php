@@ -47,18 +47,43 @@ final class SealKit
             $this->record->refuseAhead($report->base, $head);
             $isLate = $this->since->of($kit, $report->base, $head) !== [];
             if ($kit->retired_on !== null && ! $this->late->wasBeforeRetirement($kit, $report->when)) {
-                $this->unsettled->keep($report->id, $kind, $kit, $by, $report->when, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}: {$report->text}")], null);
+                $this->unsettled->keep(
+                    $report->id,
+                    $kind,
+                    $kit,
+                    $by,
+                    $report->when,
+                    [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}: {$report->text}")],
+                    null,
+                );
 
                 return Recorded::under(null, $report->id);
             }
             $this->refuseWrong($kit, $report, $isLate);
             $when = $isLate ? $report->when : $report->when->notBefore($kit->last_done_at);
             $operation = new Operation(
-                $report->id, $kind, $by, $when->begunAt, $when->doneAt, $when->receivedAt, $this->organisation->dayOf($when->doneAt), $report->base, [$kit], [], [],
-                $report->isSet ? $this->seal->opened($kit, $when, null, $report->text) : $this->seal->opened($kit, $when, $report->text, null), clockCheckedAt: $when->clockCheckedAt,
+                $report->id,
+                $kind,
+                $by,
+                $when->begunAt,
+                $when->doneAt,
+                $when->receivedAt,
+                $this->organisation->dayOf($when->doneAt),
+                $report->base,
+                [$kit],
+                [],
+                [],
+                $report->isSet ? $this->seal->opened($kit, $when, null, $report->text) : $this->seal->opened($kit, $when, $report->text, null),
+                clockCheckedAt: $when->clockCheckedAt,
             );
 
-            return Recorded::under($this->record->write($operation, $kit->retired_on === null ? fn () => $this->states->renew($kit, $this->organisation->dayOf($when->receivedAt)) : null), $report->id);
+            return Recorded::under(
+                $this->record->write(
+                    $operation,
+                    $kit->retired_on === null ? fn () => $this->states->renew($kit, $this->organisation->dayOf($when->receivedAt)) : null,
+                ),
+                $report->id,
+            );
         });
     }
 
@@ -68,7 +93,9 @@ final class SealKit
             return;
         }
         if ($report->isSet && $kit->seal === 'intact') {
-            throw ValidationException::withMessages(['seal_number' => "Seal {$kit->seal_number} is intact on record. Report it broken first, with the reason."]);
+            throw ValidationException::withMessages([
+                'seal_number' => "Seal {$kit->seal_number} is intact on record. Report it broken first, with the reason.",
+            ]);
         }
         if (! $report->isSet && $kit->seal !== 'intact') {
             throw ValidationException::withMessages(['reason' => 'No intact seal is on record for this kit. Load the page again.']);

@@ -26,7 +26,14 @@ final readonly class Checkpoint
 
     public static function of(Head $head, string $day, Keys $keys): self
     {
-        return new self($head->epoch, $head->number, $head->hash, $day, $keys->publicKey(), $keys->sign(self::signed($head->epoch, $head->number, $head->hash, $day)));
+        return new self(
+            $head->epoch,
+            $head->number,
+            $head->hash,
+            $day,
+            $keys->publicKey(),
+            $keys->sign(self::signed($head->epoch, $head->number, $head->hash, $day)),
+        );
     }
 
     /** @throws RuntimeException where it is no checkpoint, or was not signed by this instance */
@@ -39,13 +46,20 @@ final readonly class Checkpoint
             throw new RuntimeException('This file is no checkpoint: it lacks "format": "'.self::FORMAT.'".');
         }
         [$epoch, $number] = [$document['epoch'] ?? null, $document['number'] ?? null];
-        $texts = array_map(static fn (string $key): string => is_string($document[$key] ?? null) ? $document[$key] : '', ['hash', 'day', 'public_key', 'signature']);
+        $texts = array_map(static fn (string $key): string => is_string($document[$key] ?? null) ? $document[$key] : '', [
+            'hash',
+            'day',
+            'public_key',
+            'signature',
+        ]);
         if (! is_int($epoch) || ! is_int($number) || in_array('', $texts, true)) {
             throw new RuntimeException('This checkpoint is not whole: epoch, number, hash, day, public_key and signature belong to it.');
         }
         [$hash, $day, $publicKey, $signature] = $texts;
         if (! $keys->isSignedHere(self::signed($epoch, $number, $hash, $day), $signature)) {
-            throw new RuntimeException("This checkpoint was not signed by this instance, or was changed since. Its public key is {$keys->publicKey()}.");
+            throw new RuntimeException(
+                "This checkpoint was not signed by this instance, or was changed since. Its public key is {$keys->publicKey()}.",
+            );
         }
 
         return new self($epoch, $number, $hash, $day, $publicKey, $signature);

@@ -28,12 +28,40 @@ final class Digests
     private function assessment(string $id): array
     {
         $areas = DB::table('assessment_areas')->where('assessment_id', $id)->pluck('id')->all();
-        $of = fn (string $table, array $columns): array => $this->rows(DB::table($table)->whereIn('assessment_area_id', $areas)->orderBy('assessment_area_id')->orderBy($columns[0])->orderBy($columns[1] ?? $columns[0]), ['assessment_area_id', ...$columns]);
+        $of = fn (string $table, array $columns): array => $this->rows(
+            DB::table($table)
+                ->whereIn('assessment_area_id', $areas)
+                ->orderBy('assessment_area_id')
+                ->orderBy($columns[0])
+                ->orderBy($columns[1] ?? $columns[0]),
+            ['assessment_area_id', ...$columns],
+        );
 
         return [
-            'assessments' => $this->rows(DB::table('assessments')->where('id', $id), ['id', 'title', 'scheme', 'chosen', 'signed', 'signed_by_id', 'signed_on', 'review_on']),
+            'assessments' => $this->rows(DB::table('assessments')->where('id', $id), [
+                'id',
+                'title',
+                'scheme',
+                'chosen',
+                'signed',
+                'signed_by_id',
+                'signed_on',
+                'review_on',
+            ]),
             'areas' => $this->rows(DB::table('assessment_areas')->where('assessment_id', $id)->orderBy('id'), [
-                'id', 'position', 'name', 'hangs_at', 'people', 'hazard', 'points', 'lone_workers', 'vehicles', 'running_water', 'children', 'minutes_to_help', 'note',
+                'id',
+                'position',
+                'name',
+                'hangs_at',
+                'people',
+                'hazard',
+                'points',
+                'lone_workers',
+                'vehicles',
+                'running_water',
+                'children',
+                'minutes_to_help',
+                'note',
             ]),
             'places' => $of('assessment_area_places', ['position', 'place_id']),
             'risks' => $of('assessment_area_risks', ['risk']),
@@ -48,12 +76,50 @@ final class Digests
         $entries = DB::table('line_entries')->whereIn('line_id', $lines)->pluck('id')->all();
 
         return [
-            'lists' => $this->rows(DB::table('lists')->where('id', $id), ['id', 'code', 'title', 'size', 'edition', 'basis', 'origin', 'kind', 'confirmed_at', 'confirmed_by_id']),
+            'lists' => $this->rows(DB::table('lists')->where('id', $id), [
+                'id',
+                'code',
+                'title',
+                'size',
+                'edition',
+                'basis',
+                'origin',
+                'kind',
+                'confirmed_at',
+                'confirmed_by_id',
+            ]),
             'exclusions' => $this->rows(DB::table('list_exclusions')->where('list_id', $id)->orderBy('class'), ['class']),
-            'lines' => $this->rows(DB::table('lines')->where('list_id', $id)->orderBy('position')->orderBy('id'), ['id', 'code', 'position', 'need', 'rank', 'quantity', 'total_measure', 'total_quantity', 'reason']),
-            'entries' => $this->rows(DB::table('line_entries')->whereIn('line_id', $lines)->orderBy('line_id')->orderBy('position'), ['line_id', 'position', 'item_id', 'class']),
-            'minima' => $this->rows(DB::table('line_entry_minima')->whereIn('line_entry_id', $entries)->orderBy('line_entry_id')->orderBy('measure'), ['line_entry_id', 'measure', 'quantity']),
-            'confirmations' => $this->rows(DB::table('line_confirmations')->where('list_id', $id)->orderBy('line_code'), ['line_code', 'need', 'outcome', 'asked', 'figure', 'note', 'user_id', 'confirmed_at']),
+            'lines' => $this->rows(DB::table('lines')->where('list_id', $id)->orderBy('position')->orderBy('id'), [
+                'id',
+                'code',
+                'position',
+                'need',
+                'rank',
+                'quantity',
+                'total_measure',
+                'total_quantity',
+                'reason',
+            ]),
+            'entries' => $this->rows(DB::table('line_entries')->whereIn('line_id', $lines)->orderBy('line_id')->orderBy('position'), [
+                'line_id',
+                'position',
+                'item_id',
+                'class',
+            ]),
+            'minima' => $this->rows(
+                DB::table('line_entry_minima')->whereIn('line_entry_id', $entries)->orderBy('line_entry_id')->orderBy('measure'),
+                ['line_entry_id', 'measure', 'quantity'],
+            ),
+            'confirmations' => $this->rows(DB::table('line_confirmations')->where('list_id', $id)->orderBy('line_code'), [
+                'line_code',
+                'need',
+                'outcome',
+                'asked',
+                'figure',
+                'note',
+                'user_id',
+                'confirmed_at',
+            ]),
         ];
     }
 

@@ -21,7 +21,12 @@ final class Grants
         $kept = Part::keptTables();
         // What was given before goes first: a table that is kept from now on is not changed any more.
         $owner->statement("REVOKE ALL PRIVILEGES, GRANT OPTION FROM {$account}");
-        $tables = $owner->table('information_schema.tables')->where('table_schema', $database)->where('table_type', 'BASE TABLE')->pluck('table_name')->all();
+        $tables = $owner
+            ->table('information_schema.tables')
+            ->where('table_schema', $database)
+            ->where('table_type', 'BASE TABLE')
+            ->pluck('table_name')
+            ->all();
         foreach ($tables as $table) {
             $rights = match (true) {
                 $table === 'migrations' => 'SELECT',

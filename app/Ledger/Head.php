@@ -46,6 +46,8 @@ final readonly class Head
 
     private static function of(?stdClass $row): self
     {
-        return $row === null ? throw new RuntimeException('The record has no head: the table ledger_head is empty.') : new self((int) $row->epoch, (int) $row->number, $row->hash);
+        return $row === null
+            ? throw new RuntimeException('The record has no head: the table ledger_head is empty.')
+            : new self((int) $row->epoch, (int) $row->number, $row->hash);
     }
 }

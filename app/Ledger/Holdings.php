@@ -46,8 +46,13 @@ final class Holdings
                 $gone[] = $id;
             } else {
                 $kept[] = [
-                    'whereabouts' => $location->whereabouts(), 'kit_id' => $location->kitId, 'pocket_id' => $location->pocketId, 'store_id' => $location->storeId,
-                    'lot_id' => $lot, 'condition' => $location->condition, 'quantity' => $before + $by,
+                    'whereabouts' => $location->whereabouts(),
+                    'kit_id' => $location->kitId,
+                    'pocket_id' => $location->pocketId,
+                    'store_id' => $location->storeId,
+                    'lot_id' => $lot,
+                    'condition' => $location->condition,
+                    'quantity' => $before + $by,
                 ];
             }
         }
@@ -62,7 +67,12 @@ final class Holdings
     /** How many pieces of the lot are there. */
     public function of(Location $location, string $lotId): int
     {
-        return (int) DB::table('holdings')->where('whereabouts', $location->whereabouts())->where('lot_id', $lotId)->where('condition', $location->condition)->lockForUpdate()->value('quantity');
+        return (int) DB::table('holdings')
+            ->where('whereabouts', $location->whereabouts())
+            ->where('lot_id', $lotId)
+            ->where('condition', $location->condition)
+            ->lockForUpdate()
+            ->value('quantity');
     }
 
     /**

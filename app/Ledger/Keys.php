@@ -33,7 +33,9 @@ final class Keys
         }
         $bytes = base64_decode($seed, true);
         if ($this->keys === [] || $bytes === false || strlen($bytes) !== SODIUM_CRYPTO_SIGN_SEEDBYTES) {
-            throw new RuntimeException('This instance has no keys for its record: LEDGER_KEYS or LEDGER_SIGNING_SEED is missing. bin/sarcina start makes them.');
+            throw new RuntimeException(
+                'This instance has no keys for its record: LEDGER_KEYS or LEDGER_SIGNING_SEED is missing. bin/sarcina start makes them.',
+            );
         }
         $this->pair = sodium_crypto_sign_seed_keypair($bytes);
     }
@@ -60,7 +62,9 @@ final class Keys
     {
         $bytes = base64_decode($signature, true);
 
-        return $bytes !== false && strlen($bytes) === SODIUM_CRYPTO_SIGN_BYTES && sodium_crypto_sign_verify_detached($bytes, $text, sodium_crypto_sign_publickey($this->pair));
+        return $bytes !== false &&
+            strlen($bytes) === SODIUM_CRYPTO_SIGN_BYTES &&
+            sodium_crypto_sign_verify_detached($bytes, $text, sodium_crypto_sign_publickey($this->pair));
     }
 
     /** @return string base64; printed on every signed copy */

@@ -18,7 +18,14 @@ final readonly class KitFacts
         'used_on', 'last_full_on', 'last_quick_on', 'disputed_by', 'retired_on',
     ];
 
-    private const FIELDS = ['code' => 'code', 'name' => 'name', 'design' => 'design_id', 'place' => 'place_id', 'scope' => 'scope', 'retired' => 'retired_on'];
+    private const FIELDS = [
+        'code' => 'code',
+        'name' => 'name',
+        'design' => 'design_id',
+        'place' => 'place_id',
+        'scope' => 'scope',
+        'retired' => 'retired_on',
+    ];
 
     /** @param  array<string, int|string|null>  $columns */
     private function __construct(private array $columns)
@@ -69,7 +76,13 @@ final readonly class KitFacts
             $isSet = $seal->event === 'set';
             $now = $isSet
                 ? [...$now, 'seal' => 'intact', 'seal_number' => $seal->sealNumber, 'seal_broken_on' => null, 'seal_broken_reason' => null]
-                : [...$now, 'seal' => 'broken', 'seal_number' => $seal->sealNumber, 'seal_broken_on' => $event->day, 'seal_broken_reason' => $seal->reason];
+                : [
+                    ...$now,
+                    'seal' => 'broken',
+                    'seal_number' => $seal->sealNumber,
+                    'seal_broken_on' => $event->day,
+                    'seal_broken_reason' => $seal->reason,
+                ];
         }
         if ($event->isUse) {
             $now['used_on'] = $event->day;

@@ -37,7 +37,12 @@ final class Names
         $lots = array_values(array_diff(array_unique($lots), array_keys($this->lots)));
         $pockets = array_values(array_diff(array_unique($pockets), array_keys($this->pockets)));
         foreach (array_chunk($lots, 1000) as $ids) {
-            foreach (DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->whereIn('lots.id', $ids)->get(['lots.id', 'lots.number', 'lots.expires', 'items.code', 'items.name']) as $lot) {
+            foreach (
+                DB::table('lots')
+                    ->join('items', 'items.id', '=', 'lots.item_id')
+                    ->whereIn('lots.id', $ids)
+                    ->get(['lots.id', 'lots.number', 'lots.expires', 'items.code', 'items.name']) as $lot
+            ) {
                 $this->lots[$lot->id] = new LotName($lot->code, $lot->name, $lot->number, $lot->expires);
             }
         }

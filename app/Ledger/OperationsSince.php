@@ -24,21 +24,50 @@ final class OperationsSince
             ->where(fn ($query) => $query->where('operations.epoch', '>', $base->epoch)
                 ->orWhere(fn ($same) => $same->where('operations.epoch', $base->epoch)->where('operations.number', '>', $base->number)))
             ->orderBy('operations.number')
-            ->get(['operations.number', 'operations.kind', 'operations.begun_at', 'operations.done_at', 'operations.received_at', 'operations.clock_checked_at', 'checks.standing']);
+            ->get([
+                'operations.number',
+                'operations.kind',
+                'operations.begun_at',
+                'operations.done_at',
+                'operations.received_at',
+                'operations.clock_checked_at',
+                'checks.standing',
+            ]);
         $seals = [];
-        foreach (DB::table('seals')->where('kit_id', $kit->id)->whereIn('operation_number', $rows->pluck('number')->all())->get(['operation_number', 'event']) as $seal) {
+        foreach (
+            DB::table('seals')
+                ->where('kit_id', $kit->id)
+                ->whereIn('operation_number', $rows->pluck('number')->all())
+                ->get(['operation_number', 'event']) as $seal
+        ) {
             $seals[$seal->event][$seal->operation_number] = true;
         }
 
-        return array_values($rows->map(static fn (stdClass $row): OperationSince => new OperationSince(
-            (int) $row->number, OperationKind::from($row->kind), self::when($row), $row->standing, isset($seals['broken'][$row->number]), isset($seals['set'][$row->number]),
-        ))->all());
+        return array_values(
+            $rows
+                ->map(
+                    static fn (stdClass $row): OperationSince => new OperationSince(
+                        (int) $row->number,
+                        OperationKind::from($row->kind),
+                        self::when($row),
+                        $row->standing,
+                        isset($seals['broken'][$row->number]),
+                        isset($seals['set'][$row->number]),
+                    ),
+                )
+                ->all(),
+        );
     }
 
     private static function when(stdClass $row): WhenDone
     {
         $instant = static fn (string $at): CarbonImmutable => CarbonImmutable::parse($at, 'UTC');
 
-        return new WhenDone($instant($row->begun_at), $instant($row->done_at), $instant($row->received_at), $row->clock_checked_at === null ? null : $instant($row->clock_checked_at));
+        return new WhenDone(
+            $instant($row->begun_at),
+            $instant($row->done_at),
+            $instant($row->received_at),
+            $row->clock_checked_at === null ? null : $instant($row->clock_checked_at),
+        );
     }
 }

@@ -148,12 +148,22 @@ final class Record
             $lot = $operation->names->lot($movement->lotId);
             $rows[Part::Movements->value][] = [
                 'position' => count($rows[Part::Movements->value] ?? []),
-                'lot_id' => $movement->lotId, 'item_code' => $lot->itemCode, 'item_name' => $lot->itemName, 'lot_number' => $lot->number, 'expires' => $lot->expires,
+                'lot_id' => $movement->lotId,
+                'item_code' => $lot->itemCode,
+                'item_name' => $lot->itemName,
+                'lot_number' => $lot->number,
+                'expires' => $lot->expires,
                 'quantity' => $movement->quantity,
-                'from_kit_id' => $movement->from?->kitId, 'from_pocket_id' => $movement->from?->pocketId, 'from_pocket' => $operation->names->pocket($movement->from?->pocketId),
-                'from_store_id' => $movement->from?->storeId, 'from_condition' => $movement->from?->condition,
-                'to_kit_id' => $movement->to?->kitId, 'to_pocket_id' => $movement->to?->pocketId, 'to_pocket' => $operation->names->pocket($movement->to?->pocketId),
-                'to_store_id' => $movement->to?->storeId, 'to_condition' => $movement->to?->condition,
+                'from_kit_id' => $movement->from?->kitId,
+                'from_pocket_id' => $movement->from?->pocketId,
+                'from_pocket' => $operation->names->pocket($movement->from?->pocketId),
+                'from_store_id' => $movement->from?->storeId,
+                'from_condition' => $movement->from?->condition,
+                'to_kit_id' => $movement->to?->kitId,
+                'to_pocket_id' => $movement->to?->pocketId,
+                'to_pocket' => $operation->names->pocket($movement->to?->pocketId),
+                'to_store_id' => $movement->to?->storeId,
+                'to_condition' => $movement->to?->condition,
                 'reason' => $movement->reason,
             ];
         }
@@ -226,7 +236,9 @@ final class Record
         }
         $doneAt = KitHistory::instant($operation->doneAt);
         foreach (array_chunk($alike, 1000) as $ids) {
-            DB::table('kits')->whereIn('id', $ids)->update(['last_operation' => $number, 'last_done_at' => DB::raw("GREATEST(COALESCE(last_done_at, '{$doneAt}'), '{$doneAt}')")]);
+            DB::table('kits')
+                ->whereIn('id', $ids)
+                ->update(['last_operation' => $number, 'last_done_at' => DB::raw("GREATEST(COALESCE(last_done_at, '{$doneAt}'), '{$doneAt}')")]);
         }
     }
 
@@ -259,9 +271,23 @@ final class Record
         $seals = $of(SealEvent::class);
         /** @var list<KitChanged> $changes */
         $changes = $of(KitChanged::class);
-        $isUse = array_filter($operation->movements, static fn (LotMovement $movement): bool => $movement->reason === 'used' && $movement->from?->kitId === $kit->id) !== [];
+        $isUse =
+            array_filter(
+                $operation->movements,
+                static fn (LotMovement $movement): bool => $movement->reason === 'used' && $movement->from?->kitId === $kit->id,
+            ) !== [];
         $leavesDoubt = array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt) !== [];
 
-        return new KitEvent($number, KitHistory::instant($operation->doneAt), $operation->day, $operation->kind, ($checks[0] ?? null)?->standing, $leavesDoubt, $isUse, $seals, $changes);
+        return new KitEvent(
+            $number,
+            KitHistory::instant($operation->doneAt),
+            $operation->day,
+            $operation->kind,
+            ($checks[0] ?? null)?->standing,
+            $leavesDoubt,
+            $isUse,
+            $seals,
+            $changes,
+        );
     }
 }

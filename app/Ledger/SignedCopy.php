@@ -20,7 +20,12 @@ final class SignedCopy
         $row = (array) DB::table('operations')->where('number', $number)->first();
         $parts = [];
         foreach (Part::cases() as $part) {
-            $rows = DB::table($part->value)->where('operation_number', $number)->orderBy('position')->get($part->columns())->map(static fn (object $one): array => (array) $one)->all();
+            $rows = DB::table($part->value)
+                ->where('operation_number', $number)
+                ->orderBy('position')
+                ->get($part->columns())
+                ->map(static fn (object $one): array => (array) $one)
+                ->all();
             if ($rows !== []) {
                 $parts[$part->value] = $rows;
             }

@@ -34,7 +34,9 @@ final readonly class WhenDone
     {
         $seen = $seen === null ? null : CarbonImmutable::parse($seen, 'UTC');
 
-        return $seen === null || $this->doneAt->greaterThanOrEqualTo($seen) ? $this : new self($this->begunAt->min($seen), $seen, $this->receivedAt, $this->clockCheckedAt);
+        return $seen === null || $this->doneAt->greaterThanOrEqualTo($seen)
+            ? $this
+            : new self($this->begunAt->min($seen), $seen, $this->receivedAt, $this->clockCheckedAt);
     }
 
     public function isSure(): bool

@@ -54,7 +54,12 @@ final class CompareWithList
         $judged = $this->judge->judge($kit, $today);
         $as = $judged->judgement->assignment;
 
-        return $this->held("kit:{$kit->code}", "{$kit->code} {$kit->name}", $this->lists->judge(self::asked($list), $as->contents, $as->kit, $as->policy, $as->asOf), $list);
+        return $this->held(
+            "kit:{$kit->code}",
+            "{$kit->code} {$kit->name}",
+            $this->lists->judge(self::asked($list), $as->contents, $as->kit, $as->policy, $as->asOf),
+            $list,
+        );
     }
 
     /** A design as a kit of it would be packed: every line with its first choice, in date. */
@@ -64,7 +69,12 @@ final class CompareWithList
         $day = Day::of($today);
         $kit = new CoreKit($design->code, Scope::Clinician, $plan->maxMass, $plan->emptyMass);
 
-        return $this->held("design:{$design->code}", "Design: {$design->name}", $this->lists->judge(self::asked($list), $this->packed($plan), $kit, new Policy(ExpiryPolicy::Strict, $day, 0), $day), $list);
+        return $this->held(
+            "design:{$design->code}",
+            "Design: {$design->name}",
+            $this->lists->judge(self::asked($list), $this->packed($plan), $kit, new Policy(ExpiryPolicy::Strict, $day, 0), $day),
+            $list,
+        );
     }
 
     /** @return list<Row> */
@@ -74,7 +84,9 @@ final class CompareWithList
         $items = $this->catalogue->items(array_map(strval(...), array_keys($pieces)));
         $inDate = PrintedDate::of('9999-12');
 
-        return array_values(array_map(static fn (Item $item): Row => new Row(null, $item, null, $inDate, $pieces[$item->code], Condition::Good), $items));
+        return array_values(
+            array_map(static fn (Item $item): Row => new Row(null, $item, null, $inDate, $pieces[$item->code], Condition::Good), $items),
+        );
     }
 
     private static function asked(KitList $list): CoreList
@@ -93,7 +105,13 @@ final class CompareWithList
             /** @var Line $line */
             $line = $lines[$outcome->line->id];
             $held[] = new ComparedLineResource(
-                $line->code, $line->need, $line->rank, (string) $document['lines'][$index]['required'], (string) $document['lines'][$index]['effective'], self::outcome($outcome), $this->placed($judgement, $outcome),
+                $line->code,
+                $line->need,
+                $line->rank,
+                (string) $document['lines'][$index]['required'],
+                (string) $document['lines'][$index]['effective'],
+                self::outcome($outcome),
+                $this->placed($judgement, $outcome),
                 array_values($line->entries->map($this->measures->accepted(...))->all()),
             );
         }
@@ -103,8 +121,22 @@ final class CompareWithList
         $short = count(array_filter($held, static fn (ComparedLineResource $line): bool => $line->outcome === 'short'));
 
         return new ComparisonResource(
-            $subject, $title, ReadLists::ref($list), $judgement->verdict->value, self::sentence($judgement->verdict, count($held), $short), $held, $this->rest($judgement), $this->findings($judgement), $add,
-            $mass, (int) array_sum(array_map(static fn (ToAdd $add): int => $add->cost ?? 0, $add)), $unpriced, $judgement->mass, $judgement->mass + $mass, $this->measures->mass($judgement->mass), $this->organisation->currency,
+            $subject,
+            $title,
+            ReadLists::ref($list),
+            $judgement->verdict->value,
+            self::sentence($judgement->verdict, count($held), $short),
+            $held,
+            $this->rest($judgement),
+            $this->findings($judgement),
+            $add,
+            $mass,
+            (int) array_sum(array_map(static fn (ToAdd $add): int => $add->cost ?? 0, $add)),
+            $unpriced,
+            $judgement->mass,
+            $judgement->mass + $mass,
+            $this->measures->mass($judgement->mass),
+            $this->organisation->currency,
         );
     }
 
@@ -140,7 +172,9 @@ final class CompareWithList
         return array_map(function ($placed) use ($judgement): string {
             $row = $judgement->assignment->contents[$placed->row];
 
-            return "{$placed->quantity} × {$this->catalogue->name($row->item->code)}".($row->lot === null ? '' : " (lot {$row->lot})").($placed->reserve ? ', as reserve' : '');
+            return "{$placed->quantity} × {$this->catalogue->name($row->item->code)}".
+                ($row->lot === null ? '' : " (lot {$row->lot})").
+                ($placed->reserve ? ', as reserve' : '');
         }, $outcome->placed);
     }
 
@@ -202,7 +236,13 @@ final class CompareWithList
         $add = [];
         foreach ($judgement->restock as $restock) {
             $item = $this->lists->itemFor($judgement, $restock);
-            $add[] = $this->adding($restock->line, $needs[$restock->line] ?? '', $item, $restock->quantity, "anything of class {$restock->class} that fits");
+            $add[] = $this->adding(
+                $restock->line,
+                $needs[$restock->line] ?? '',
+                $item,
+                $restock->quantity,
+                "anything of class {$restock->class} that fits",
+            );
         }
         $coming = [];
         foreach ($add as $row) {
@@ -211,7 +251,13 @@ final class CompareWithList
         foreach ($judgement->missingCompanions as $companion) {
             $pieces = $companion->less($coming);
             if ($pieces > 0) {
-                $add[] = $this->adding(null, 'Beside '.implode(', ', array_map($this->catalogue->name(...), $companion->for)), $companion->anyOf[0], $pieces, '');
+                $add[] = $this->adding(
+                    null,
+                    'Beside '.implode(', ', array_map($this->catalogue->name(...), $companion->for)),
+                    $companion->anyOf[0],
+                    $pieces,
+                    '',
+                );
             }
         }
 
@@ -226,6 +272,16 @@ final class CompareWithList
         $mass = ($this->catalogue->items([$item])[$item]->mass ?? 0) * $pieces;
         $cost = $this->prices->wholePacks($item, $pieces);
 
-        return new ToAdd($line, $need, $item, $this->catalogue->name($item), $pieces, $mass, $cost, $cost === null ? 'no price on record' : null, $this->catalogue->item($item)?->caution);
+        return new ToAdd(
+            $line,
+            $need,
+            $item,
+            $this->catalogue->name($item),
+            $pieces,
+            $mass,
+            $cost,
+            $cost === null ? 'no price on record' : null,
+            $this->catalogue->item($item)?->caution,
+        );
     }
 }

@@ -41,10 +41,18 @@ final class ConfirmList
         Transaction::run(function () use ($list, $code, $found, $by, $at): void {
             $list = $this->open($list);
             $line = Line::query()->where('list_id', $list->id)->where('code', $code)->firstOrFail();
-            LineConfirmation::query()->updateOrCreate(['list_id' => $list->id, 'line_code' => $line->code], [
-                'need' => $line->need, 'outcome' => $found['outcome'], 'asked' => ReadLists::asked($line), 'figure' => $found['outcome'] === 'differs' ? self::figure($line, (string) $found['figure']) : null,
-                'note' => $found['note'], 'user_id' => $by->id, 'confirmed_at' => $at->copy()->utc()->format('Y-m-d H:i:s'),
-            ]);
+            LineConfirmation::query()->updateOrCreate(
+                ['list_id' => $list->id, 'line_code' => $line->code],
+                [
+                    'need' => $line->need,
+                    'outcome' => $found['outcome'],
+                    'asked' => ReadLists::asked($line),
+                    'figure' => $found['outcome'] === 'differs' ? self::figure($line, (string) $found['figure']) : null,
+                    'note' => $found['note'],
+                    'user_id' => $by->id,
+                    'confirmed_at' => $at->copy()->utc()->format('Y-m-d H:i:s'),
+                ],
+            );
         });
     }
 
@@ -57,10 +65,16 @@ final class ConfirmList
             $lines = $list->lines()->with('entries')->get();
             $left = $lines->reject(fn (Line $line): bool => $found->has($line->code));
             if ($left->isNotEmpty()) {
-                throw ValidationException::withMessages(['lines' => "{$left->count()} of {$lines->count()} lines were not compared yet: ".$left->pluck('need')->take(5)->implode(', ').'. Compare each with your own copy first.']);
+                throw ValidationException::withMessages([
+                    'lines' => "{$left->count()} of {$lines->count()} lines were not compared yet: ".
+                        $left->pluck('need')->take(5)->implode(', ').
+                        '. Compare each with your own copy first.',
+                ]);
             }
             if ($lines->every(fn (Line $line): bool => $found[$line->code]?->outcome === 'absent')) {
-                throw ValidationException::withMessages(['lines' => 'No line of this list is in your copy: it is another list. Nothing was confirmed.']);
+                throw ValidationException::withMessages([
+                    'lines' => 'No line of this list is in your copy: it is another list. Nothing was confirmed.',
+                ]);
             }
             foreach ($lines as $line) {
                 $finding = $found[$line->code];
@@ -70,10 +84,17 @@ final class ConfirmList
                     $line->update($line->total_quantity === null ? ['quantity' => (int) $finding->figure] : ['total_quantity' => $finding->figure]);
                 }
             }
-            $list->update(['confirmed_at' => $at->copy()->utc()->format('Y-m-d H:i:s'), 'confirmed_by_id' => $by->id, 'revision' => $list->revision + 1]);
+            $list->update([
+                'confirmed_at' => $at->copy()->utc()->format('Y-m-d H:i:s'),
+                'confirmed_by_id' => $by->id,
+                'revision' => $list->revision + 1,
+            ]);
             $title = $list->title.($list->size === null ? '' : ", {$list->size}").", edition {$list->edition}";
-            $this->record->write(Operation::now(Str::lower((string) Str::ulid()), OperationKind::ConfirmEdition, $by, $at, $this->organisation->dayOf($at))
-                ->with([], [new Attested('edition', $list->id, $title, $this->digests->of('edition', $list->id))])->saying($by->name, null));
+            $this->record->write(
+                Operation::now(Str::lower((string) Str::ulid()), OperationKind::ConfirmEdition, $by, $at, $this->organisation->dayOf($at))
+                    ->with([], [new Attested('edition', $list->id, $title, $this->digests->of('edition', $list->id))])
+                    ->saying($by->name, null),
+            );
             $this->write->doubt($list);
 
             return $list;
@@ -84,7 +105,9 @@ final class ConfirmList
     {
         $list = KitList::query()->where('id', $list->id)->lockForUpdate()->firstOrFail();
         if ($list->confirmed_at !== null) {
-            throw ValidationException::withMessages(['outcome' => "Edition {$list->edition} is confirmed already and never changes. Make a new edition, and compare that."]);
+            throw ValidationException::withMessages([
+                'outcome' => "Edition {$list->edition} is confirmed already and never changes. Make a new edition, and compare that.",
+            ]);
         }
 
         return $list;
@@ -95,7 +118,9 @@ final class ConfirmList
     {
         if ($line->total_quantity === null) {
             if (preg_match('/^[1-9]\d{0,5}$/D', $figure) !== 1) {
-                throw ValidationException::withMessages(['figure' => 'Enter the number of pieces that your copy asks for, such as 6. Where it does not have this line at all, say "not in my copy".']);
+                throw ValidationException::withMessages([
+                    'figure' => 'Enter the number of pieces that your copy asks for, such as 6. Where it does not have this line at all, say "not in my copy".',
+                ]);
             }
 
             return $figure;
@@ -103,7 +128,9 @@ final class ConfirmList
         try {
             $quantity = Quantity::of($figure);
         } catch (NotAQuantity) {
-            throw ValidationException::withMessages(['figure' => "Enter how much your copy asks for in all, a number and a unit, such as {$line->total_quantity}."]);
+            throw ValidationException::withMessages([
+                'figure' => "Enter how much your copy asks for in all, a number and a unit, such as {$line->total_quantity}.",
+            ]);
         }
         if (! $quantity->isPositive() || $quantity->dimension() !== Quantity::of($line->total_quantity)->dimension()) {
             throw ValidationException::withMessages(['figure' => "Enter a measure above nought of the same kind as {$line->total_quantity}."]);

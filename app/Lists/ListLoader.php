@@ -48,9 +48,18 @@ final class ListLoader
     /** @param  string  $before  the module's name, where the list is one */
     public static function line(LineModel $line, string $before = ''): Line
     {
-        $accepts = array_values($line->entries->map(static fn (LineEntry $entry): Accepted => $entry->item !== null
-            ? Accepted::item($entry->item->code)
-            : Accepted::class((string) $entry->class, $entry->minima->pluck('quantity', 'measure')->map(static fn (string $least): Quantity => Quantity::of($least))->all()))->all());
+        $accepts = array_values(
+            $line->entries
+                ->map(
+                    static fn (LineEntry $entry): Accepted => $entry->item !== null
+                        ? Accepted::item($entry->item->code)
+                        : Accepted::class(
+                            (string) $entry->class,
+                            $entry->minima->pluck('quantity', 'measure')->map(static fn (string $least): Quantity => Quantity::of($least))->all(),
+                        ),
+                )
+                ->all(),
+        );
         if ($accepts === []) {
             throw new LogicException("The line {$line->need} accepts nothing: no list is saved so.");
         }

@@ -18,10 +18,15 @@ final class NewEdition
     public function of(KitList $list, string $edition): KitList
     {
         if (KitList::query()->where('code', $list->code)->where('edition', $edition)->exists()) {
-            throw ValidationException::withMessages(['edition' => "There is an edition {$edition} of this list already. Choose another name for the new one."]);
+            throw ValidationException::withMessages([
+                'edition' => "There is an edition {$edition} of this list already. Choose another name for the new one.",
+            ]);
         }
 
-        return $this->write->create(['code' => $list->code, 'edition' => $edition, 'origin' => $list->origin, 'kind' => $list->kind, 'supersedes_id' => $list->id], WriteList::content($list));
+        return $this->write->create(
+            ['code' => $list->code, 'edition' => $edition, 'origin' => $list->origin, 'kind' => $list->kind, 'supersedes_id' => $list->id],
+            WriteList::content($list),
+        );
     }
 
     /** A house list copied from another, to be changed line by line. */

@@ -39,11 +39,23 @@ final class ReadEditionChange
         $from->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
         $to->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
         // Designs that keep the edition, and those of which kits carry it as a module.
-        $pouches = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('pockets.module_list_id', $from->id)->pluck('leaves.design_id')->all();
-        $designs = Design::query()->where(fn ($query) => $query->where('list_id', $from->id)->orWhereIn('id', $pouches))->with(['leaves.pockets'])->orderBy('name')->get();
+        $pouches = DB::table('pockets')
+            ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+            ->where('pockets.module_list_id', $from->id)
+            ->pluck('leaves.design_id')
+            ->all();
+        $designs = Design::query()
+            ->where(fn ($query) => $query->where('list_id', $from->id)->orWhereIn('id', $pouches))
+            ->with(['leaves.pockets'])
+            ->orderBy('name')
+            ->get();
 
         return new EditionChangeResource(
-            ReadLists::edition($from), ReadLists::edition($to), $to->title.($to->size === null ? '' : ", {$to->size}"), $this->lines($from, $to), self::exclusions($from, $to),
+            ReadLists::edition($from),
+            ReadLists::edition($to),
+            $to->title.($to->size === null ? '' : ", {$to->size}"),
+            $this->lines($from, $to),
+            self::exclusions($from, $to),
             array_values($designs->map(fn (Design $design): DesignEffect => $this->effect($design, $from, $to, $today))->all()),
         );
     }
@@ -55,7 +67,10 @@ final class ReadEditionChange
         $changes = [];
         foreach ($to->lines as $line) {
             $was = $before->pull($line->code);
-            $texts = $was === null ? [ReadLists::asked($line).", {$line->rank}: ".implode('; ', $this->accepted($line))] : $this->differences($was, $line);
+            $texts =
+                $was === null
+                    ? [ReadLists::asked($line).", {$line->rank}: ".implode('; ', $this->accepted($line))]
+                    : $this->differences($was, $line);
             $changes[] = new LineChange($line->code, $was === null ? 'added' : ($texts === [] ? 'same' : 'changed'), $line->need, $texts);
         }
         foreach ($before as $line) {
@@ -123,8 +138,13 @@ final class ReadEditionChange
                 }
             }
         }
-        $kits = Kit::query()->where('design_id', $design->id)->where('retired_on', null)
-            ->when($isModule, fn ($query) => $query->whereHas('modules', fn ($modules) => $modules->where('list_id', $from->id)))->with('modules')->orderBy('code')->get();
+        $kits = Kit::query()
+            ->where('design_id', $design->id)
+            ->where('retired_on', null)
+            ->when($isModule, fn ($query) => $query->whereHas('modules', fn ($modules) => $modules->where('list_id', $from->id)))
+            ->with('modules')
+            ->orderBy('code')
+            ->get();
 
         return new DesignEffect(
             $design->id, $design->name, array_values($kits->map(fn (Kit $kit): KitEffect => $this->kit($kit, $from, $to, $today))->all()),
@@ -162,7 +182,14 @@ final class ReadEditionChange
         }
         $frees = array_values(array_diff(self::surplus($then), self::surplus($judged->judgement)));
 
-        return new KitEffect($kit->code, $kit->name, $judged->judgement->verdict->value, $then->verdict->value, $lacks, array_map($this->catalogue->name(...), $frees));
+        return new KitEffect(
+            $kit->code,
+            $kit->name,
+            $judged->judgement->verdict->value,
+            $then->verdict->value,
+            $lacks,
+            array_map($this->catalogue->name(...), $frees),
+        );
     }
 
     private function toAdd(Judgement $then, LineOutcome $outcome): string

@@ -36,36 +36,94 @@ final class ReadLists
     /** @return list<ListSummary> */
     public function all(): array
     {
-        $lists = KitList::query()->withCount(['lines', 'confirmations'])->with(['designs', 'confirmedBy'])->orderBy('kind')->orderByRaw("origin = 'starter' DESC")->orderBy('title')->orderBy('size')->orderBy('edition')->get();
+        $lists = KitList::query()
+            ->withCount(['lines', 'confirmations'])
+            ->with(['designs', 'confirmedBy'])
+            ->orderBy('kind')
+            ->orderByRaw("origin = 'starter' DESC")
+            ->orderBy('title')
+            ->orderBy('size')
+            ->orderBy('edition')
+            ->get();
         $superseded = $lists->pluck('supersedes_id')->filter()->all();
         $kits = $this->kitsByList();
         $serves = $this->serves();
 
-        return array_values($lists->map(fn (KitList $list): ListSummary => new ListSummary(
-            $list->id, $list->code, $list->title, $list->size, $list->edition, $list->basis, $list->origin, $list->kind, $list->confirmed_at !== null,
-            $list->confirmed_at?->toDateString(), $list->confirmedBy?->name, (int) $list->getAttribute('lines_count'), (int) $list->getAttribute('confirmations_count'),
-            array_values($list->designs->map(fn (Design $design): string => $design->name)->all()), count($kits[$list->id] ?? []), ! in_array($list->id, $superseded, true), $serves[$list->id] ?? [],
-        ))->all());
+        return array_values(
+            $lists
+                ->map(
+                    fn (KitList $list): ListSummary => new ListSummary(
+                        $list->id,
+                        $list->code,
+                        $list->title,
+                        $list->size,
+                        $list->edition,
+                        $list->basis,
+                        $list->origin,
+                        $list->kind,
+                        $list->confirmed_at !== null,
+                        $list->confirmed_at?->toDateString(),
+                        $list->confirmedBy?->name,
+                        (int) $list->getAttribute('lines_count'),
+                        (int) $list->getAttribute('confirmations_count'),
+                        array_values($list->designs->map(fn (Design $design): string => $design->name)->all()),
+                        count($kits[$list->id] ?? []),
+                        ! in_array($list->id, $superseded, true),
+                        $serves[$list->id] ?? [],
+                    ),
+                )
+                ->all(),
+        );
     }
 
     public function one(KitList $list): ListResource
     {
-        $list->load(['lines.entries.item', 'lines.entries.minima', 'exclusions', 'designs', 'confirmedBy', 'supersedes', 'copiedFrom', 'confirmations.user']);
+        $list->load([
+            'lines.entries.item',
+            'lines.entries.minima',
+            'exclusions',
+            'designs',
+            'confirmedBy',
+            'supersedes',
+            'copiedFrom',
+            'confirmations.user',
+        ]);
         $confirmations = $list->confirmations->keyBy('line_code');
         $lines = array_values($list->lines->map(fn (Line $line): ListLineResource => $this->line($line, $confirmations->get($line->code)))->all());
         $codes = array_map(static fn (ListLineResource $line): string => $line->code, $lines);
-        $absent = $list->confirmations->filter(fn (LineConfirmation $found): bool => ! in_array($found->line_code, $codes, true))->map(self::found(...))->all();
+        $absent = $list->confirmations
+            ->filter(fn (LineConfirmation $found): bool => ! in_array($found->line_code, $codes, true))
+            ->map(self::found(...))
+            ->all();
         [$pieces, $unserved] = $this->plans->outfit(ListLoader::asked($list));
         [$price, $unpriced] = $this->prices->byThePiece($pieces);
         $editions = KitList::query()->where('code', $list->code)->orderBy('edition')->get();
 
         return new ListResource(
-            $list->id, $list->code, $list->title, $list->size, $list->edition, $list->basis, $list->origin, $list->kind, $list->confirmed_at !== null,
-            $list->confirmed_at?->toDateString(), $list->confirmedBy?->name, $list->revision,
-            array_values($list->exclusions->pluck('class')->all()), array_values($list->designs->pluck('name')->all()), $this->kitsByList()[$list->id] ?? [], $this->serves()[$list->id] ?? [],
-            array_values($editions->map(self::edition(...))->all()), $list->supersedes === null ? null : self::edition($list->supersedes),
-            $list->copiedFrom === null ? null : "{$list->copiedFrom->title}, edition {$list->copiedFrom->edition}", array_values($absent), $lines,
-            $lines === [] ? null : $price, $unpriced + $unserved, $this->organisation->currency,
+            $list->id,
+            $list->code,
+            $list->title,
+            $list->size,
+            $list->edition,
+            $list->basis,
+            $list->origin,
+            $list->kind,
+            $list->confirmed_at !== null,
+            $list->confirmed_at?->toDateString(),
+            $list->confirmedBy?->name,
+            $list->revision,
+            array_values($list->exclusions->pluck('class')->all()),
+            array_values($list->designs->pluck('name')->all()),
+            $this->kitsByList()[$list->id] ?? [],
+            $this->serves()[$list->id] ?? [],
+            array_values($editions->map(self::edition(...))->all()),
+            $list->supersedes === null ? null : self::edition($list->supersedes),
+            $list->copiedFrom === null ? null : "{$list->copiedFrom->title}, edition {$list->copiedFrom->edition}",
+            array_values($absent),
+            $lines,
+            $lines === [] ? null : $price,
+            $unpriced + $unserved,
+            $this->organisation->currency,
         );
     }
 
@@ -76,7 +134,16 @@ final class ReadLists
 
     public static function ref(KitList $list): ListRef
     {
-        return new ListRef($list->id, $list->code, $list->title, $list->size, $list->edition, $list->basis, $list->origin, $list->confirmed_at !== null);
+        return new ListRef(
+            $list->id,
+            $list->code,
+            $list->title,
+            $list->size,
+            $list->edition,
+            $list->basis,
+            $list->origin,
+            $list->confirmed_at !== null,
+        );
     }
 
     /** "12", or "2.5 yd in all" */
@@ -88,29 +155,56 @@ final class ReadLists
     private function line(Line $line, ?LineConfirmation $found): ListLineResource
     {
         return new ListLineResource(
-            $line->code, $line->need, $line->rank, self::asked($line), $line->quantity, $line->total_measure, $line->total_quantity,
-            array_values($line->entries->map(fn (LineEntry $entry): EntryResource => $this->entry($entry))->all()), $line->reason, $found === null ? null : self::found($found),
+            $line->code,
+            $line->need,
+            $line->rank,
+            self::asked($line),
+            $line->quantity,
+            $line->total_measure,
+            $line->total_quantity,
+            array_values($line->entries->map(fn (LineEntry $entry): EntryResource => $this->entry($entry))->all()),
+            $line->reason,
+            $found === null ? null : self::found($found),
         );
     }
 
     private function entry(LineEntry $entry): EntryResource
     {
-        $minima = array_values($entry->minima->map(fn (LineEntryMinimum $minimum) => $this->measures->resource($minimum->measure, $minimum->quantity))->all());
+        $minima = array_values(
+            $entry->minima->map(fn (LineEntryMinimum $minimum) => $this->measures->resource($minimum->measure, $minimum->quantity))->all(),
+        );
 
         return new EntryResource($entry->item?->code, $entry->class, $minima, $entry->item?->caution, $this->measures->accepted($entry));
     }
 
     private static function found(LineConfirmation $found): ConfirmationResource
     {
-        return new ConfirmationResource($found->outcome, $found->asked, $found->figure, $found->outcome === 'absent' ? trim("{$found->need}. {$found->note}") : $found->note, $found->user->name, substr($found->confirmed_at, 0, 10));
+        return new ConfirmationResource(
+            $found->outcome,
+            $found->asked,
+            $found->figure,
+            $found->outcome === 'absent' ? trim("{$found->need}. {$found->note}") : $found->note,
+            $found->user->name,
+            substr($found->confirmed_at, 0, 10),
+        );
     }
 
     /** @return array<string, list<string>> kit codes by list id, of designs and of modules */
     private function kitsByList(): array
     {
         $kits = [];
-        $rows = DB::table('kits')->join('designs', 'designs.id', '=', 'kits.design_id')->whereNull('kits.retired_on')->orderBy('kits.code')->get(['designs.list_id', 'kits.code'])
-            ->concat(DB::table('kit_modules')->join('kits', 'kits.id', '=', 'kit_modules.kit_id')->whereNull('kits.retired_on')->orderBy('kits.code')->get(['kit_modules.list_id', 'kits.code']));
+        $rows = DB::table('kits')
+            ->join('designs', 'designs.id', '=', 'kits.design_id')
+            ->whereNull('kits.retired_on')
+            ->orderBy('kits.code')
+            ->get(['designs.list_id', 'kits.code'])
+            ->concat(
+                DB::table('kit_modules')
+                    ->join('kits', 'kits.id', '=', 'kit_modules.kit_id')
+                    ->whereNull('kits.retired_on')
+                    ->orderBy('kits.code')
+                    ->get(['kit_modules.list_id', 'kits.code']),
+            );
         foreach ($rows as $row) {
             $kits[$row->list_id][] = $row->code;
         }

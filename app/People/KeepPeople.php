@@ -63,7 +63,9 @@ final class KeepPeople
     /** @return list<array{place_id: string, shift: string}> */
     private static function posts(FirstAider $person): array
     {
-        return array_values($person->postings()->get()->map(static fn (Posting $post): array => ['place_id' => $post->place_id, 'shift' => $post->shift])->all());
+        return array_values(
+            $person->postings()->get()->map(static fn (Posting $post): array => ['place_id' => $post->place_id, 'shift' => $post->shift])->all(),
+        );
     }
 
     /**

@@ -40,7 +40,13 @@ final class ReadCover
         $cover = [];
         foreach (Place::query()->whereIn('id', $placeIds)->orderBy('walk_order')->get() as $place) {
             foreach ($this->scopes->cover($place->id, Day::of($today))->shifts as $shift) {
-                $cover[] = new ShiftCover(new PlaceRef($place->id, $place->name, $place->path), $shift['needed']->shift, $shift['needed']->scope->value, $shift['needed']->count, $shift['there']);
+                $cover[] = new ShiftCover(
+                    new PlaceRef($place->id, $place->name, $place->path),
+                    $shift['needed']->shift,
+                    $shift['needed']->scope->value,
+                    $shift['needed']->count,
+                    $shift['there'],
+                );
             }
         }
 
@@ -58,14 +64,35 @@ final class ReadCover
         }
         foreach ($this->all($today) as $shift) {
             if ($shift->there < $shift->needed) {
-                $asks[] = new AskResource('cover', "{$shift->place->path}, {$shift->shift} shift: {$shift->there} of {$shift->needed} ".self::trained($shift->scope).' posted.', '/assess/people');
+                $asks[] = new AskResource(
+                    'cover',
+                    "{$shift->place->path}, {$shift->shift} shift: {$shift->there} of {$shift->needed} ".
+                        self::trained($shift->scope).
+                        ' posted.',
+                    '/assess/people',
+                );
             }
         }
         $soon = CarbonImmutable::parse($today)->addDays(self::SOON_DAYS)->toDateString();
-        $days = DB::table('qualifications')->join('first_aiders', 'first_aiders.id', '=', 'qualifications.first_aider_id')->whereNull('first_aiders.ended_on')
-            ->whereBetween('qualifications.expires_on', [$today, $soon])->orderBy('qualifications.expires_on')->pluck('qualifications.expires_on');
+        $days = DB::table('qualifications')
+            ->join('first_aiders', 'first_aiders.id', '=', 'qualifications.first_aider_id')
+            ->whereNull('first_aiders.ended_on')
+            ->whereBetween('qualifications.expires_on', [$today, $soon])
+            ->orderBy('qualifications.expires_on')
+            ->pluck('qualifications.expires_on');
         if ($days->isNotEmpty()) {
-            $asks[] = new AskResource('qualification', Words::number($days->count(), 'qualification').' of first aiders '.($days->count() === 1 ? 'expires' : 'expire').' within '.self::SOON_DAYS.' days, the first on '.Words::date((string) $days->first()).'.', '/assess/people');
+            $asks[] = new AskResource(
+                'qualification',
+                Words::number($days->count(), 'qualification').
+                    ' of first aiders '.
+                    ($days->count() === 1 ? 'expires' : 'expire').
+                    ' within '.
+                    self::SOON_DAYS.
+                    ' days, the first on '.
+                    Words::date((string) $days->first()).
+                    '.',
+                '/assess/people',
+            );
         }
 
         return $asks;

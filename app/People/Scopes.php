@@ -49,7 +49,9 @@ final class Scopes
     {
         $this->read();
 
-        return array_values(array_unique([...array_map(strval(...), array_keys($this->needs)), ...array_map(strval(...), array_keys($this->postings ?? []))]));
+        return array_values(
+            array_unique([...array_map(strval(...), array_keys($this->needs)), ...array_map(strval(...), array_keys($this->postings ?? []))]),
+        );
     }
 
     /** Forgets what was read, after people or places changed. */
@@ -68,7 +70,11 @@ final class Scopes
             return null;
         }
 
-        return Nearest::of($placeId, fn (string $at): ?string => $this->place($at)['parent'], fn (string $at): bool => isset($this->postings[$at]) || isset($this->needs[$at]));
+        return Nearest::of(
+            $placeId,
+            fn (string $at): ?string => $this->place($at)['parent'],
+            fn (string $at): bool => isset($this->postings[$at]) || isset($this->needs[$at]),
+        );
     }
 
     /** @return array{parent: string|null, name: string} */
@@ -91,11 +97,24 @@ final class Scopes
         $this->postings = [];
         $rows = DB::table('postings')->join('first_aiders', 'first_aiders.id', '=', 'postings.first_aider_id')
             ->leftJoin('qualifications', 'qualifications.first_aider_id', '=', 'first_aiders.id')
-            ->orderBy('postings.id')->get(['postings.place_id', 'postings.shift', 'postings.first_aider_id', 'qualifications.scope', 'qualifications.expires_on', 'first_aiders.ended_on']);
+            ->orderBy('postings.id')
+            ->get([
+                'postings.place_id',
+                'postings.shift',
+                'postings.first_aider_id',
+                'qualifications.scope',
+                'qualifications.expires_on',
+                'first_aiders.ended_on',
+            ]);
         foreach ($rows as $row) {
             // Who stops counts through their last day, as a qualification does.
             $until = array_filter([$row->expires_on, $row->ended_on]);
-            $this->postings[$row->place_id][] = new Posting($row->first_aider_id, $row->shift, Scope::from($row->scope ?? Scope::Anyone->value), $until === [] ? null : Day::of(min($until)));
+            $this->postings[$row->place_id][] = new Posting(
+                $row->first_aider_id,
+                $row->shift,
+                Scope::from($row->scope ?? Scope::Anyone->value),
+                $until === [] ? null : Day::of(min($until)),
+            );
         }
         foreach (DB::table('cover_needs')->orderBy('id')->get() as $need) {
             $this->needs[$need->place_id][] = new Needed($need->shift, Scope::from($need->scope), (int) $need->count);

@@ -21,8 +21,14 @@ final class AppServiceProvider extends ServiceProvider
     public function register(): void
     {
         Connection::resolverFor('mariadb', static fn (mixed ...$arguments): GuardedConnection => new GuardedConnection(...$arguments));
-        $this->app->singleton(Keys::class, static fn (): Keys => new Keys(config()->string('ledger.keys'), config()->string('ledger.signing_seed')));
-        $this->app->singleton(CheckpointFiles::class, static fn ($app): CheckpointFiles => new CheckpointFiles($app->make(Keys::class), config()->string('ledger.checkpoints')));
+        $this->app->singleton(
+            Keys::class,
+            static fn (): Keys => new Keys(config()->string('ledger.keys'), config()->string('ledger.signing_seed')),
+        );
+        $this->app->singleton(
+            CheckpointFiles::class,
+            static fn ($app): CheckpointFiles => new CheckpointFiles($app->make(Keys::class), config()->string('ledger.checkpoints')),
+        );
         // Read once a request: whose kits these are, and what day it is there.
         $this->app->scoped(\App\Catalogue\Catalogue::class);
         $this->app->scoped(\App\Judging\KitPlans::class);

@@ -62,7 +62,9 @@ final class PlanRestock
 
     private function pocket(Judged $judged, Wanted $want): ?string
     {
-        return $want->companion === null ? $judged->plan->line((string) $want->line?->id)->pocketId : $this->pocketOf($judged, $want->companion->for[0]);
+        return $want->companion === null
+            ? $judged->plan->line((string) $want->line?->id)->pocketId
+            : $this->pocketOf($judged, $want->companion->for[0]);
     }
 
     private function pocketOf(Judged $judged, string $item): ?string
@@ -93,7 +95,9 @@ final class PlanRestock
             return $first;
         }
         $others = [];
-        foreach ($this->catalogue->items(array_values(array_unique(array_map(static fn (array $row): string => $row['lot']->item, $stock)))) as $item) {
+        foreach (
+            $this->catalogue->items(array_values(array_unique(array_map(static fn (array $row): string => $row['lot']->item, $stock)))) as $item
+        ) {
             $entry = $want->line->entryFor($item);
             if ($entry !== null && $item->supersededBy === null && $judged->judgement->assignment->isUsable($item)) {
                 $others[$item->code] = $entry;
@@ -112,22 +116,38 @@ final class PlanRestock
      */
     private function pick(Judged $judged, Wanted $want, string $code, int $pieces, array $stock, array &$left, array &$puts): int
     {
-        $rows = array_keys(array_filter($stock, static fn (array $row, int $index): bool => $row['lot']->item === $code && $left[$index] > 0, ARRAY_FILTER_USE_BOTH));
+        $rows = array_keys(
+            array_filter(
+                $stock,
+                static fn (array $row, int $index): bool => $row['lot']->item === $code && $left[$index] > 0,
+                ARRAY_FILTER_USE_BOTH,
+            ),
+        );
         $dated = (bool) ($this->catalogue->item($code)->dated ?? false);
         $list = PickList::of(
             $judged->judgement->assignment->asOf,
             $judged->judgement->assignment->policy->goodUntil(),
             [new Need($code, $pieces, $dated, ! $want->isCritical)],
-            array_map(static fn (int $row): StoredLot => new StoredLot($code, $stock[$row]['lot']->lot, $stock[$row]['lot']->expires, $left[$row]), $rows),
+            array_map(
+                static fn (int $row): StoredLot => new StoredLot($code, $stock[$row]['lot']->lot, $stock[$row]['lot']->expires, $left[$row]),
+                $rows,
+            ),
         );
         foreach ($list->picks as $pick) {
             $row = $rows[$pick->row];
             $left[$row] -= $pick->quantity;
             $pieces -= $pick->quantity;
             $puts[] = [
-                'line' => $want->line?->id, 'need' => $this->need($judged, $want), 'pocket_id' => $this->pocket($judged, $want), 'item' => $code, 'lot_id' => $stock[$row]['id'],
-                'lot' => $pick->from->lot, 'expires' => $pick->from->expires?->text, 'quantity' => $pick->quantity,
-                'short_dated' => $pick->shortDated, 'stands_in' => $want->item !== null && $want->item !== $code,
+                'line' => $want->line?->id,
+                'need' => $this->need($judged, $want),
+                'pocket_id' => $this->pocket($judged, $want),
+                'item' => $code,
+                'lot_id' => $stock[$row]['id'],
+                'lot' => $pick->from->lot,
+                'expires' => $pick->from->expires?->text,
+                'quantity' => $pick->quantity,
+                'short_dated' => $pick->shortDated,
+                'stands_in' => $want->item !== null && $want->item !== $code,
             ];
         }
 
@@ -141,8 +161,15 @@ final class PlanRestock
             $held = $judged->rows[$leaving->index];
 
             return [
-                'pocket_id' => $held->pocketId, 'item' => $held->itemCode, 'lot_id' => (string) $held->lotId, 'lot' => $held->lot, 'expires' => $held->expires,
-                'condition' => $held->condition, 'quantity' => $held->quantity, 'because' => $leaving->because->value, 'to' => $leaving->toStore ? 'store' : 'discard',
+                'pocket_id' => $held->pocketId,
+                'item' => $held->itemCode,
+                'lot_id' => (string) $held->lotId,
+                'lot' => $held->lot,
+                'expires' => $held->expires,
+                'condition' => $held->condition,
+                'quantity' => $held->quantity,
+                'because' => $leaving->because->value,
+                'to' => $leaving->toStore ? 'store' : 'discard',
             ];
         }, $advice->leaving());
     }

@@ -65,7 +65,9 @@ final class RestockKit
                 }
                 $isLate = true;
             } elseif ($kit->seal === 'intact' && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
-                throw ValidationException::withMessages(['seal_reason' => "Restocking breaks seal {$kit->seal_number}. Say in writing why it was opened."]);
+                throw ValidationException::withMessages([
+                    'seal_reason' => "Restocking breaks seal {$kit->seal_number}. Say in writing why it was opened.",
+                ]);
             }
             if (! $isLate) {
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
@@ -87,11 +89,25 @@ final class RestockKit
     private function write(Kit $kit, Store $store, RestockReport $report, User $by, array $movements, array $rest): Recorded
     {
         $operation = new Operation(
-            $report->id, OperationKind::Restock, $by, $report->when->begunAt, $report->when->doneAt, $report->when->receivedAt, $this->organisation->dayOf($report->when->doneAt),
-            $report->base, [$kit], [$store], $movements, $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet), clockCheckedAt: $report->when->clockCheckedAt,
+            $report->id,
+            OperationKind::Restock,
+            $by,
+            $report->when->begunAt,
+            $report->when->doneAt,
+            $report->when->receivedAt,
+            $this->organisation->dayOf($report->when->doneAt),
+            $report->base,
+            [$kit],
+            [$store],
+            $movements,
+            $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet),
+            clockCheckedAt: $report->when->clockCheckedAt,
         );
         try {
-            $number = $this->record->write($operation, $kit->retired_on === null ? fn () => $this->states->renew($kit, $this->organisation->dayOf($report->when->receivedAt)) : null);
+            $number = $this->record->write(
+                $operation,
+                $kit->retired_on === null ? fn () => $this->states->renew($kit, $this->organisation->dayOf($report->when->receivedAt)) : null,
+            );
         } catch (PiecesAreNotThere $short) {
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the list again.']);
         }
@@ -138,7 +154,14 @@ final class RestockKit
             }
             if ($quantity < $movement->quantity) {
                 $lot = $names->lot($movement->lotId);
-                $rest[] = new UnsettledRow('not_there', $lot->itemName, $lot->number, $names->pocket($from->pocketId ?? $movement->to?->pocketId), $movement->quantity, $quantity);
+                $rest[] = new UnsettledRow(
+                    'not_there',
+                    $lot->itemName,
+                    $lot->number,
+                    $names->pocket($from->pocketId ?? $movement->to?->pocketId),
+                    $movement->quantity,
+                    $quantity,
+                );
             }
         }
 

@@ -33,6 +33,17 @@ final readonly class RestockReport
 
     public function at(WhenDone $when): self
     {
-        return new self($this->id, $this->kitId, $this->storeId, $when, $this->base, $this->out, $this->in, $this->sealReason, $this->sealSet, $this->body);
+        return new self(
+            $this->id,
+            $this->kitId,
+            $this->storeId,
+            $when,
+            $this->base,
+            $this->out,
+            $this->in,
+            $this->sealReason,
+            $this->sealSet,
+            $this->body,
+        );
     }
 }

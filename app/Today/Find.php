@@ -24,17 +24,37 @@ final class Find
         $like = '%'.addcslashes($text, '%_\\').'%';
         $start = addcslashes($text, '%_\\').'%';
 
-        return new FindResource($query, [...$this->kits($like, $start), ...$this->items($like, $start), ...$this->places($like), ...$this->lots($start)]);
+        return new FindResource($query, [
+            ...$this->kits($like, $start),
+            ...$this->items($like, $start),
+            ...$this->places($like),
+            ...$this->lots($start),
+        ]);
     }
 
     /** @return list<FoundResource> */
     private function kits(string $like, string $start): array
     {
-        $kits = DB::table('kits')->join('places', 'places.id', '=', 'kits.place_id')
+        $kits = DB::table('kits')
+            ->join('places', 'places.id', '=', 'kits.place_id')
             ->where(fn ($query) => $query->where('kits.code', 'like', $like)->orWhere('kits.name', 'like', $like))
-            ->orderByRaw('kits.code LIKE ? DESC', [$start])->orderBy('kits.code')->limit(self::EACH)->get(['kits.code', 'kits.name', 'places.path', 'kits.retired_on']);
+            ->orderByRaw('kits.code LIKE ? DESC', [$start])
+            ->orderBy('kits.code')
+            ->limit(self::EACH)
+            ->get(['kits.code', 'kits.name', 'places.path', 'kits.retired_on']);
 
-        return array_values($kits->map(static fn (object $kit): FoundResource => new FoundResource('kit', "{$kit->code} {$kit->name}", $kit->retired_on === null ? $kit->path : 'Out of service', "/kits/{$kit->code}"))->all());
+        return array_values(
+            $kits
+                ->map(
+                    static fn (object $kit): FoundResource => new FoundResource(
+                        'kit',
+                        "{$kit->code} {$kit->name}",
+                        $kit->retired_on === null ? $kit->path : 'Out of service',
+                        "/kits/{$kit->code}",
+                    ),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<FoundResource> */
@@ -43,7 +63,11 @@ final class Find
         $items = DB::table('items')->where(fn ($query) => $query->where('name', 'like', $like)->orWhere('code', 'like', $like))
             ->orderByRaw('name LIKE ? DESC', [$start])->orderBy('name')->limit(self::EACH)->get(['code', 'name', 'purpose']);
 
-        return array_values($items->map(static fn (object $item): FoundResource => new FoundResource('item', $item->name, $item->purpose, "/items/{$item->code}"))->all());
+        return array_values(
+            $items
+                ->map(static fn (object $item): FoundResource => new FoundResource('item', $item->name, $item->purpose, "/items/{$item->code}"))
+                ->all(),
+        );
     }
 
     /** @return list<FoundResource> */
@@ -51,7 +75,13 @@ final class Find
     {
         $places = DB::table('places')->where('path', 'like', $like)->orderBy('walk_order')->limit(self::EACH)->get(['id', 'name', 'path']);
 
-        return array_values($places->map(static fn (object $place): FoundResource => new FoundResource('place', $place->name, $place->path, "/kits#place-{$place->id}"))->all());
+        return array_values(
+            $places
+                ->map(
+                    static fn (object $place): FoundResource => new FoundResource('place', $place->name, $place->path, "/kits#place-{$place->id}"),
+                )
+                ->all(),
+        );
     }
 
     /** @return list<FoundResource> */
@@ -60,10 +90,20 @@ final class Find
         $lots = DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->where('lots.number', 'like', $start)
             ->orderBy('lots.number')->limit(self::EACH)->get(['lots.number', 'lots.expires', 'items.name', 'items.code']);
 
-        return array_values($lots->map(static fn (object $lot): FoundResource => new FoundResource(
-            'lot', "Lot {$lot->number}",
-            $lot->name.($lot->expires === null ? ', no date' : ', expires '.\App\Judging\Words::date((string) PrintedDate::of($lot->expires)->lastGoodDay)),
-            "/items/{$lot->code}?lot=".rawurlencode($lot->number),
-        ))->all());
+        return array_values(
+            $lots
+                ->map(
+                    static fn (object $lot): FoundResource => new FoundResource(
+                        'lot',
+                        "Lot {$lot->number}",
+                        $lot->name.
+                            ($lot->expires === null
+                                ? ', no date'
+                                : ', expires '.\App\Judging\Words::date((string) PrintedDate::of($lot->expires)->lastGoodDay)),
+                        "/items/{$lot->code}?lot=".rawurlencode($lot->number),
+                    ),
+                )
+                ->all(),
+        );
     }
 }

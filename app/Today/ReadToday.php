@@ -34,14 +34,30 @@ final class ReadToday
     {
         [$counts, $overdue, $inAll] = $this->count($today);
         $rows = $this->work(($page - 1) * self::PAGE);
-        $reasons = DB::table('kit_reasons')->whereIn('kit_id', $rows->pluck('kit_id')->all())->orderBy('position')->get(['kit_id', 'text'])->groupBy('kit_id');
+        $reasons = DB::table('kit_reasons')
+            ->whereIn('kit_id', $rows->pluck('kit_id')->all())
+            ->orderBy('position')
+            ->get(['kit_id', 'text'])
+            ->groupBy('kit_id');
         $from = CarbonImmutable::parse($today)->startOfMonth();
         $until = $from->addMonths(self::MONTHS)->subDay();
 
         return new TodayResource(
-            $today, array_sum($counts), array_map(static fn (string $verdict): VerdictCount => new VerdictCount($verdict, $counts[$verdict] ?? 0), ['not_ready', 'limited', 'ready_with_actions', 'ready']),
-            $overdue, array_values($rows->map(fn (stdClass $row): WorkResource => $this->row($row, $reasons, $today))->all()),
-            $inAll, $page, max(1, (int) ceil($inAll / self::PAGE)), $from->toDateString(), $until->toDateString(),
+            $today,
+            array_sum($counts),
+            array_map(static fn (string $verdict): VerdictCount => new VerdictCount($verdict, $counts[$verdict] ?? 0), [
+                'not_ready',
+                'limited',
+                'ready_with_actions',
+                'ready',
+            ]),
+            $overdue,
+            array_values($rows->map(fn (stdClass $row): WorkResource => $this->row($row, $reasons, $today))->all()),
+            $inAll,
+            $page,
+            max(1, (int) ceil($inAll / self::PAGE)),
+            $from->toDateString(),
+            $until->toDateString(),
             $this->horizon($rows, $today, $until->toDateString()),
         );
     }
@@ -53,7 +69,9 @@ final class ReadToday
         $overdue = 0;
         $inAll = 0;
         $groups = DB::table('kit_states')
-            ->selectRaw('verdict, COUNT(*) AS kits, SUM(overdue_from <= ?) AS overdue, SUM(band < ?) AS work', [$today, Band::Nothing->value])->groupBy('verdict')->get();
+            ->selectRaw('verdict, COUNT(*) AS kits, SUM(overdue_from <= ?) AS overdue, SUM(band < ?) AS work', [$today, Band::Nothing->value])
+            ->groupBy('verdict')
+            ->get();
         foreach ($groups as $group) {
             $counts[$group->verdict] = (int) $group->kits;
             $overdue += (int) $group->overdue;
@@ -129,10 +147,30 @@ final class ReadToday
             ->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
             ->orderBy('day')->get(['kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kit_dates.texts', 'kits.code'])->groupBy('place_id');
 
-        return array_values($places->map(static fn (stdClass $place): HorizonResource => new HorizonResource(
-            new PlaceRef($place->id, $place->name, $place->path),
-            array_values(($marks->get($place->id) ?? collect())->map(static fn (stdClass $mark): MarkResource => new MarkResource($mark->day, $mark->kind, $mark->code, explode('
-', $mark->texts)))->all()),
-        ))->all());
+        return array_values(
+            $places
+                ->map(
+                    static fn (stdClass $place): HorizonResource => new HorizonResource(
+                        new PlaceRef($place->id, $place->name, $place->path),
+                        array_values(
+                            ($marks->get($place->id) ?? collect())
+                                ->map(
+                                    static fn (stdClass $mark): MarkResource => new MarkResource(
+                                        $mark->day,
+                                        $mark->kind,
+                                        $mark->code,
+                                        explode(
+                                            '
+',
+                                            $mark->texts,
+                                        ),
+                                    ),
+                                )
+                                ->all(),
+                        ),
+                    ),
+                )
+                ->all(),
+        );
     }
 }

@@ -13,7 +13,13 @@ use OpenApi\Attributes as OA;
 final class OrganisationController extends Controller
 {
     #[OA\Get(path: '/organisation', operationId: 'readOrganisation', tags: ['organisation'])]
-    #[OA\Response(response: 200, description: 'Units, currency and how long records about people are kept', content: new OA\JsonContent(ref: OrganisationResource::class))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'Units, currency and how long records about people are kept',
+            content: new OA\JsonContent(ref: OrganisationResource::class),
+        ),
+    ]
     public function show(Organisation $organisation): JsonResponse
     {
         return $this->json(self::resource($organisation));
@@ -32,6 +38,14 @@ final class OrganisationController extends Controller
 
     private static function resource(Organisation $organisation): OrganisationResource
     {
-        return new OrganisationResource($organisation->name, $organisation->time_zone, $organisation->length_unit, $organisation->mass_unit, $organisation->volume_unit, $organisation->currency, (int) $organisation->people_kept_days);
+        return new OrganisationResource(
+            $organisation->name,
+            $organisation->time_zone,
+            $organisation->length_unit,
+            $organisation->mass_unit,
+            $organisation->volume_unit,
+            $organisation->currency,
+            (int) $organisation->people_kept_days,
+        );
     }
 }

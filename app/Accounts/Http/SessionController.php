@@ -31,7 +31,9 @@ final class SessionController extends Controller
     public function store(SignIn $request): JsonResponse
     {
         if (! Auth::attempt($request->validated())) {
-            throw ValidationException::withMessages(['email' => 'This email address and password do not belong together. Check both, and whether the capitals key is on.']);
+            throw ValidationException::withMessages([
+                'email' => 'This email address and password do not belong together. Check both, and whether the capitals key is on.',
+            ]);
         }
         $request->session()->regenerate();
 

@@ -10,22 +10,40 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Provision\Risk;
 
-#[OA\Schema(required: ['base', 'name', 'places', 'people', 'hazard', 'points', 'lone_workers', 'vehicles', 'running_water', 'children', 'minutes_to_help', 'risks'], properties: [
-    new OA\Property(property: 'base', type: 'integer', description: 'the revision that the answers are based on; 0 for a new area'),
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'places', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'hangs_at', type: 'string', nullable: true),
-    new OA\Property(property: 'people', type: 'integer'),
-    new OA\Property(property: 'hazard', type: 'string', enum: ['low', 'high']),
-    new OA\Property(property: 'points', type: 'integer'),
-    new OA\Property(property: 'lone_workers', type: 'integer'),
-    new OA\Property(property: 'vehicles', type: 'integer'),
-    new OA\Property(property: 'running_water', type: 'boolean'),
-    new OA\Property(property: 'children', type: 'integer'),
-    new OA\Property(property: 'minutes_to_help', type: 'integer'),
-    new OA\Property(property: 'risks', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'note', type: 'string', nullable: true),
-])]
+#[
+    OA\Schema(
+        required: [
+            'base',
+            'name',
+            'places',
+            'people',
+            'hazard',
+            'points',
+            'lone_workers',
+            'vehicles',
+            'running_water',
+            'children',
+            'minutes_to_help',
+            'risks',
+        ],
+        properties: [
+            new OA\Property(property: 'base', type: 'integer', description: 'the revision that the answers are based on; 0 for a new area'),
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'places', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'hangs_at', type: 'string', nullable: true),
+            new OA\Property(property: 'people', type: 'integer'),
+            new OA\Property(property: 'hazard', type: 'string', enum: ['low', 'high']),
+            new OA\Property(property: 'points', type: 'integer'),
+            new OA\Property(property: 'lone_workers', type: 'integer'),
+            new OA\Property(property: 'vehicles', type: 'integer'),
+            new OA\Property(property: 'running_water', type: 'boolean'),
+            new OA\Property(property: 'children', type: 'integer'),
+            new OA\Property(property: 'minutes_to_help', type: 'integer'),
+            new OA\Property(property: 'risks', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(property: 'note', type: 'string', nullable: true),
+        ],
+    ),
+]
 final class AssessedArea extends FormRequest
 {
     use KnownKeys;

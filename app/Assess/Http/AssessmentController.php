@@ -28,7 +28,13 @@ use OpenApi\Attributes as OA;
 final class AssessmentController extends Controller
 {
     #[OA\Get(path: '/assessments', operationId: 'readAssessments', tags: ['assess'])]
-    #[OA\Response(response: 200, description: 'All assessments, newest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AssessmentSummary::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'All assessments, newest first',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AssessmentSummary::class)),
+        ),
+    ]
     public function all(ReadAssessments $read): JsonResponse
     {
         return $this->json($read->all($this->today()));
@@ -36,14 +42,23 @@ final class AssessmentController extends Controller
 
     #[OA\Post(path: '/assessments', operationId: 'startAssessment', tags: ['assess'])]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewAssessment::class))]
-    #[OA\Response(response: 201, description: 'A new assessment that goes on from the last', content: new OA\JsonContent(ref: AssessmentResource::class))]
+    #[
+        OA\Response(
+            response: 201,
+            description: 'A new assessment that goes on from the last',
+            content: new OA\JsonContent(ref: AssessmentResource::class),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function store(NewAssessment $request, StartAssessment $start, ReadAssessments $read): JsonResponse
     {
         /** @var array{id: string, title: string, scheme: string} $about */
         $about = $request->validated();
 
-        return $this->json($read->one($start([...$about, 'id' => Str::lower($about['id'])], $this->user($request), $this->today()), $this->today()), 201);
+        return $this->json(
+            $read->one($start([...$about, 'id' => Str::lower($about['id'])], $this->user($request), $this->today()), $this->today()),
+            201,
+        );
     }
 
     #[OA\Get(path: '/assessments/{assessment}', operationId: 'readAssessment', tags: ['assess'])]
@@ -67,7 +82,14 @@ final class AssessmentController extends Controller
         return $this->json($read->one($assessment, $this->today()));
     }
 
-    #[OA\Put(path: '/assessments/{assessment}/areas/{id}', operationId: 'answerArea', tags: ['assess'], description: 'Keeps the answers for an area; an id that is not known makes a new one. The plan that follows comes back at once.')]
+    #[
+        OA\Put(
+            path: '/assessments/{assessment}/areas/{id}',
+            operationId: 'answerArea',
+            tags: ['assess'],
+            description: 'Keeps the answers for an area; an id that is not known makes a new one. The plan that follows comes back at once.',
+        ),
+    ]
     #[OA\Parameter(name: 'assessment', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AssessedArea::class))]
@@ -102,19 +124,39 @@ final class AssessmentController extends Controller
     {
         /** @var array{plan: string, wanted: string, count?: int|null, reason?: string|null} $figure */
         $figure = $request->validated();
-        $answer->override($area, $figure['plan'], $figure['wanted'], isset($figure['count']) ? (int) $figure['count'] : null, $figure['reason'] ?? '', $this->user($request), now());
+        $answer->override(
+            $area,
+            $figure['plan'],
+            $figure['wanted'],
+            isset($figure['count']) ? (int) $figure['count'] : null,
+            $figure['reason'] ?? '',
+            $this->user($request),
+            now(),
+        );
 
         return $this->json($read->one($area->assessment, $this->today()));
     }
 
-    #[OA\Post(path: '/areas/{area}/changes', operationId: 'sayAreaChanged', tags: ['assess'], description: 'Says that an area is no longer as it was assessed; the assessment is asked for again.')]
+    #[
+        OA\Post(
+            path: '/areas/{area}/changes',
+            operationId: 'sayAreaChanged',
+            tags: ['assess'],
+            description: 'Says that an area is no longer as it was assessed; the assessment is asked for again.',
+        ),
+    ]
     #[OA\Parameter(name: 'area', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SeenAreaChange::class))]
     #[OA\Response(response: 200, description: 'The assessment as it is now', content: new OA\JsonContent(ref: AssessmentResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function changed(SeenAreaChange $request, AssessmentArea $area, ReadAssessments $read): JsonResponse
     {
-        AreaChange::query()->create(['assessment_area_id' => $area->id, 'what' => $request->validated('what'), 'user_id' => $this->user($request)->id, 'seen_on' => $this->today()]);
+        AreaChange::query()->create([
+            'assessment_area_id' => $area->id,
+            'what' => $request->validated('what'),
+            'user_id' => $this->user($request)->id,
+            'seen_on' => $this->today(),
+        ]);
 
         return $this->json($read->one($area->assessment, $this->today()));
     }
@@ -126,12 +168,26 @@ final class AssessmentController extends Controller
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function sign(SignedAssessment $request, Assessment $assessment, SignAssessment $sign, ReadAssessments $read): JsonResponse
     {
-        $sign($assessment, (string) $request->validated('chosen'), (string) $request->validated('signed'), $this->user($request), now(), $this->today());
+        $sign(
+            $assessment,
+            (string) $request->validated('chosen'),
+            (string) $request->validated('signed'),
+            $this->user($request),
+            now(),
+            $this->today(),
+        );
 
         return $this->json($read->one($assessment->refresh(), $this->today()));
     }
 
-    #[OA\Post(path: '/assessments/{assessment}/tasks', operationId: 'carryOutPlan', tags: ['assess'], description: 'Reckons the difference between the chosen plan and the kits that exist, as work.')]
+    #[
+        OA\Post(
+            path: '/assessments/{assessment}/tasks',
+            operationId: 'carryOutPlan',
+            tags: ['assess'],
+            description: 'Reckons the difference between the chosen plan and the kits that exist, as work.',
+        ),
+    ]
     #[OA\Parameter(name: 'assessment', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The assessment as it is now', content: new OA\JsonContent(ref: AssessmentResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
@@ -154,19 +210,34 @@ final class AssessmentController extends Controller
         return $this->json($read->one($task->assessment, $this->today()));
     }
 
-    #[OA\Get(path: '/assessments/{assessment}/file', operationId: 'readAssessmentFile', tags: ['assess'], description: 'The sarcina.assessment/1 document that the plan rests on.')]
+    #[
+        OA\Get(
+            path: '/assessments/{assessment}/file',
+            operationId: 'readAssessmentFile',
+            tags: ['assess'],
+            description: 'The sarcina.assessment/1 document that the plan rests on.',
+        ),
+    ]
     #[OA\Parameter(name: 'assessment', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The document', content: new OA\JsonContent(type: 'object'))]
     public function file(Assessment $assessment): JsonResponse
     {
         return new JsonResponse(
-            Planner::document($assessment, array_values($assessment->areas->all())), 200, ['Content-Disposition' => 'attachment; filename="assessment.json"'],
+            Planner::document($assessment, array_values($assessment->areas->all())),
+            200,
+            ['Content-Disposition' => 'attachment; filename="assessment.json"'],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
         );
     }
 
     #[OA\Get(path: '/choices', operationId: 'readChoices', tags: ['assess'])]
-    #[OA\Response(response: 200, description: 'Which list each kit and module of a plan keeps', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ChoiceResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'Which list each kit and module of a plan keeps',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ChoiceResource::class)),
+        ),
+    ]
     public function choices(Choices $choices): JsonResponse
     {
         return $this->json($choices->all());
@@ -175,19 +246,34 @@ final class AssessmentController extends Controller
     #[OA\Put(path: '/choices/{wanted}', operationId: 'chooseList', tags: ['assess'])]
     #[OA\Parameter(name: 'wanted', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: ProvisionChoiceMade::class))]
-    #[OA\Response(response: 200, description: 'Which list each kit and module of a plan keeps', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ChoiceResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'Which list each kit and module of a plan keeps',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ChoiceResource::class)),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function choose(ProvisionChoiceMade $request, string $wanted, Choices $choices): JsonResponse
     {
         abort_unless(in_array($wanted, Wanted::all(), true), 404);
-        ProvisionChoice::query()->updateOrCreate(['wanted' => $wanted], ['list_id' => $request->validated('list_id'), 'design_id' => $request->validated('design_id')]);
+        ProvisionChoice::query()->updateOrCreate(
+            ['wanted' => $wanted],
+            ['list_id' => $request->validated('list_id'), 'design_id' => $request->validated('design_id')],
+        );
         $choices->forget();
 
         return $this->json($choices->all());
     }
 
     #[OA\Get(path: '/asks', operationId: 'readAsks', tags: ['assess'])]
-    #[OA\Response(response: 200, description: 'What asks for the planner\'s attention', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AskResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'What asks for the planner\'s attention',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: AskResource::class)),
+        ),
+    ]
     public function asks(ReadCover $cover): JsonResponse
     {
         return $this->json($cover->asks($this->today()));

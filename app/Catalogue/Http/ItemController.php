@@ -49,14 +49,22 @@ final class ItemController extends Controller
     public function change(WrittenItem $request, Item $item, WriteItem $write, ReadItems $items): JsonResponse
     {
         if ($request->item()['code'] !== $item->code) {
-            throw ValidationException::withMessages(['code' => 'The code of an item stays as it is: labels and files name it. Make a new item that supersedes this one.']);
+            throw ValidationException::withMessages([
+                'code' => 'The code of an item stays as it is: labels and files name it. Make a new item that supersedes this one.',
+            ]);
         }
 
         return $this->json($items->one($write($request->item(), $request->base() ?? 0)));
     }
 
     #[OA\Get(path: '/classes', operationId: 'readClasses', tags: ['items'])]
-    #[OA\Response(response: 200, description: 'The tree of classes in its order', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ClassResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The tree of classes in its order',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ClassResource::class)),
+        ),
+    ]
     public function classes(ReadItems $items): JsonResponse
     {
         return $this->json($items->classes());
@@ -65,7 +73,13 @@ final class ItemController extends Controller
     #[OA\Put(path: '/classes/{class}', operationId: 'nameClass', tags: ['items'])]
     #[OA\Parameter(name: 'class', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: ClassTitle::class))]
-    #[OA\Response(response: 200, description: 'The tree of classes in its order', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ClassResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The tree of classes in its order',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ClassResource::class)),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function nameClass(ClassTitle $request, ItemClass $class, ReadItems $items): JsonResponse
     {

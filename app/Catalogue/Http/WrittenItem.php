@@ -15,21 +15,92 @@ use Sarcina\Core\Measure\Quantity;
 use Sarcina\Core\Measure\Unit;
 
 /** @phpstan-import-type WrittenItem from \App\Catalogue\WriteItem as WrittenItemData */
-#[OA\Schema(required: ['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass', 'scope', 'reserve', 'purpose', 'measures', 'packs', 'needs', 'stand_ins'], properties: [
-    new OA\Property(property: 'base', type: 'integer', nullable: true, description: 'the revision that a change was based on; left out for a new item'),
-    new OA\Property(property: 'code', type: 'string'), new OA\Property(property: 'name', type: 'string'), new OA\Property(property: 'class', type: 'string', description: 'with dots, such as dressing.sterile'),
-    new OA\Property(property: 'count_unit', type: 'string', enum: ['each', 'pair', 'roll']), new OA\Property(property: 'dated', type: 'boolean'), new OA\Property(property: 'sterile', type: 'boolean'),
-    new OA\Property(property: 'mass', type: 'string', description: 'of one piece, with its unit: "22 g", "0.8 oz"; kept in whole grams'), new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
-    new OA\Property(property: 'reserve', type: 'boolean'), new OA\Property(property: 'purpose', type: 'string'), new OA\Property(property: 'caution', type: 'string', nullable: true),
-    new OA\Property(property: 'superseded_by', type: 'string', nullable: true), new OA\Property(property: 'storage_min_c', type: 'integer', nullable: true), new OA\Property(property: 'storage_max_c', type: 'integer', nullable: true),
-    new OA\Property(property: 'opened_life', type: 'integer', nullable: true), new OA\Property(property: 'opened_life_unit', type: 'string', nullable: true, enum: ['days', 'weeks', 'months']), new OA\Property(property: 'allergy', type: 'string', nullable: true),
-    new OA\Property(property: 'measures', type: 'array', items: new OA\Items(required: ['measure', 'quantity'], properties: [new OA\Property(property: 'measure', type: 'string'), new OA\Property(property: 'quantity', type: 'string')], type: 'object')),
-    new OA\Property(property: 'packs', type: 'array', items: new OA\Items(required: ['pieces', 'price'], properties: [new OA\Property(property: 'pieces', type: 'integer'), new OA\Property(property: 'price', type: 'integer', nullable: true)], type: 'object')),
-    new OA\Property(property: 'needs', type: 'array', items: new OA\Items(required: ['any_of', 'per', 'quantity', 'reason'], properties: [
-        new OA\Property(property: 'any_of', type: 'array', items: new OA\Items(type: 'string')), new OA\Property(property: 'per', type: 'string', enum: ['kit', 'each']), new OA\Property(property: 'quantity', type: 'integer'), new OA\Property(property: 'reason', type: 'string'),
-    ], type: 'object')),
-    new OA\Property(property: 'stand_ins', type: 'array', items: new OA\Items(type: 'string'), description: 'codes of items that may stand in for it, first choice first'),
-])]
+#[
+    OA\Schema(
+        required: [
+            'code',
+            'name',
+            'class',
+            'count_unit',
+            'dated',
+            'sterile',
+            'mass',
+            'scope',
+            'reserve',
+            'purpose',
+            'measures',
+            'packs',
+            'needs',
+            'stand_ins',
+        ],
+        properties: [
+            new OA\Property(
+                property: 'base',
+                type: 'integer',
+                nullable: true,
+                description: 'the revision that a change was based on; left out for a new item',
+            ),
+            new OA\Property(property: 'code', type: 'string'),
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'class', type: 'string', description: 'with dots, such as dressing.sterile'),
+            new OA\Property(property: 'count_unit', type: 'string', enum: ['each', 'pair', 'roll']),
+            new OA\Property(property: 'dated', type: 'boolean'),
+            new OA\Property(property: 'sterile', type: 'boolean'),
+            new OA\Property(property: 'mass', type: 'string', description: 'of one piece, with its unit: "22 g", "0.8 oz"; kept in whole grams'),
+            new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
+            new OA\Property(property: 'reserve', type: 'boolean'),
+            new OA\Property(property: 'purpose', type: 'string'),
+            new OA\Property(property: 'caution', type: 'string', nullable: true),
+            new OA\Property(property: 'superseded_by', type: 'string', nullable: true),
+            new OA\Property(property: 'storage_min_c', type: 'integer', nullable: true),
+            new OA\Property(property: 'storage_max_c', type: 'integer', nullable: true),
+            new OA\Property(property: 'opened_life', type: 'integer', nullable: true),
+            new OA\Property(property: 'opened_life_unit', type: 'string', nullable: true, enum: ['days', 'weeks', 'months']),
+            new OA\Property(property: 'allergy', type: 'string', nullable: true),
+            new OA\Property(
+                property: 'measures',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['measure', 'quantity'],
+                    properties: [new OA\Property(property: 'measure', type: 'string'), new OA\Property(property: 'quantity', type: 'string')],
+                    type: 'object',
+                ),
+            ),
+            new OA\Property(
+                property: 'packs',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['pieces', 'price'],
+                    properties: [
+                        new OA\Property(property: 'pieces', type: 'integer'),
+                        new OA\Property(property: 'price', type: 'integer', nullable: true),
+                    ],
+                    type: 'object',
+                ),
+            ),
+            new OA\Property(
+                property: 'needs',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['any_of', 'per', 'quantity', 'reason'],
+                    properties: [
+                        new OA\Property(property: 'any_of', type: 'array', items: new OA\Items(type: 'string')),
+                        new OA\Property(property: 'per', type: 'string', enum: ['kit', 'each']),
+                        new OA\Property(property: 'quantity', type: 'integer'),
+                        new OA\Property(property: 'reason', type: 'string'),
+                    ],
+                    type: 'object',
+                ),
+            ),
+            new OA\Property(
+                property: 'stand_ins',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'codes of items that may stand in for it, first choice first',
+            ),
+        ],
+    ),
+]
 final class WrittenItem extends FormRequest
 {
     use KnownKeys;
@@ -104,7 +175,11 @@ final class WrittenItem extends FormRequest
         $valid = $this->validated();
         $nullable = ['caution', 'superseded_by', 'storage_min_c', 'storage_max_c', 'opened_life', 'opened_life_unit', 'allergy'];
         /** @var WrittenItemData $item */
-        $item = [...array_fill_keys($nullable, null), ...array_diff_key($valid, ['base' => 0, 'mass' => 0]), 'mass_g' => self::grams((string) $this->validated('mass'))];
+        $item = [
+            ...array_fill_keys($nullable, null),
+            ...array_diff_key($valid, ['base' => 0, 'mass' => 0]),
+            'mass_g' => self::grams((string) $this->validated('mass')),
+        ];
 
         return $item;
     }

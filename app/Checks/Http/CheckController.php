@@ -20,14 +20,24 @@ use OpenApi\Attributes as OA;
 
 final class CheckController extends Controller
 {
-    #[OA\Put(
-        path: '/checks/{id}', operationId: 'finishCheck', tags: ['checks'],
-        description: 'Records a finished check. The id is a ULID made by the page: sent twice, the check counts once. What arrives late is kept in any case.',
-    )]
+    #[
+        OA\Put(
+            path: '/checks/{id}',
+            operationId: 'finishCheck',
+            tags: ['checks'],
+            description: 'Records a finished check. The id is a ULID made by the page: sent twice, the check counts once. What arrives late is kept in any case.',
+        ),
+    ]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: FinishedCheck::class))]
     #[OA\Response(response: 200, description: 'The check as recorded', content: new OA\JsonContent(ref: CheckResource::class))]
-    #[OA\Response(response: 202, description: 'Kept, but not recorded: somebody must settle it', content: new OA\JsonContent(ref: KeptResource::class))]
+    #[
+        OA\Response(
+            response: 202,
+            description: 'Kept, but not recorded: somebody must settle it',
+            content: new OA\JsonContent(ref: KeptResource::class),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function finish(FinishedCheck $request, string $id, FinishCheck $finish, ReadChecks $read, ReadUnsettled $unsettled): JsonResponse
     {
@@ -57,14 +67,29 @@ final class CheckController extends Controller
     public function copy(Operation $operation, Keys $keys): JsonResponse
     {
         return new JsonResponse(
-            SignedCopy::of($operation->number, $this->today(), $keys), 200, ['Content-Disposition' => "attachment; filename=\"record-{$operation->number}.json\""],
+            SignedCopy::of($operation->number, $this->today(), $keys),
+            200,
+            ['Content-Disposition' => "attachment; filename=\"record-{$operation->number}.json\""],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
         );
     }
 
-    #[OA\Get(path: '/unsettled', operationId: 'readUnsettled', tags: ['checks'], description: 'What arrived late and waits for somebody to settle it')]
+    #[
+        OA\Get(
+            path: '/unsettled',
+            operationId: 'readUnsettled',
+            tags: ['checks'],
+            description: 'What arrived late and waits for somebody to settle it',
+        ),
+    ]
     #[OA\Parameter(name: 'kit', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(response: 200, description: 'Oldest first', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: UnsettledResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'Oldest first',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: UnsettledResource::class)),
+        ),
+    ]
     public function unsettled(Request $request, ReadUnsettled $read): JsonResponse
     {
         $code = $request->query('kit');
@@ -75,7 +100,13 @@ final class CheckController extends Controller
     #[OA\Put(path: '/unsettled/{unsettled}', operationId: 'settle', tags: ['checks'])]
     #[OA\Parameter(name: 'unsettled', in: 'path', required: true, schema: new OA\Schema(type: 'integer'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SettledNote::class))]
-    #[OA\Response(response: 200, description: 'What is left to settle', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: UnsettledResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'What is left to settle',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: UnsettledResource::class)),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function settle(SettledNote $request, Unsettled $unsettled, KeepUnsettled $keep, ReadUnsettled $read): JsonResponse
     {

@@ -37,6 +37,17 @@ final class CountedContents extends FormRequest
             }
         }
 
-        return array_map(static fn (CountedRow $row): ContentRow => new ContentRow($row->pocketId, $row->itemCode, null, $row->lot, $row->expires, $row->quantity, $row->condition), $rows);
+        return array_map(
+            static fn (CountedRow $row): ContentRow => new ContentRow(
+                $row->pocketId,
+                $row->itemCode,
+                null,
+                $row->lot,
+                $row->expires,
+                $row->quantity,
+                $row->condition,
+            ),
+            $rows,
+        );
     }
 }

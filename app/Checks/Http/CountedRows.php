@@ -21,7 +21,11 @@ trait CountedRows
     /** @return list<CountedRow> */
     private function countedRows(Kit $kit): array
     {
-        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $kit->design_id)->pluck('pockets.id')->flip();
+        $pockets = DB::table('pockets')
+            ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+            ->where('leaves.design_id', $kit->design_id)
+            ->pluck('pockets.id')
+            ->flip();
         $rows = [];
         $errors = [];
         /** @var array{rows: list<array{pocket_id: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, new_lot?: bool}>} $valid */
@@ -30,7 +34,15 @@ trait CountedRows
             if (! $pockets->has($row['pocket_id'])) {
                 $errors["rows.{$index}.pocket_id"] = "Kit {$kit->code} has no such pocket; its design may have changed. Open the kit again.";
             }
-            $rows[] = new CountedRow($row['pocket_id'], $row['item'], $row['lot'], $row['expires'], $row['quantity'], $row['condition'], $row['new_lot'] ?? false);
+            $rows[] = new CountedRow(
+                $row['pocket_id'],
+                $row['item'],
+                $row['lot'],
+                $row['expires'],
+                $row['quantity'],
+                $row['condition'],
+                $row['new_lot'] ?? false,
+            );
         }
         if ($errors !== []) {
             throw ValidationException::withMessages($errors);

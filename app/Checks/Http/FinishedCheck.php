@@ -13,20 +13,37 @@ use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['kit', 'kind', 'begun_at', 'base', 'rows', 'signed'], properties: [
-    new OA\Property(property: 'kit', type: 'string', description: 'the code on the kit'),
-    new OA\Property(property: 'kind', type: 'string', enum: ['full', 'quick']),
-    new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
-    new OA\Property(property: 'done_at', type: 'string', format: 'date-time', nullable: true, description: 'by the device\'s clock, corrected; left out: now, by the server\'s'),
-    new OA\Property(property: 'clock_checked_at', type: 'string', format: 'date-time', nullable: true, description: 'when the device\'s clock was last compared with the server\'s'),
-    new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
-    new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
-    new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),
-    new OA\Property(property: 'seal_found', type: 'string', nullable: true),
-    new OA\Property(property: 'seal_set', type: 'string', nullable: true),
-    new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
-    new OA\Property(property: 'note', type: 'string', nullable: true),
-])]
+#[
+    OA\Schema(
+        required: ['kit', 'kind', 'begun_at', 'base', 'rows', 'signed'],
+        properties: [
+            new OA\Property(property: 'kit', type: 'string', description: 'the code on the kit'),
+            new OA\Property(property: 'kind', type: 'string', enum: ['full', 'quick']),
+            new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
+            new OA\Property(
+                property: 'done_at',
+                type: 'string',
+                format: 'date-time',
+                nullable: true,
+                description: 'by the device\'s clock, corrected; left out: now, by the server\'s',
+            ),
+            new OA\Property(
+                property: 'clock_checked_at',
+                type: 'string',
+                format: 'date-time',
+                nullable: true,
+                description: 'when the device\'s clock was last compared with the server\'s',
+            ),
+            new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
+            new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
+            new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),
+            new OA\Property(property: 'seal_found', type: 'string', nullable: true),
+            new OA\Property(property: 'seal_set', type: 'string', nullable: true),
+            new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
+            new OA\Property(property: 'note', type: 'string', nullable: true),
+        ],
+    ),
+]
 final class FinishedCheck extends FormRequest
 {
     use CountedRows, KnownKeys, SaysWhen;

@@ -48,7 +48,12 @@ trait SaysWhen
         $begun = $this->instant('begun_at') ?? $done;
 
         // A request that does not say when it was done was done now, by the server's own clock.
-        return new WhenDone($begun->min($done), $done, $received, $this->instant('done_at') === null ? $received : $this->instant('clock_checked_at'));
+        return new WhenDone(
+            $begun->min($done),
+            $done,
+            $received,
+            $this->instant('done_at') === null ? $received : $this->instant('clock_checked_at'),
+        );
     }
 
     private function base(): Base

@@ -36,10 +36,14 @@ final class LedgerRestored extends Command
 
             return 2;
         }
-        $number = Transaction::run(fn (): int => $record->write(
-            Operation::now(Str::lower((string) Str::ulid()), OperationKind::Restore, null, now(), Organisation::current()->today())
-                ->saying($by, "The backup's checkpoint is of {$checkpoint->day}: operation {$checkpoint->number} of epoch {$checkpoint->epoch}, {$checkpoint->hash}"),
-        ));
+        $number = Transaction::run(
+            fn (): int => $record->write(
+                Operation::now(Str::lower((string) Str::ulid()), OperationKind::Restore, null, now(), Organisation::current()->today())->saying(
+                    $by,
+                    "The backup's checkpoint is of {$checkpoint->day}: operation {$checkpoint->number} of epoch {$checkpoint->epoch}, {$checkpoint->hash}",
+                ),
+            ),
+        );
         $this->info("Recorded as operation {$number}. Verify the record now: artisan ledger:verify --checkpoint FILE");
 
         return self::SUCCESS;

@@ -42,7 +42,11 @@ final class LedgerVerify extends Command
         if (! $found->isWhole()) {
             return self::FAILURE;
         }
-        $this->info("The record is whole: {$found->operations} operations, {$found->checks} checks and {$found->movements} movements, and what is kept beside it agrees. ".count($checkpoints).' checkpoints hold.');
+        $this->info(
+            "The record is whole: {$found->operations} operations, {$found->checks} checks and {$found->movements} movements, and what is kept beside it agrees. ".
+                count($checkpoints).
+                ' checkpoints hold.',
+        );
 
         return self::SUCCESS;
     }

@@ -23,7 +23,13 @@ use OpenApi\Attributes as OA;
 final class DesignController extends Controller
 {
     #[OA\Get(path: '/places', operationId: 'readPlaces', tags: ['places'])]
-    #[OA\Response(response: 200, description: 'All places in walking order with their kits', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlaceResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'All places in walking order with their kits',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlaceResource::class)),
+        ),
+    ]
     public function places(KitStates $states, ReadPlaces $places): JsonResponse
     {
         $states->renewStale($this->today());
@@ -32,7 +38,13 @@ final class DesignController extends Controller
     }
 
     #[OA\Get(path: '/designs', operationId: 'readDesigns', tags: ['designs'])]
-    #[OA\Response(response: 200, description: 'All designs', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DesignResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'All designs',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DesignResource::class)),
+        ),
+    ]
     public function designs(KitPlans $plans): JsonResponse
     {
         $kits = Kit::query()->where('retired_on', null)->orderBy('code')->get(['code', 'design_id'])->groupBy('design_id');
@@ -41,23 +53,63 @@ final class DesignController extends Controller
             $plan = $plans->of($design->id);
 
             return new DesignResource(
-                $design->id, $design->code, $design->name, ReadKit::list($plan), $design->sealed,
-                array_values($kits->get($design->id)?->map(fn (Kit $kit): string => $kit->code)->all() ?? []), ReadKit::leaves($plan), count($plan->lines),
+                $design->id,
+                $design->code,
+                $design->name,
+                ReadKit::list($plan),
+                $design->sealed,
+                array_values($kits->get($design->id)?->map(fn (Kit $kit): string => $kit->code)->all() ?? []),
+                ReadKit::leaves($plan),
+                count($plan->lines),
             );
-        })->all()));
+        })
+            ->all(),
+        ),
+        );
     }
 
     #[OA\Get(path: '/stores', operationId: 'readStores', tags: ['stores'])]
-    #[OA\Response(response: 200, description: 'All stores and what lies in them', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StoreResource::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'All stores and what lies in them',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StoreResource::class)),
+        ),
+    ]
     public function stores(): JsonResponse
     {
         $held = Holding::query()->whereNotNull('store_id')->with('lot.item')->get()->groupBy('store_id');
 
-        return $this->json(array_values(Store::query()->with('place')->get()->map(fn (Store $store): StoreResource => new StoreResource(
-            $store->id, $store->name, $store->place->path,
-            array_values(($held->get($store->id) ?? collect())->sortBy(fn (Holding $holding): string => $holding->lot->item->name.($holding->lot->good_until ?? '9'))->map(fn (Holding $holding): StoreRow => new StoreRow(
-                $holding->lot->item->code, $holding->lot->item->name, $holding->lot->number, $holding->lot->expires, $holding->lot->good_until, $holding->condition, $holding->quantity,
-            ))->all()),
-        ))->all()));
+        return $this->json(
+            array_values(
+                Store::query()
+                    ->with('place')
+                    ->get()
+                    ->map(
+                        fn (Store $store): StoreResource => new StoreResource(
+                            $store->id,
+                            $store->name,
+                            $store->place->path,
+                            array_values(
+                                ($held->get($store->id) ?? collect())
+                                    ->sortBy(fn (Holding $holding): string => $holding->lot->item->name.($holding->lot->good_until ?? '9'))
+                                    ->map(
+                                        fn (Holding $holding): StoreRow => new StoreRow(
+                                            $holding->lot->item->code,
+                                            $holding->lot->item->name,
+                                            $holding->lot->number,
+                                            $holding->lot->expires,
+                                            $holding->lot->good_until,
+                                            $holding->condition,
+                                            $holding->quantity,
+                                        ),
+                                    )
+                                    ->all(),
+                            ),
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 }

@@ -50,7 +50,14 @@ final class ExchangeController extends Controller
         }
         /** @var array<string, string> $file */
         $file = $request->validated();
-        $import = new Import([...$file, 'id' => $id, 'rows' => 0, 'read' => 0, 'user_id' => $this->user($request)->id, 'made_at' => now()->utc()->format('Y-m-d H:i:s')]);
+        $import = new Import([
+            ...$file,
+            'id' => $id,
+            'rows' => 0,
+            'read' => 0,
+            'user_id' => $this->user($request)->id,
+            'made_at' => now()->utc()->format('Y-m-d H:i:s'),
+        ]);
 
         return $this->json($this->resource($request, $bringIn->begin($import)), 201);
     }
@@ -65,7 +72,14 @@ final class ExchangeController extends Controller
         return $this->json($this->resource($request, $import));
     }
 
-    #[OA\Post(path: '/imports/{import}/steps', operationId: 'readOn', tags: ['exchange'], description: 'Reads on for under a second; called until it is no longer reading.')]
+    #[
+        OA\Post(
+            path: '/imports/{import}/steps',
+            operationId: 'readOn',
+            tags: ['exchange'],
+            description: 'Reads on for under a second; called until it is no longer reading.',
+        ),
+    ]
     #[OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'How far it is, and what would change', content: new OA\JsonContent(ref: ImportResource::class))]
     public function step(Request $request, Import $import, ImportFile $bringIn): JsonResponse
@@ -84,16 +98,52 @@ final class ExchangeController extends Controller
 
     private function resource(Request $request, Import $import): ImportResource
     {
-        $counts = DB::table('import_rows')->where('import_id', $import->id)->groupBy('outcome')->selectRaw('outcome, COUNT(*) AS number')->pluck('number', 'outcome');
+        $counts = DB::table('import_rows')
+            ->where('import_id', $import->id)
+            ->groupBy('outcome')
+            ->selectRaw('outcome, COUNT(*) AS number')
+            ->pluck('number', 'outcome');
         $count = static fn (string $outcome): int => is_numeric($counts->get($outcome)) ? (int) $counts->get($outcome) : 0;
-        $shown = DB::table('import_rows')->where('import_id', $import->id)->where('number', '>', $request->integer('after'))
-            ->when(in_array($request->query('outcome'), ['new', 'changed', 'same', 'error'], true), fn ($rows) => $rows->where('outcome', $request->query('outcome')))
-            ->orderByRaw("outcome <> 'error', outcome = 'same'")->orderBy('number')->limit(self::SHOWN)->get();
+        $shown = DB::table('import_rows')
+            ->where('import_id', $import->id)
+            ->where('number', '>', $request->integer('after'))
+            ->when(
+                in_array($request->query('outcome'), ['new', 'changed', 'same', 'error'], true),
+                fn ($rows) => $rows->where('outcome', $request->query('outcome')),
+            )
+            ->orderByRaw("outcome <> 'error', outcome = 'same'")
+            ->orderBy('number')
+            ->limit(self::SHOWN)
+            ->get();
 
         return new ImportResource(
-            $import->id, $import->kind, $import->format, $import->file_name, $import->state, $import->rows, $import->read, ImportFile::taken($import), $count('new'), $count('changed'), $count('same'), $count('error'),
-            $import->user->name, $import->made_at.'Z', $import->done_at === null ? null : $import->done_at.'Z',
-            array_values($shown->map(static fn (object $row): ImportRowResource => new ImportRowResource((int) $row->number, $row->code, $row->outcome, $row->texts === '' ? [] : explode("\n", $row->texts)))->all()),
+            $import->id,
+            $import->kind,
+            $import->format,
+            $import->file_name,
+            $import->state,
+            $import->rows,
+            $import->read,
+            ImportFile::taken($import),
+            $count('new'),
+            $count('changed'),
+            $count('same'),
+            $count('error'),
+            $import->user->name,
+            $import->made_at.'Z',
+            $import->done_at === null ? null : $import->done_at.'Z',
+            array_values(
+                $shown
+                    ->map(
+                        static fn (object $row): ImportRowResource => new ImportRowResource(
+                            (int) $row->number,
+                            $row->code,
+                            $row->outcome,
+                            $row->texts === '' ? [] : explode("\n", $row->texts),
+                        ),
+                    )
+                    ->all(),
+            ),
         );
     }
 }

@@ -35,25 +35,57 @@ final class KitController extends Controller
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function store(NewKit $request, EquipKit $equip, ReadKit $describe): JsonResponse
     {
-        return $this->json($describe($equip($request->report(), $this->user($request), now(), $this->today(), PlanTask::query()->find($request->validated('task'))), $this->today()), 201);
+        return $this->json(
+            $describe(
+                $equip($request->report(), $this->user($request), now(), $this->today(), PlanTask::query()->find($request->validated('task'))),
+                $this->today(),
+            ),
+            201,
+        );
     }
 
-    #[OA\Post(path: '/kits/{kit}/judgement', operationId: 'judgeContents', tags: ['kits'], description: 'What the verdict would be for contents as counted so far. Nothing is recorded.')]
+    #[
+        OA\Post(
+            path: '/kits/{kit}/judgement',
+            operationId: 'judgeContents',
+            tags: ['kits'],
+            description: 'What the verdict would be for contents as counted so far. Nothing is recorded.',
+        ),
+    ]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: CountedContents::class))]
-    #[OA\Response(response: 200, description: 'The verdict as though a full check were signed today', content: new OA\JsonContent(ref: VerdictResource::class))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The verdict as though a full check were signed today',
+            content: new OA\JsonContent(ref: VerdictResource::class),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function judge(CountedContents $request, Kit $kit, KitJudge $judge, ReadVerdict $describe): JsonResponse
     {
         return $this->json($describe($judge->judge($kit, $this->today(), $request->contentRows($kit), true)));
     }
 
-    #[OA\Put(path: '/kits/{kit}/seals/{id}', operationId: 'sealKit', tags: ['kits'], description: 'Records that the kit was closed with a seal, or that its seal is broken. Sent twice, it counts once.')]
+    #[
+        OA\Put(
+            path: '/kits/{kit}/seals/{id}',
+            operationId: 'sealKit',
+            tags: ['kits'],
+            description: 'Records that the kit was closed with a seal, or that its seal is broken. Sent twice, it counts once.',
+        ),
+    ]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SealNote::class))]
     #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: KitResource::class))]
-    #[OA\Response(response: 202, description: 'Kept, but not recorded: somebody must settle it', content: new OA\JsonContent(ref: KitResource::class))]
+    #[
+        OA\Response(
+            response: 202,
+            description: 'Kept, but not recorded: somebody must settle it',
+            content: new OA\JsonContent(ref: KitResource::class),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function seal(SealNote $request, Kit $kit, string $id, SealKit $seal, ReadKit $describe): JsonResponse
     {
@@ -62,7 +94,14 @@ final class KitController extends Controller
         return $this->json($describe($kit->refresh(), $this->today()), $recorded->operation === null ? 202 : 200);
     }
 
-    #[OA\Get(path: '/kits/{kit}/file', operationId: 'readKitFile', tags: ['kits'], description: 'The sarcina.kit/1 document that the page\'s verdict rests on.')]
+    #[
+        OA\Get(
+            path: '/kits/{kit}/file',
+            operationId: 'readKitFile',
+            tags: ['kits'],
+            description: 'The sarcina.kit/1 document that the page\'s verdict rests on.',
+        ),
+    ]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The document', content: new OA\JsonContent(type: 'object'))]
     public function file(Kit $kit, KitJudge $judge): JsonResponse
@@ -76,7 +115,15 @@ final class KitController extends Controller
 
     #[OA\Get(path: '/kits/{kit}/history', operationId: 'readHistory', tags: ['kits'])]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(name: 'before', in: 'query', required: false, description: 'Only what is older than this operation', schema: new OA\Schema(type: 'integer'))]
+    #[
+        OA\Parameter(
+            name: 'before',
+            in: 'query',
+            required: false,
+            description: 'Only what is older than this operation',
+            schema: new OA\Schema(type: 'integer'),
+        ),
+    ]
     #[OA\Response(response: 200, description: 'Checks and movements, newest first', content: new OA\JsonContent(ref: HistoryResource::class))]
     public function history(Request $request, Kit $kit, ReadHistory $history): JsonResponse
     {

@@ -29,7 +29,13 @@ final class NewKit extends FormRequest
     {
         return [
             'id' => ['required', 'ulid'],
-            'code' => ['bail', 'required', 'string', 'regex:/^[A-Z0-9][A-Z0-9-]{1,19}$/', Rule::unique('kits', 'code')->ignore(is_string($this->input('id')) ? strtolower($this->input('id')) : null)],
+            'code' => [
+                'bail',
+                'required',
+                'string',
+                'regex:/^[A-Z0-9][A-Z0-9-]{1,19}$/',
+                Rule::unique('kits', 'code')->ignore(is_string($this->input('id')) ? strtolower($this->input('id')) : null),
+            ],
             'name' => ['required', 'string', 'max:120'],
             'design_id' => ['bail', 'required', 'string', 'exists:designs,id'],
             'place_id' => ['bail', 'required', 'string', 'exists:places,id'],
@@ -57,6 +63,13 @@ final class NewKit extends FormRequest
         /** @var array{id: string, code: string, name: string, design_id: string, place_id: string, scope: string} $valid */
         $valid = $this->validated();
 
-        return new NewKitReport(strtolower($valid['id']), $valid['code'], $valid['name'], strtolower($valid['design_id']), strtolower($valid['place_id']), $valid['scope']);
+        return new NewKitReport(
+            strtolower($valid['id']),
+            $valid['code'],
+            $valid['name'],
+            strtolower($valid['design_id']),
+            strtolower($valid['place_id']),
+            $valid['scope'],
+        );
     }
 }

@@ -57,6 +57,13 @@ final class SealNote extends FormRequest
         }
         $isSet = $this->validated('event') === 'set';
 
-        return new SealReport(Str::lower($id), $kit->id, $this->whenDone(), $this->base(), $isSet, $isSet ? (string) $this->validated('seal_number') : (string) $this->validated('reason'));
+        return new SealReport(
+            Str::lower($id),
+            $kit->id,
+            $this->whenDone(),
+            $this->base(),
+            $isSet,
+            $isSet ? (string) $this->validated('seal_number') : (string) $this->validated('reason'),
+        );
     }
 }

@@ -36,12 +36,17 @@ final class ChainFaults
     {
         $expected = ($this->last->number ?? 0) + 1;
         if ($operation->number !== $expected) {
-            $missing = $operation->number === $expected + 1 ? "Operation {$expected} is missing" : "Operations {$expected} to ".($operation->number - 1).' are missing';
+            $missing =
+                $operation->number === $expected + 1
+                    ? "Operation {$expected} is missing"
+                    : "Operations {$expected} to ".($operation->number - 1).' are missing';
             $this->faults[] = "{$missing}: removed from the record.";
         } else {
             $hash = $this->hash($operation, $operation->number, $this->before);
             if ($hash === null) {
-                $this->faults[] = "Operation {$operation->number} is under the key \"{$operation->text('key_id')}\", which this instance does not have.";
+                $this->faults[] = "Operation {$operation->number} is under the key \"{$operation->text(
+                    'key_id',
+                )}\", which this instance does not have.";
             } elseif ($hash !== $operation->text('hash')) {
                 $this->suspects[$operation->number] = [$operation, $this->before];
             }
@@ -86,7 +91,9 @@ final class ChainFaults
         }
         $more = count($this->suspects) - count($suspects);
 
-        return $more === 0 ? $faults : [...$faults, "{$more} more operations after operation ".array_key_last($suspects).' are not as they were recorded.'];
+        return $more === 0
+            ? $faults
+            : [...$faults, "{$more} more operations after operation ".array_key_last($suspects).' are not as they were recorded.'];
     }
 
     /**

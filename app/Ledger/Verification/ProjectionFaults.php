@@ -23,7 +23,10 @@ final class ProjectionFaults
     public function of(Replay $replay): array
     {
         return [
-            ...array_map(static fn (HoldingDifference $one): string => "{$one->where}: {$one->kept} kept as being there, {$one->recorded} by the record.", $this->holdings($replay)),
+            ...array_map(
+                static fn (HoldingDifference $one): string => "{$one->where}: {$one->kept} kept as being there, {$one->recorded} by the record.",
+                $this->holdings($replay),
+            ),
             ...$this->kitFaults(),
             ...$this->lotFaults($replay),
             ...$this->documentFaults($replay),
@@ -89,11 +92,25 @@ final class ProjectionFaults
     {
         $faults = [];
         $recorded = $replay->lots();
-        foreach (DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->orderBy('lots.id')->get(['lots.id', 'lots.number', 'lots.expires', 'lots.good_until', 'items.name']) as $lot) {
+        foreach (
+            DB::table('lots')
+                ->join('items', 'items.id', '=', 'lots.item_id')
+                ->orderBy('lots.id')
+                ->get(['lots.id', 'lots.number', 'lots.expires', 'lots.good_until', 'items.name']) as $lot
+        ) {
             [$number, $expires, $operation] = $recorded[$lot->id] ?? [$lot->number, $lot->expires, 0];
             $named = "Lot {$lot->number} of {$lot->name}";
             if ($expires !== $lot->expires || $number !== $lot->number) {
-                $faults[] = "{$named} is kept as expiring ".($lot->expires ?? 'never').', but when it last moved (operation '.$operation.') it read '.($number ?? 'no number').', '.($expires ?? 'no date').'.';
+                $faults[] =
+                    "{$named} is kept as expiring ".
+                    ($lot->expires ?? 'never').
+                    ', but when it last moved (operation '.
+                    $operation.
+                    ') it read '.
+                    ($number ?? 'no number').
+                    ', '.
+                    ($expires ?? 'no date').
+                    '.';
             } elseif ($lot->good_until !== ($lot->expires === null ? null : (string) PrintedDate::of($lot->expires)->lastGoodDay)) {
                 $faults[] = "{$named} is kept as in date until {$lot->good_until}, but {$lot->expires} is printed on it.";
             }
@@ -110,11 +127,20 @@ final class ProjectionFaults
         foreach ($attested as $key => [$digest, $operation, $title]) {
             [$subject, $id] = explode(' ', $key);
             if ($this->digests->of($subject, $id) !== $digest) {
-                $faults[] = "{$title} is not as it was when it was ".($subject === 'assessment' ? 'signed' : 'confirmed')." (operation {$operation}).";
+                $faults[] =
+                    "{$title} is not as it was when it was ".
+                    ($subject === 'assessment' ? 'signed' : 'confirmed').
+                    " (operation {$operation}).";
             }
         }
-        foreach (['assessment' => ['assessments', 'signed_on', 'signed'], 'edition' => ['lists', 'confirmed_at', 'confirmed']] as $subject => [$table, $column, $done]) {
-            foreach (DB::table($table)->whereNotNull($column)->get(['id', 'title']) as $row) {
+        foreach (
+            ['assessment' => ['assessments', 'signed_on', 'signed'], 'edition' => ['lists', 'confirmed_at', 'confirmed']] as $subject => [$table, $column, $done]
+        ) {
+            foreach (
+                DB::table($table)
+                    ->whereNotNull($column)
+                    ->get(['id', 'title']) as $row
+            ) {
                 if (! isset($attested["{$subject} {$row->id}"])) {
                     $faults[] = "{$row->title} is kept as {$done}, but nothing of that is on record.";
                 }

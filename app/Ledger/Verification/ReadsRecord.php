@@ -37,7 +37,13 @@ final class ReadsRecord
     {
         $parts = [];
         foreach (Part::cases() as $part) {
-            foreach (DB::table($part->value)->whereBetween('operation_number', [$from, $to])->orderBy('operation_number')->orderBy('position')->get() as $row) {
+            foreach (
+                DB::table($part->value)
+                    ->whereBetween('operation_number', [$from, $to])
+                    ->orderBy('operation_number')
+                    ->orderBy('position')
+                    ->get() as $row
+            ) {
                 $parts[(int) $row->operation_number][$part->value][] = (array) $row;
             }
         }

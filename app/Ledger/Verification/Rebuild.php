@@ -32,8 +32,13 @@ final class Rebuild
                 if ($one->recorded > 0) {
                     [$kit, $pocket] = [...explode('/', $one->where), null];
                     DB::table('holdings')->insert([
-                        'whereabouts' => $one->where, 'kit_id' => $pocket === null ? null : $kit, 'pocket_id' => $pocket, 'store_id' => $pocket === null ? $kit : null,
-                        'lot_id' => $one->lotId, 'condition' => $one->condition, 'quantity' => $one->recorded,
+                        'whereabouts' => $one->where,
+                        'kit_id' => $pocket === null ? null : $kit,
+                        'pocket_id' => $pocket,
+                        'store_id' => $pocket === null ? $kit : null,
+                        'lot_id' => $one->lotId,
+                        'condition' => $one->condition,
+                        'quantity' => $one->recorded,
                     ]);
                 }
             }

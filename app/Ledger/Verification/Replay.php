@@ -46,7 +46,11 @@ final class Replay
         $this->compare($operation, 'became', 'after');
         $this->followSeals($operation);
         foreach ($operation->rows(Part::Attestations) as $row) {
-            $this->attestations["{$row['subject']} {$row['subject_id']}"] = [self::text($row['digest']), $operation->number, self::text($row['title'])];
+            $this->attestations["{$row['subject']} {$row['subject_id']}"] = [
+                self::text($row['digest']),
+                $operation->number,
+                self::text($row['title']),
+            ];
         }
         if ($kind->isCheck()) {
             $this->checks++;
@@ -107,7 +111,11 @@ final class Replay
     private function move(RecordedOperation $operation, array $row): void
     {
         $this->movements++;
-        $this->lots[self::text($row['lot_id'])] = [$row['lot_number'] === null ? null : self::text($row['lot_number']), $row['expires'] === null ? null : self::text($row['expires']), $operation->number];
+        $this->lots[self::text($row['lot_id'])] = [
+            $row['lot_number'] === null ? null : self::text($row['lot_number']),
+            $row['expires'] === null ? null : self::text($row['expires']),
+            $operation->number,
+        ];
         foreach (['from' => -1, 'to' => 1] as $end => $sign) {
             $condition = $row["{$end}_condition"];
             if ($condition === null) {
@@ -142,7 +150,10 @@ final class Replay
                 }
             }
         }
-        if (array_diff_assoc(array_filter($said), array_filter($there)) !== [] || array_diff_assoc(array_filter($there), array_filter($said)) !== []) {
+        if (
+            array_diff_assoc(array_filter($said), array_filter($there)) !== [] ||
+            array_diff_assoc(array_filter($there), array_filter($said)) !== []
+        ) {
             $this->faults[] = "What check {$operation->number} says was on record {$when} it is not what the movements say: only a part of it was written.";
         }
     }

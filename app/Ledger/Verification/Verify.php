@@ -33,7 +33,9 @@ final class Verify
                 $chain->follow($operation);
                 $replay->follow($operation);
                 if ($operation->kind() === OperationKind::Restore) {
-                    $notes[] = "Restored from a backup on {$operation->text('day')} by {$operation->text('signed')}: epoch {$operation->text('epoch')} begins with operation {$operation->number}. {$operation->text('note')}";
+                    $notes[] = "Restored from a backup on {$operation->text('day')} by {$operation->text('signed')}: epoch {$operation->text(
+                        'epoch',
+                    )} begins with operation {$operation->number}. {$operation->text('note')}";
                 }
             }
             $faults = [...$chain->faults(Head::read()), ...$replay->faults(), ...$this->projections->of($replay)];
@@ -52,17 +54,29 @@ final class Verify
     {
         $restored = DB::table('operations')->where('epoch', '>', $checkpoint->epoch)->where('number', '<=', $checkpoint->number)->min('number');
         if ($restored !== null) {
-            return [[], ["The checkpoint of {$checkpoint->day} (operation {$checkpoint->number}) lies after what was restored with operation {$restored}."]];
+            return [
+                [],
+                [
+                    "The checkpoint of {$checkpoint->day} (operation {$checkpoint->number}) lies after what was restored with operation {$restored}.",
+                ],
+            ];
         }
         if ($checkpoint->number === 0) {
             return [[], []];
         }
         $there = DB::table('operations')->where('number', $checkpoint->number)->first(['hash', 'epoch']);
 
-        return [match (true) {
-            $there === null => ["The checkpoint of {$checkpoint->day} names operation {$checkpoint->number}, which is not there: the end of the record was cut off."],
-            $there->hash !== $checkpoint->hash || (int) $there->epoch !== $checkpoint->epoch => ["Operation {$checkpoint->number} is not the one that the checkpoint of {$checkpoint->day} was signed for: the record was computed anew."],
-            default => [],
-        }, []];
+        return [
+            match (true) {
+                $there === null => [
+                    "The checkpoint of {$checkpoint->day} names operation {$checkpoint->number}, which is not there: the end of the record was cut off.",
+                ],
+                $there->hash !== $checkpoint->hash || (int) $there->epoch !== $checkpoint->epoch => [
+                    "Operation {$checkpoint->number} is not the one that the checkpoint of {$checkpoint->day} was signed for: the record was computed anew.",
+                ],
+                default => [],
+            },
+            [],
+        ];
     }
 }

@@ -8,10 +8,23 @@ use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-#[OA\Schema(required: ['design'], properties: [
-    new OA\Property(property: 'design', type: 'string'),
-    new OA\Property(property: 'pockets', type: 'array', items: new OA\Items(required: ['line', 'pocket_id'], properties: [new OA\Property(property: 'line', type: 'string'), new OA\Property(property: 'pocket_id', type: 'string')], type: 'object')),
-])]
+#[
+    OA\Schema(
+        required: ['design'],
+        properties: [
+            new OA\Property(property: 'design', type: 'string'),
+            new OA\Property(
+                property: 'pockets',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['line', 'pocket_id'],
+                    properties: [new OA\Property(property: 'line', type: 'string'), new OA\Property(property: 'pocket_id', type: 'string')],
+                    type: 'object',
+                ),
+            ),
+        ],
+    ),
+]
 final class AdoptedEdition extends FormRequest
 {
     use KnownKeys;

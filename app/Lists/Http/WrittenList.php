@@ -12,20 +12,58 @@ use OpenApi\Attributes as OA;
  * @phpstan-import-type Content from \App\Lists\WriteList
  * @phpstan-import-type WrittenLine from \App\Lists\WriteList
  */
-#[OA\Schema(required: ['base', 'title', 'basis', 'excludes', 'lines'], properties: [
-    new OA\Property(property: 'base', type: 'integer', description: 'the revision that the change was based on'),
-    new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'size', type: 'string', nullable: true), new OA\Property(property: 'basis', type: 'string', description: 'what the list rests on'),
-    new OA\Property(property: 'excludes', type: 'array', items: new OA\Items(type: 'string')),
-    new OA\Property(property: 'lines', type: 'array', items: new OA\Items(required: ['code', 'need', 'rank', 'accepts'], properties: [
-        new OA\Property(property: 'code', type: 'string'), new OA\Property(property: 'need', type: 'string'), new OA\Property(property: 'rank', type: 'string', enum: ['critical', 'required', 'optional']),
-        new OA\Property(property: 'quantity', type: 'integer', nullable: true), new OA\Property(property: 'total_measure', type: 'string', nullable: true), new OA\Property(property: 'total_quantity', type: 'string', nullable: true),
-        new OA\Property(property: 'accepts', type: 'array', items: new OA\Items(properties: [
-            new OA\Property(property: 'item', type: 'string', nullable: true), new OA\Property(property: 'class', type: 'string', nullable: true),
-            new OA\Property(property: 'minima', type: 'array', items: new OA\Items(required: ['measure', 'quantity'], properties: [new OA\Property(property: 'measure', type: 'string'), new OA\Property(property: 'quantity', type: 'string')], type: 'object')),
-        ], type: 'object')),
-        new OA\Property(property: 'reason', type: 'string', nullable: true),
-    ], type: 'object')),
-])]
+#[
+    OA\Schema(
+        required: ['base', 'title', 'basis', 'excludes', 'lines'],
+        properties: [
+            new OA\Property(property: 'base', type: 'integer', description: 'the revision that the change was based on'),
+            new OA\Property(property: 'title', type: 'string'),
+            new OA\Property(property: 'size', type: 'string', nullable: true),
+            new OA\Property(property: 'basis', type: 'string', description: 'what the list rests on'),
+            new OA\Property(property: 'excludes', type: 'array', items: new OA\Items(type: 'string')),
+            new OA\Property(
+                property: 'lines',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['code', 'need', 'rank', 'accepts'],
+                    properties: [
+                        new OA\Property(property: 'code', type: 'string'),
+                        new OA\Property(property: 'need', type: 'string'),
+                        new OA\Property(property: 'rank', type: 'string', enum: ['critical', 'required', 'optional']),
+                        new OA\Property(property: 'quantity', type: 'integer', nullable: true),
+                        new OA\Property(property: 'total_measure', type: 'string', nullable: true),
+                        new OA\Property(property: 'total_quantity', type: 'string', nullable: true),
+                        new OA\Property(
+                            property: 'accepts',
+                            type: 'array',
+                            items: new OA\Items(
+                                properties: [
+                                    new OA\Property(property: 'item', type: 'string', nullable: true),
+                                    new OA\Property(property: 'class', type: 'string', nullable: true),
+                                    new OA\Property(
+                                        property: 'minima',
+                                        type: 'array',
+                                        items: new OA\Items(
+                                            required: ['measure', 'quantity'],
+                                            properties: [
+                                                new OA\Property(property: 'measure', type: 'string'),
+                                                new OA\Property(property: 'quantity', type: 'string'),
+                                            ],
+                                            type: 'object',
+                                        ),
+                                    ),
+                                ],
+                                type: 'object',
+                            ),
+                        ),
+                        new OA\Property(property: 'reason', type: 'string', nullable: true),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ],
+    ),
+]
 final class WrittenList extends FormRequest
 {
     use KnownKeys;
@@ -52,7 +90,13 @@ final class WrittenList extends FormRequest
             'lines.*.code' => ['required', 'string', 'max:20', 'regex:/^[A-Za-z0-9_-]+$/', 'distinct'],
             'lines.*.need' => ['required', 'string', 'max:160'],
             'lines.*.rank' => ['required', 'in:critical,required,optional'],
-            'lines.*.quantity' => ['nullable', 'integer', 'between:1,100000', 'required_without:lines.*.total_quantity', 'prohibits:lines.*.total_quantity'],
+            'lines.*.quantity' => [
+                'nullable',
+                'integer',
+                'between:1,100000',
+                'required_without:lines.*.total_quantity',
+                'prohibits:lines.*.total_quantity',
+            ],
             'lines.*.total_measure' => ['nullable', 'string', 'regex:/^[a-z][a-z_]{0,29}$/', 'required_with:lines.*.total_quantity'],
             'lines.*.total_quantity' => ['nullable', 'string', 'max:40'],
             'lines.*.accepts' => ['required', 'array', 'min:1', 'max:30'],
@@ -93,7 +137,13 @@ final class WrittenList extends FormRequest
         /** @var array{title: string, size?: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>} $valid */
         $valid = $this->validated();
 
-        return ['title' => $valid['title'], 'size' => $valid['size'] ?? null, 'basis' => $valid['basis'], 'excludes' => array_values($valid['excludes']), 'lines' => array_values(array_map(self::line(...), $valid['lines']))];
+        return [
+            'title' => $valid['title'],
+            'size' => $valid['size'] ?? null,
+            'basis' => $valid['basis'],
+            'excludes' => array_values($valid['excludes']),
+            'lines' => array_values(array_map(self::line(...), $valid['lines'])),
+        ];
     }
 
     /**
@@ -107,7 +157,14 @@ final class WrittenList extends FormRequest
             'code' => $line['code'], 'need' => $line['need'], 'rank' => $line['rank'],
             'quantity' => isset($line['total_quantity']) ? null : (int) ($line['quantity'] ?? 0),
             'total' => isset($line['total_quantity']) ? [(string) ($line['total_measure'] ?? '') => $line['total_quantity']] : null,
-            'accepts' => array_values(array_map(static fn (array $entry): array => isset($entry['item']) ? ['item' => $entry['item']] : ['class' => $entry['class'] ?? '', 'min' => array_column($entry['minima'] ?? [], 'quantity', 'measure')], $line['accepts'])),
+            'accepts' => array_values(
+                array_map(
+                    static fn (array $entry): array => isset($entry['item'])
+                        ? ['item' => $entry['item']]
+                        : ['class' => $entry['class'] ?? '', 'min' => array_column($entry['minima'] ?? [], 'quantity', 'measure')],
+                    $line['accepts'],
+                ),
+            ),
             'reason' => $line['reason'] ?? null,
         ];
     }

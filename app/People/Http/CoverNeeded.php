@@ -10,10 +10,27 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Kit\Scope;
 
-#[OA\Schema(required: ['place_id', 'needs'], properties: [
-    new OA\Property(property: 'place_id', type: 'string'),
-    new OA\Property(property: 'needs', type: 'array', items: new OA\Items(required: ['shift', 'scope', 'count'], properties: [new OA\Property(property: 'shift', type: 'string'), new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']), new OA\Property(property: 'count', type: 'integer')], type: 'object')),
-])]
+#[
+    OA\Schema(
+        required: ['place_id', 'needs'],
+        properties: [
+            new OA\Property(property: 'place_id', type: 'string'),
+            new OA\Property(
+                property: 'needs',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['shift', 'scope', 'count'],
+                    properties: [
+                        new OA\Property(property: 'shift', type: 'string'),
+                        new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
+                        new OA\Property(property: 'count', type: 'integer'),
+                    ],
+                    type: 'object',
+                ),
+            ),
+        ],
+    ),
+]
 final class CoverNeeded extends FormRequest
 {
     use KnownKeys;
@@ -47,7 +64,11 @@ final class CoverNeeded extends FormRequest
         $needs = $this->validated('needs');
         $kept = [];
         foreach ($needs as $need) {
-            $kept[trim($need['shift'])."\n".$need['scope']] = ['shift' => trim($need['shift']), 'scope' => $need['scope'], 'count' => (int) $need['count']];
+            $kept[trim($need['shift'])."\n".$need['scope']] = [
+                'shift' => trim($need['shift']),
+                'scope' => $need['scope'],
+                'count' => (int) $need['count'],
+            ];
         }
 
         return array_values($kept);

@@ -10,12 +10,37 @@ use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Kit\Scope;
 
-#[OA\Schema(required: ['name', 'qualifications', 'postings'], properties: [
-    new OA\Property(property: 'name', type: 'string'),
-    new OA\Property(property: 'ended_on', type: 'string', nullable: true),
-    new OA\Property(property: 'qualifications', type: 'array', items: new OA\Items(required: ['scope', 'title'], properties: [new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']), new OA\Property(property: 'title', type: 'string'), new OA\Property(property: 'expires_on', type: 'string', nullable: true)], type: 'object')),
-    new OA\Property(property: 'postings', type: 'array', items: new OA\Items(required: ['place_id', 'shift'], properties: [new OA\Property(property: 'place_id', type: 'string'), new OA\Property(property: 'shift', type: 'string')], type: 'object')),
-])]
+#[
+    OA\Schema(
+        required: ['name', 'qualifications', 'postings'],
+        properties: [
+            new OA\Property(property: 'name', type: 'string'),
+            new OA\Property(property: 'ended_on', type: 'string', nullable: true),
+            new OA\Property(
+                property: 'qualifications',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['scope', 'title'],
+                    properties: [
+                        new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
+                        new OA\Property(property: 'title', type: 'string'),
+                        new OA\Property(property: 'expires_on', type: 'string', nullable: true),
+                    ],
+                    type: 'object',
+                ),
+            ),
+            new OA\Property(
+                property: 'postings',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['place_id', 'shift'],
+                    properties: [new OA\Property(property: 'place_id', type: 'string'), new OA\Property(property: 'shift', type: 'string')],
+                    type: 'object',
+                ),
+            ),
+        ],
+    ),
+]
 final class KeptFirstAider extends FormRequest
 {
     use KnownKeys;
@@ -55,9 +80,25 @@ final class KeptFirstAider extends FormRequest
         $valid = $this->validated();
 
         return [
-            'name' => $valid['name'], 'ended_on' => $valid['ended_on'] ?? null,
-            'qualifications' => array_map(static fn (array $held): array => ['scope' => $held['scope'], 'title' => $held['title'], 'expires_on' => $held['expires_on'] ?? null], array_values($valid['qualifications'])),
-            'postings' => array_values(array_unique(array_map(static fn (array $posting): array => ['place_id' => strtolower($posting['place_id']), 'shift' => trim($posting['shift'])], $valid['postings']), SORT_REGULAR)),
+            'name' => $valid['name'],
+            'ended_on' => $valid['ended_on'] ?? null,
+            'qualifications' => array_map(
+                static fn (array $held): array => [
+                    'scope' => $held['scope'],
+                    'title' => $held['title'],
+                    'expires_on' => $held['expires_on'] ?? null,
+                ],
+                array_values($valid['qualifications']),
+            ),
+            'postings' => array_values(
+                array_unique(
+                    array_map(
+                        static fn (array $posting): array => ['place_id' => strtolower($posting['place_id']), 'shift' => trim($posting['shift'])],
+                        $valid['postings'],
+                    ),
+                    SORT_REGULAR,
+                ),
+            ),
         ];
     }
 }

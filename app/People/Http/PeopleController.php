@@ -18,14 +18,28 @@ use OpenApi\Attributes as OA;
 final class PeopleController extends Controller
 {
     #[OA\Get(path: '/people', operationId: 'readPeople', tags: ['people'])]
-    #[OA\Response(response: 200, description: 'The first aiders with their qualifications and postings', content: new OA\JsonContent(ref: PeopleResource::class))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The first aiders with their qualifications and postings',
+            content: new OA\JsonContent(ref: PeopleResource::class),
+        ),
+    ]
     public function all(ReadPeople $people): JsonResponse
     {
         return $this->json($people($this->today()));
     }
 
     #[OA\Put(path: '/people/{id}', operationId: 'keepFirstAider', tags: ['people'])]
-    #[OA\Parameter(name: 'id', in: 'path', required: true, description: 'a ULID; one that is not known makes a new record', schema: new OA\Schema(type: 'string'))]
+    #[
+        OA\Parameter(
+            name: 'id',
+            in: 'path',
+            required: true,
+            description: 'a ULID; one that is not known makes a new record',
+            schema: new OA\Schema(type: 'string'),
+        ),
+    ]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: KeptFirstAider::class))]
     #[OA\Response(response: 200, description: 'The first aiders as they are now', content: new OA\JsonContent(ref: PeopleResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
@@ -49,7 +63,13 @@ final class PeopleController extends Controller
     }
 
     #[OA\Get(path: '/cover', operationId: 'readCover', tags: ['people'])]
-    #[OA\Response(response: 200, description: 'How many first aiders each place asks for and has, by shift', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ShiftCover::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'How many first aiders each place asks for and has, by shift',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ShiftCover::class)),
+        ),
+    ]
     public function cover(ReadCover $cover): JsonResponse
     {
         return $this->json($cover->all($this->today()));
@@ -57,7 +77,13 @@ final class PeopleController extends Controller
 
     #[OA\Put(path: '/cover', operationId: 'askForCover', tags: ['people'], description: 'Sets all that one place asks for.')]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: CoverNeeded::class))]
-    #[OA\Response(response: 200, description: 'How many first aiders each place asks for and has, by shift', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ShiftCover::class)))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'How many first aiders each place asks for and has, by shift',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ShiftCover::class)),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function need(CoverNeeded $request, KeepPeople $keep, ReadCover $cover): JsonResponse
     {

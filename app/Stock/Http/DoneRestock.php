@@ -18,27 +18,58 @@ use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Kit\Condition;
 
-#[OA\Schema(required: ['store', 'begun_at', 'base', 'out', 'in'], properties: [
-    new OA\Property(property: 'store', type: 'string'),
-    new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
-    new OA\Property(property: 'done_at', type: 'string', format: 'date-time', nullable: true, description: 'by the device\'s clock, corrected; left out: now, by the server\'s'),
-    new OA\Property(property: 'clock_checked_at', type: 'string', format: 'date-time', nullable: true, description: 'when the device\'s clock was last compared with the server\'s'),
-    new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
-    new OA\Property(property: 'out', type: 'array', items: new OA\Items(required: ['pocket_id', 'lot_id', 'condition', 'quantity', 'to'], properties: [
-        new OA\Property(property: 'pocket_id', type: 'string'),
-        new OA\Property(property: 'lot_id', type: 'string'),
-        new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
-        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
-        new OA\Property(property: 'to', type: 'string', enum: ['discard', 'store']),
-    ])),
-    new OA\Property(property: 'in', type: 'array', items: new OA\Items(required: ['pocket_id', 'lot_id', 'quantity'], properties: [
-        new OA\Property(property: 'pocket_id', type: 'string'),
-        new OA\Property(property: 'lot_id', type: 'string'),
-        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
-    ])),
-    new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
-    new OA\Property(property: 'seal_set', type: 'string', nullable: true),
-])]
+#[
+    OA\Schema(
+        required: ['store', 'begun_at', 'base', 'out', 'in'],
+        properties: [
+            new OA\Property(property: 'store', type: 'string'),
+            new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
+            new OA\Property(
+                property: 'done_at',
+                type: 'string',
+                format: 'date-time',
+                nullable: true,
+                description: 'by the device\'s clock, corrected; left out: now, by the server\'s',
+            ),
+            new OA\Property(
+                property: 'clock_checked_at',
+                type: 'string',
+                format: 'date-time',
+                nullable: true,
+                description: 'when the device\'s clock was last compared with the server\'s',
+            ),
+            new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
+            new OA\Property(
+                property: 'out',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['pocket_id', 'lot_id', 'condition', 'quantity', 'to'],
+                    properties: [
+                        new OA\Property(property: 'pocket_id', type: 'string'),
+                        new OA\Property(property: 'lot_id', type: 'string'),
+                        new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
+                        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
+                        new OA\Property(property: 'to', type: 'string', enum: ['discard', 'store']),
+                    ],
+                ),
+            ),
+            new OA\Property(
+                property: 'in',
+                type: 'array',
+                items: new OA\Items(
+                    required: ['pocket_id', 'lot_id', 'quantity'],
+                    properties: [
+                        new OA\Property(property: 'pocket_id', type: 'string'),
+                        new OA\Property(property: 'lot_id', type: 'string'),
+                        new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
+                    ],
+                ),
+            ),
+            new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
+            new OA\Property(property: 'seal_set', type: 'string', nullable: true),
+        ],
+    ),
+]
 final class DoneRestock extends FormRequest
 {
     use KnownKeys, SaysWhen;
@@ -87,20 +118,41 @@ final class DoneRestock extends FormRequest
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
         }
 
-        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $kit->design_id)->pluck('pockets.id')->flip();
+        $pockets = DB::table('pockets')
+            ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+            ->where('leaves.design_id', $kit->design_id)
+            ->pluck('pockets.id')
+            ->flip();
         foreach (['out', 'in'] as $way) {
             foreach ($valid[$way] as $index => $row) {
                 if (! $pockets->has($row['pocket_id'])) {
-                    throw ValidationException::withMessages(["{$way}.{$index}.pocket_id" => "Kit {$kit->code} has no such pocket; its design may have changed. Open the list again."]);
+                    throw ValidationException::withMessages([
+                        "{$way}.{$index}.pocket_id" => "Kit {$kit->code} has no such pocket; its design may have changed. Open the list again.",
+                    ]);
                 }
             }
         }
 
         return new RestockReport(
-            Str::lower($id), $kit->id, Str::lower($valid['store']), $this->whenDone(), $this->base(),
-            array_map(static fn (array $row): TakenOut => new TakenOut($row['pocket_id'], $row['lot_id'], $row['condition'], $row['quantity'], $row['to'] === 'store'), $valid['out']),
+            Str::lower($id),
+            $kit->id,
+            Str::lower($valid['store']),
+            $this->whenDone(),
+            $this->base(),
+            array_map(
+                static fn (array $row): TakenOut => new TakenOut(
+                    $row['pocket_id'],
+                    $row['lot_id'],
+                    $row['condition'],
+                    $row['quantity'],
+                    $row['to'] === 'store',
+                ),
+                $valid['out'],
+            ),
             array_map(static fn (array $row): PutIn => new PutIn($row['pocket_id'], $row['lot_id'], $row['quantity']), $valid['in']),
-            $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null, $this->getContent(),
+            $valid['seal_reason'] ?? null,
+            $valid['seal_set'] ?? null,
+            $this->getContent(),
         );
     }
 }

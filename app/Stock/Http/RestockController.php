@@ -25,7 +25,13 @@ final class RestockController extends Controller
     #[OA\Get(path: '/kits/{kit}/restock', operationId: 'planRestock', tags: ['restock'])]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'store', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(response: 200, description: 'What goes out, what goes in and from which lots', content: new OA\JsonContent(ref: RestockResource::class))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'What goes out, what goes in and from which lots',
+            content: new OA\JsonContent(ref: RestockResource::class),
+        ),
+    ]
     public function plan(Request $request, Kit $kit, KitJudge $judge, PlanRestock $restock, Catalogue $catalogue): JsonResponse
     {
         /** @var array{store?: string} $query */
@@ -48,15 +54,34 @@ final class RestockController extends Controller
         ));
     }
 
-    #[OA\Put(path: '/kits/{kit}/restocks/{id}', operationId: 'restockKit', tags: ['restock'], description: 'Records a restock. The id is a ULID made by the page: sent twice, it counts once.')]
+    #[
+        OA\Put(
+            path: '/kits/{kit}/restocks/{id}',
+            operationId: 'restockKit',
+            tags: ['restock'],
+            description: 'Records a restock. The id is a ULID made by the page: sent twice, it counts once.',
+        ),
+    ]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: DoneRestock::class))]
     #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: RestockedResource::class))]
-    #[OA\Response(response: 202, description: 'Kept, but nothing of it could be recorded: somebody must settle it', content: new OA\JsonContent(ref: RestockedResource::class))]
+    #[
+        OA\Response(
+            response: 202,
+            description: 'Kept, but nothing of it could be recorded: somebody must settle it',
+            content: new OA\JsonContent(ref: RestockedResource::class),
+        ),
+    ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function restock(DoneRestock $request, Kit $kit, string $id, RestockKit $restock, ReadKit $describe, ReadUnsettled $unsettled): JsonResponse
-    {
+    public function restock(
+        DoneRestock $request,
+        Kit $kit,
+        string $id,
+        RestockKit $restock,
+        ReadKit $describe,
+        ReadUnsettled $unsettled,
+    ): JsonResponse {
         $recorded = $restock($request->report($kit, $id), $this->user($request));
 
         return $this->json(

@@ -12,7 +12,13 @@ use OpenApi\Attributes as OA;
 final class FloorController extends Controller
 {
     #[OA\Get(path: '/floor', operationId: 'readFloor', tags: ['floor'])]
-    #[OA\Response(response: 200, description: 'The number of the record\'s last operation', content: new OA\JsonContent(required: ['operations'], properties: [new OA\Property(property: 'operations', type: 'integer')]))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The number of the record\'s last operation',
+            content: new OA\JsonContent(required: ['operations'], properties: [new OA\Property(property: 'operations', type: 'integer')]),
+        ),
+    ]
     public function __invoke(): JsonResponse
     {
         return new JsonResponse(['operations' => (int) DB::table('ledger_head')->where('id', 1)->value('number')]);

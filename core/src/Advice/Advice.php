@@ -30,15 +30,26 @@ final class Advice
     {
         $wanted = $this->piecesByLine();
 
-        return array_map(static fn (Finding $finding): Advised => new Advised($finding, match ($finding->kind) {
-            FindingKind::Short => ($wanted[$finding->line->id ?? ''] ?? 0) > 0 ? Action::Restock : Action::People,
-            FindingKind::Unpaired, FindingKind::Expired, FindingKind::Opened, FindingKind::Damaged, FindingKind::Soiled, FindingKind::Failed => Action::Restock,
-            FindingKind::ExpiresEarly => $finding->severity === Severity::Note ? Action::Leave : Action::Restock,
-            FindingKind::DateUnknown => Action::Check,
-            FindingKind::Excluded, FindingKind::Overweight => Action::Remove,
-            FindingKind::BeyondScope => Action::People,
-            FindingKind::Superseded, FindingKind::Surplus => Action::Leave,
-        }), $this->judgement->findings);
+        return array_map(
+            static fn (Finding $finding): Advised => new Advised(
+                $finding,
+                match ($finding->kind) {
+                    FindingKind::Short => ($wanted[$finding->line->id ?? ''] ?? 0) > 0 ? Action::Restock : Action::People,
+                    FindingKind::Unpaired,
+                    FindingKind::Expired,
+                    FindingKind::Opened,
+                    FindingKind::Damaged,
+                    FindingKind::Soiled,
+                    FindingKind::Failed => Action::Restock,
+                    FindingKind::ExpiresEarly => $finding->severity === Severity::Note ? Action::Leave : Action::Restock,
+                    FindingKind::DateUnknown => Action::Check,
+                    FindingKind::Excluded, FindingKind::Overweight => Action::Remove,
+                    FindingKind::BeyondScope => Action::People,
+                    FindingKind::Superseded, FindingKind::Surplus => Action::Leave,
+                },
+            ),
+            $this->judgement->findings,
+        );
     }
 
     /** @return list<Leaving> each row once, for the first reason that is found */
@@ -46,11 +57,18 @@ final class Advice
     {
         $leaving = [];
         foreach ($this->judgement->findings as $finding) {
-            if ($finding->index === null || $finding->row === null || isset($leaving[$finding->index]) || ! in_array($finding->kind, self::LEAVING, true)
-                || ($finding->kind === FindingKind::ExpiresEarly && $finding->severity === Severity::Note)) {
+            if (
+                $finding->index === null ||
+                $finding->row === null ||
+                isset($leaving[$finding->index]) ||
+                ! in_array($finding->kind, self::LEAVING, true) ||
+                ($finding->kind === FindingKind::ExpiresEarly && $finding->severity === Severity::Note)
+            ) {
                 continue;
             }
-            $isGood = $finding->kind === FindingKind::ExpiresEarly || ($finding->kind === FindingKind::Excluded && $finding->row->isGoodOn($this->judgement->assignment->asOf));
+            $isGood =
+                $finding->kind === FindingKind::ExpiresEarly ||
+                ($finding->kind === FindingKind::Excluded && $finding->row->isGoodOn($this->judgement->assignment->asOf));
             $leaving[$finding->index] = new Leaving($finding->index, $finding->row, $finding->kind, $isGood);
         }
 
@@ -121,7 +139,11 @@ final class Advice
     {
         $beyond = [];
         foreach ($assignment->contents as $row) {
-            $counts = $row->condition === Condition::Good && ! $row->lacksItsDate() && ! $row->isExpired($assignment->asOf) && ! $assignment->list->excludes($row->item);
+            $counts =
+                $row->condition === Condition::Good &&
+                ! $row->lacksItsDate() &&
+                ! $row->isExpired($assignment->asOf) &&
+                ! $assignment->list->excludes($row->item);
             if (! $counts || ! $row->item->scope->isAbove($assignment->kit->scope)) {
                 continue;
             }

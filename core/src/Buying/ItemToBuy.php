@@ -24,7 +24,15 @@ final class ItemToBuy
             if ($entry === null || $item->supersededBy !== null || ! $isUsable($item)) {
                 continue;
             }
-            if ($best === null || [$entry, self::cheaper($packsOf($item->code), $packsOf($best->code)), $item->mass, $item->code] < [$bestEntry, 0, $best->mass, $best->code]) {
+            if (
+                $best === null ||
+                [$entry, self::cheaper($packsOf($item->code), $packsOf($best->code)), $item->mass, $item->code] < [
+                    $bestEntry,
+                    0,
+                    $best->mass,
+                    $best->code,
+                ]
+            ) {
                 [$best, $bestEntry] = [$item, $entry];
             }
         }

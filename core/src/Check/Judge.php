@@ -110,7 +110,16 @@ final class Judge
         }
         $required = $line->quantity ?? 0;
 
-        return new LineOutcome($line, $required, $effective, $reserve, $required - $effective, $effective < $required, $effective + $reserve < $required, $placed);
+        return new LineOutcome(
+            $line,
+            $required,
+            $effective,
+            $reserve,
+            $required - $effective,
+            $effective < $required,
+            $effective + $reserve < $required,
+            $placed,
+        );
     }
 
     /** @param  list<Placed>  $placed */

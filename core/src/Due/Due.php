@@ -39,7 +39,10 @@ final class Due
             [Because::First, $lastFull === null ? $schedule->asOf : null],
             [Because::Seal, $schedule->seal === Seal::Broken ? $schedule->sealBrokenOn ?? $schedule->asOf : null],
             [Because::Use, $schedule->afterUse ? $schedule->usedOn : null],
-            [Because::Expiry, $schedule->earliestExpiry === null ? null : Expiry::asksOn($schedule->earliestExpiry, $lastFull, $schedule->marginDays)],
+            [
+                Because::Expiry,
+                $schedule->earliestExpiry === null ? null : Expiry::asksOn($schedule->earliestExpiry, $lastFull, $schedule->marginDays),
+            ],
             [Because::Season, $lastFull === null ? null : self::firstSeasonAfter($schedule, $lastFull)],
             [Because::Interval, $lastFull === null ? null : $schedule->every?->after($lastFull)],
         ];

@@ -55,7 +55,12 @@ final class PickReader
         $seen = [];
         foreach ($needs->entries() as $need) {
             $need->object(['item', 'quantity'], ['dated', 'short_dated']);
-            $read[] = new Need($need->field('item')->textOnce($seen), $need->field('quantity')->wholeNumber(1), $need->field('dated')->flag(false), $need->field('short_dated')->flag(true));
+            $read[] = new Need(
+                $need->field('item')->textOnce($seen),
+                $need->field('quantity')->wholeNumber(1),
+                $need->field('dated')->flag(false),
+                $need->field('short_dated')->flag(true),
+            );
         }
 
         return $read;
@@ -67,7 +72,12 @@ final class PickReader
         $read = [];
         foreach ($store->entries() as $lot) {
             $lot->object(['item', 'quantity'], ['lot', 'expires']);
-            $read[] = new StoredLot($lot->field('item')->text(), $lot->field('lot')->textOrNull(), $lot->field('expires')->printedDateOrNull(), $lot->field('quantity')->wholeNumber(1));
+            $read[] = new StoredLot(
+                $lot->field('item')->text(),
+                $lot->field('lot')->textOrNull(),
+                $lot->field('expires')->printedDateOrNull(),
+                $lot->field('quantity')->wholeNumber(1),
+            );
         }
 
         return $read;

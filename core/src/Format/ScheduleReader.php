@@ -28,7 +28,9 @@ final class ScheduleReader
         $root = Reader::of($document)->object(['format', 'as_of'], self::OPTIONAL);
         $root->field('format')->format(self::FORMAT);
         $asOf = $root->field('as_of')->day();
-        $seasons = array_values(array_filter(array_map(static fn (Reader $season): ?SeasonDay => $season->seasonDay(), $root->field('seasons')->entries())));
+        $seasons = array_values(
+            array_filter(array_map(static fn (Reader $season): ?SeasonDay => $season->seasonDay(), $root->field('seasons')->entries())),
+        );
         $events = array_map(static fn (Reader $event): Day => $event->day(), $root->field('events')->entries());
         $last = static function (string $key) use ($root, $asOf): ?Day {
             $day = $root->field($key)->dayOrNull();

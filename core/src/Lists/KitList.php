@@ -97,7 +97,11 @@ final readonly class KitList
         $clashes = [];
         foreach ($this->lines as $index => $line) {
             if (isset($shared[$index])) {
-                $clashes[] = new Clash($index, false, "\"{$shared[$index]}\" is accepted by a line that asks for a total and by another line; it can serve one of them only.");
+                $clashes[] = new Clash(
+                    $index,
+                    false,
+                    "\"{$shared[$index]}\" is accepted by a line that asks for a total and by another line; it can serve one of them only.",
+                );
             } elseif ($line->total !== null) {
                 $clash = self::clashOfTotal($index, $line, $line->total, $accepted[$index] ?? []);
                 $clashes = $clash === null ? $clashes : [...$clashes, $clash];
@@ -113,7 +117,11 @@ final readonly class KitList
         foreach ($accepted as $item) {
             $piece = $total->pieceOf($item);
             if ($piece === null) {
-                return new Clash($index, false, "\"{$item->code}\" has no {$total->measure} above 0 that could be added up in {$total->wanted->unit->value}.");
+                return new Clash(
+                    $index,
+                    false,
+                    "\"{$item->code}\" has no {$total->measure} above 0 that could be added up in {$total->wanted->unit->value}.",
+                );
             }
             if (! $piece->comesToWithin($total->wanted, Total::MOST_PIECES)) {
                 return new Clash($index, true, "More pieces of \"{$item->code}\" would be asked for than a kit can hold.");

@@ -186,7 +186,13 @@ final class CarryOut
                     in_array($module, $kit->modules, true) ? $count-- : $without[] = $kit;
                 }
                 // A kit of the place before a kit that a person or a vehicle takes away; then the one that takes the fewest.
-                usort($without, static fn (HeldKit $one, HeldKit $other): int => [! $one->size?->isForThePlace(), count($upgrades[$one->id] ?? [])] <=> [! $other->size?->isForThePlace(), count($upgrades[$other->id] ?? [])]);
+                usort(
+                    $without,
+                    static fn (HeldKit $one, HeldKit $other): int => [! $one->size?->isForThePlace(), count($upgrades[$one->id] ?? [])] <=> [
+                        ! $other->size?->isForThePlace(),
+                        count($upgrades[$other->id] ?? []),
+                    ],
+                );
                 foreach ($without as $kit) {
                     if ($count > 0 && $kit->size?->isForThePlace() === true) {
                         $upgrades[$kit->id][] = $module;
@@ -230,7 +236,11 @@ final class CarryOut
         }
         $kits = [];
         foreach ($this->kits as $index => $kit) {
-            $demand = isset($this->serves[$index]) ? $this->wants[$this->serves[$index]][0] : ($kit->size === null && $kit->area !== null ? $demandOf[$kit->area] ?? null : null);
+            $demand = isset($this->serves[$index])
+                ? $this->wants[$this->serves[$index]][0]
+                : ($kit->size === null && $kit->area !== null
+                    ? $demandOf[$kit->area] ?? null
+                    : null);
             if ($demand !== null) {
                 $kits[$demand][] = $kit;
             }

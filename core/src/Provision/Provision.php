@@ -62,7 +62,11 @@ final readonly class Provision
             ? self::number($area->points, 'point').' too far apart to share, one at each'
             : self::people($area->people).", one for every {$each} or part of {$each}";
 
-        return Part::kits($size, max($area->points, $byPeople), self::sized(max($area->points, $byPeople), $size).": {$area->hazard->value} hazard, {$why}.");
+        return Part::kits(
+            $size,
+            max($area->points, $byPeople),
+            self::sized(max($area->points, $byPeople), $size).": {$area->hazard->value} hazard, {$why}.",
+        );
     }
 
     /** @return list<Part> */
@@ -75,14 +79,29 @@ final readonly class Provision
             return [Part::kits($size, $count, self::sized($count, $size).": {$why}.")];
         }
         if ($full) {
-            return [Part::kits($size, $area->points, self::sized($area->points, $size).": {$why}, and one such kit at each of {$area->points} points too far apart to share.")];
+            return [
+                Part::kits(
+                    $size,
+                    $area->points,
+                    self::sized($area->points, $size).": {$why}, and one such kit at each of {$area->points} points too far apart to share.",
+                ),
+            ];
         }
         $perPoint = intdiv($area->people + $area->points - 1, $area->points);
         [$rest] = self::base($area->hazard, $perPoint);
 
         return [
             Part::kits($size, $count, self::sized($count, $size).": {$why}."),
-            Part::kits($rest, $over, self::sized($over, $rest).': one for each of '.self::number($over, 'point')." left over of {$area->points}, each for ".self::people($perPoint).'.'),
+            Part::kits(
+                $rest,
+                $over,
+                self::sized($over, $rest).
+                    ': one for each of '.
+                    self::number($over, 'point').
+                    " left over of {$area->points}, each for ".
+                    self::people($perPoint).
+                    '.',
+            ),
         ];
     }
 
@@ -103,7 +122,11 @@ final readonly class Provision
     {
         $parts = [];
         if ($area->loneWorkers > 0) {
-            $parts[] = Part::kits(KitSize::Travel, $area->loneWorkers, self::sized($area->loneWorkers, KitSize::Travel).': one for each lone worker.');
+            $parts[] = Part::kits(
+                KitSize::Travel,
+                $area->loneWorkers,
+                self::sized($area->loneWorkers, KitSize::Travel).': one for each lone worker.',
+            );
         }
         if ($area->vehicles > 0) {
             $parts[] = Part::kits(KitSize::Vehicle, $area->vehicles, self::sized($area->vehicles, KitSize::Vehicle).': one for each vehicle.');
@@ -120,9 +143,20 @@ final readonly class Provision
         }
         $count = $full ? $area->points : 1;
         $where = $full && $area->points > 1 ? "one at each of {$area->points} points" : 'one for the area';
-        $parts = array_map(static fn (Risk $risk): Part => Part::modules($risk->value, $count, self::number($count, 'module')." for {$risk->words()}: the risk is there, {$where}."), $area->risks);
+        $parts = array_map(
+            static fn (Risk $risk): Part => Part::modules(
+                $risk->value,
+                $count,
+                self::number($count, 'module')." for {$risk->words()}: the risk is there, {$where}.",
+            ),
+            $area->risks,
+        );
         if (! $area->runningWater) {
-            $parts[] = Part::modules(Risk::NO_RUNNING_WATER, $count, self::number($count, 'module')." for rinsing: there is no running water, {$where}.");
+            $parts[] = Part::modules(
+                Risk::NO_RUNNING_WATER,
+                $count,
+                self::number($count, 'module')." for rinsing: there is no running water, {$where}.",
+            );
         }
 
         return $parts;

@@ -6,7 +6,6 @@ namespace App\Kits;
 
 use App\Catalogue\Catalogue;
 use App\Checks\ReadChecks;
-use App\Judging\ContentRow;
 use App\Judging\Judged;
 use App\Judging\KitJudge;
 use App\Judging\KitPlan;
@@ -24,8 +23,6 @@ use App\Kits\Models\Place;
 use App\Ledger\Head;
 use App\Lists\Http\ListRef;
 use Sarcina\Core\Calendar\PrintedDate;
-use Sarcina\Core\Check\Assignment;
-use Sarcina\Core\Kit\Item;
 
 /** A kit with its picture, contents, verdict, place and last check. */
 final class ReadKit
@@ -120,11 +117,12 @@ final class ReadKit
     private function contents(Judged $judged): array
     {
         $contents = [];
+        $shown = new ShownUnder($judged);
         foreach ($judged->rows as $index => $row) {
             $item = $this->catalogue->item($row->itemCode);
             $contents[] = new ContentResource(
                 $row->pocketId,
-                self::lineIn($judged, $row, $judged->judgement->assignment->contents[$index]->item),
+                $shown->line($index),
                 $row->itemCode,
                 $item->name ?? $row->itemCode,
                 $item->purpose ?? '',
@@ -141,28 +139,5 @@ final class ReadKit
         }
 
         return $contents;
-    }
-
-    /** The line of that pocket under which a row is shown: the first one that lives there and accepts it. */
-    private static function lineIn(Judged $judged, ContentRow $row, Item $item): ?string
-    {
-        $assignment = $judged->judgement->assignment;
-        foreach (self::byPreference($assignment, $item) as $index) {
-            $code = $assignment->list->lines[$index]->id;
-            if ($judged->plan->line($code)->pocketId === $row->pocketId) {
-                return $code;
-            }
-        }
-
-        return null;
-    }
-
-    /** @return list<int> */
-    private static function byPreference(Assignment $assignment, Item $item): array
-    {
-        $preferences = $assignment->list->preferencesFor($item);
-        asort($preferences);
-
-        return array_keys($preferences);
     }
 }

@@ -27,6 +27,7 @@ final class ReadVerdict
     public function __invoke(Judged $judged): VerdictResource
     {
         $judgement = $judged->judgement;
+        $shown = new ShownUnder($judged);
 
         return new VerdictResource(
             $judged->verdict()->value,
@@ -51,11 +52,11 @@ final class ReadVerdict
                 ),
                 $this->words->reasons($judged),
             ),
-            array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $outcome), $judgement->lines),
+            array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $shown, $outcome), $judgement->lines),
         );
     }
 
-    private function line(Judged $judged, LineOutcome $outcome): LineResource
+    private function line(Judged $judged, ShownUnder $shown, LineOutcome $outcome): LineResource
     {
         $line = $judged->plan->line($outcome->line->id);
         $code = $this->firstItem($judged, $line, $outcome);
@@ -77,6 +78,7 @@ final class ReadVerdict
             $outcome->reserve,
             self::amount($outcome->short),
             $this->state($judged, $outcome),
+            $shown->elsewhere($line->code()),
             $this->accepted($line),
         );
     }

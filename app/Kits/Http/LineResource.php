@@ -44,6 +44,8 @@ final readonly class LineResource
         public string $short,
         #[OA\Property(enum: ['met', 'early', 'reserve', 'short', 'none'])]
         public string $state,
+        #[OA\Property(description: 'Pieces that count for this line and are shown under another one, or in another pocket.')]
+        public int $elsewhere,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $accepts,
     ) {

@@ -79,4 +79,15 @@ final readonly class Assignment
     {
         return ! $this->list->excludes($item) && ! $item->scope->isAbove($this->kit->scope);
     }
+
+    /** The mass of the kit and all that is in it, in grams. */
+    public function mass(): int
+    {
+        $mass = $this->kit->emptyMass;
+        foreach ($this->contents as $row) {
+            $mass += $row->item->mass * $row->quantity;
+        }
+
+        return $mass;
+    }
 }

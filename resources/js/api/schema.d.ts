@@ -1635,6 +1635,8 @@ export interface components {
             short: string;
             /** @enum {string} */
             state: "met" | "early" | "reserve" | "short" | "none";
+            /** @description Pieces that count for this line and are shown under another one, or in another pocket. */
+            elsewhere: number;
             accepts: string[];
         };
         /** @description So many pieces of a lot that went somewhere, in words. */

@@ -98,7 +98,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                         }}
                     />
                     <Box component="span" sx={{ fontSize: 14, whiteSpace: 'nowrap' }}>
-                        {row.added ? 'found' : `of ${row.recorded} recorded`}
+                        {row.added ? 'found' : `counted, ${row.recorded} recorded`}
                         {difference !== null && difference !== 0 && !row.added && (
                             <strong>, {difference > 0 ? `${difference} more` : `${-difference} fewer`}</strong>
                         )}

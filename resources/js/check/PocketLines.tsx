@@ -4,8 +4,8 @@ import Typography from '@mui/material/Typography';
 import type { KeyboardEvent } from 'react';
 import type { Schemas } from '../api/client';
 import { pocketName } from '../pack/VerdictSheet';
-import { Stitch } from '../ui/OpenKit';
 import { Caution, Sheet } from '../ui/Page';
+import { sayElsewhere } from '../ui/words';
 import { AddFound } from './AddFound';
 import { CountRow } from './CountRow';
 import { addRow, emptyLines, toggleNoneFound, type Draft } from './draft';
@@ -57,12 +57,8 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                                 </Box>
                             )}
                         </Typography>
-                        <Box
-                            component="span"
-                            sx={{ display: 'inline-flex', gap: 2, alignItems: 'center', whiteSpace: 'nowrap' }}
-                        >
-                            <Stitch state={line.state} />
-                            {line.effective} of {line.required}
+                        <Box component="span" sx={{ fontSize: 14, whiteSpace: 'nowrap' }}>
+                            the list asks for <strong>{line.required}</strong>
                         </Box>
                     </Box>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
@@ -83,6 +79,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                                 />
                             ),
                     )}
+                    {line.elsewhere > 0 && <Typography variant="body2">{sayElsewhere(line.elsewhere)}</Typography>}
                     {empty.includes(line.code) && <NoneRecorded line={line} draft={draft} change={change} />}
                     <AddFound
                         label={`Add another item found here: ${line.need}`}

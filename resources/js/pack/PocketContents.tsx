@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { Stitch } from '../ui/OpenKit';
 import { Caution, Empty, Sheet } from '../ui/Page';
-import { sayGoodUntil } from '../ui/words';
+import { sayElsewhere, sayGoodUntil } from '../ui/words';
 import { pocketName } from './VerdictSheet';
 
 /** What is in one pocket, line by line, with lots and dates. */
@@ -51,6 +51,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
                         {line.reason && `. ${line.reason}`}
                     </Typography>
                     <Caution text={line.caution} />
+                    {line.elsewhere > 0 && <Typography variant="body2">{sayElsewhere(line.elsewhere)}</Typography>}
                     <Rows
                         rows={kit.contents.filter((row) => row.pocket_id === pocket && row.line === line.code)}
                         named={line.item_name}
@@ -73,7 +74,7 @@ function Rows({ rows, named }: { rows: Schemas['ContentResource'][]; named: stri
             {rows.map((row) => (
                 <Box
                     component="li"
-                    key={`${row.lot_id ?? ''} ${row.condition}`}
+                    key={`${row.item} ${row.lot_id ?? ''} ${row.condition}`}
                     sx={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px', fontSize: 14 }}
                 >
                     <strong>{row.quantity} ×</strong>

@@ -61,6 +61,11 @@ export function sayScope(scope: string): string {
     return scopes[scope] ?? scope;
 }
 
+/** Of pieces that count for a line and stand under another one, or in another pocket. */
+export function sayElsewhere(pieces: number): string {
+    return `${count(pieces, 'piece')} shown elsewhere in this kit ${pieces === 1 ? 'counts' : 'count'} for this line.`;
+}
+
 /** "£12.50", of whole minor units. */
 export function sayMoney(minor: number, currency: string): string {
     return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format(minor / 100);

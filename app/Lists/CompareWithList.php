@@ -19,6 +19,7 @@ use App\Lists\Http\LeftOverResource;
 use App\Lists\Http\ToAdd;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
+use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\FindingKind;
@@ -244,21 +245,20 @@ final class CompareWithList
                 "anything of class {$restock->class} that fits",
             );
         }
-        $coming = [];
+        $advice = new Advice($judgement);
+        $pieces = $advice->staying();
         foreach ($add as $row) {
-            $coming[$row->item ?? ''] = ($coming[$row->item ?? ''] ?? 0) + $row->quantity;
+            $item = $row->item === null ? null : ($this->catalogue->items([$row->item])[$row->item] ?? null);
+            $pieces = $item === null ? $pieces : $pieces->with($item, $row->quantity);
         }
-        foreach ($judgement->missingCompanions as $companion) {
-            $pieces = $companion->less($coming);
-            if ($pieces > 0) {
-                $add[] = $this->adding(
-                    null,
-                    'Beside '.implode(', ', array_map($this->catalogue->name(...), $companion->for)),
-                    $companion->anyOf[0],
-                    $pieces,
-                    '',
-                );
-            }
+        foreach ($advice->companionsOf($pieces) as $want) {
+            $add[] = $this->adding(
+                null,
+                'Beside '.implode(', ', array_map($this->catalogue->name(...), $want->companion->for ?? [])),
+                $want->item,
+                $want->pieces,
+                '',
+            );
         }
 
         return $add;

@@ -5,11 +5,15 @@ declare(strict_types=1);
 namespace Sarcina\Core\Advice;
 
 use Sarcina\Core\Check\Assignment;
+use Sarcina\Core\Check\Companions;
 use Sarcina\Core\Check\Finding;
 use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\MissingCompanion;
+use Sarcina\Core\Check\Pieces;
 use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Kit\Condition;
+use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Lists\Rank;
 
 /** From a judgement to what is to be done: the one way from findings to actions, for the page, the pick list and what is printed. */
@@ -85,23 +89,90 @@ final class Advice
         }
         $pieces = $this->piecesByLine();
         $wanted = [];
-        $coming = [];
         foreach ($this->judgement->restock as $restock) {
             $index = $places[$restock->line];
             if ($pieces[$restock->line] > 0) {
                 $wanted[] = Wanted::forLine($lines[$index], $index, $restock->item, $pieces[$restock->line], $lines[$index]->rank === Rank::Critical);
-                $coming[$restock->item ?? ''] = ($coming[$restock->item ?? ''] ?? 0) + $pieces[$restock->line];
             }
         }
         usort($wanted, static fn (Wanted $one, Wanted $other): int => $other->isCritical <=> $one->isCritical);
-        foreach ($this->judgement->missingCompanions as $companion) {
-            $missing = $companion->less($coming);
-            if ($missing > 0) {
-                $wanted[] = Wanted::beside($companion, $missing);
+
+        $items = $this->itemsByCode();
+        $pieces = $this->staying();
+        foreach ($wanted as $want) {
+            $item = $items['.'.$want->item] ?? null;
+            $pieces = $item === null ? $pieces : $pieces->with($item, $want->pieces);
+        }
+
+        return [...$wanted, ...$this->companionsOf($pieces)];
+    }
+
+    /** What stays in the kit once all that must leave has left. */
+    public function staying(): Pieces
+    {
+        return Pieces::of($this->judgement->assignment, array_map(static fn (Leaving $leaving): int => $leaving->index, $this->leaving()));
+    }
+
+    /**
+     * The companions that pieces lack which will be in the kit, those that stay and those that are put in: so that nothing is left unpaired.
+     *
+     * @return list<Wanted>
+     */
+    public function companionsOf(Pieces $pieces): array
+    {
+        $items = $this->itemsByCode();
+        $beside = [];
+        $unknown = [];
+        // Companions may need companions; items that ask for one another without end are asked once each.
+        for ($round = 0; $round <= count($items); $round++) {
+            $isComplete = true;
+            foreach ((new Companions($pieces))->missing() as $companion) {
+                $code = $this->companionToBuy($companion, $items);
+                $item = $items['.'.$code] ?? null;
+                if ($item !== null) {
+                    $pieces = $pieces->with($item, $companion->pieces);
+                    $isComplete = false;
+                } elseif (isset($unknown[$code])) {
+                    continue;
+                } else {
+                    $unknown[$code] = true;
+                }
+                $beside[] = Wanted::beside($companion, $code);
+            }
+            if ($isComplete) {
+                break;
             }
         }
 
-        return $wanted;
+        return $beside;
+    }
+
+    /** @return array<string, Item> by code with a dot before it */
+    private function itemsByCode(): array
+    {
+        $items = [];
+        foreach ($this->judgement->assignment->items as $item) {
+            $items['.'.$item->code] = $item;
+        }
+
+        return $items;
+    }
+
+    /**
+     * The first of the named items that may still be bought and used there; failing that, the first.
+     *
+     * @param  array<string, Item>  $items  by code with a dot before it
+     */
+    private function companionToBuy(MissingCompanion $companion, array $items): string
+    {
+        foreach ($companion->anyOf as $code) {
+            $item = $items['.'.$code] ?? null;
+            if ($item !== null && $item->supersededBy === null && $this->judgement->assignment->isUsable($item)) {
+                return $code;
+            }
+        }
+
+        return $companion->anyOf[0];
     }
 
     /** Whether anything is to be restocked that more than informs. */

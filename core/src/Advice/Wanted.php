@@ -30,8 +30,8 @@ final readonly class Wanted
         return new self($line, $index, null, $item, $pieces, $isCritical);
     }
 
-    public static function beside(MissingCompanion $companion, int $pieces): self
+    public static function beside(MissingCompanion $companion, string $item): self
     {
-        return new self(null, null, $companion, $companion->anyOf[0], $pieces, false);
+        return new self(null, null, $companion, $item, $companion->pieces, false);
     }
 }

@@ -38,7 +38,7 @@ final readonly class Companions
             foreach ($item->needs as $need) {
                 $there = 0;
                 foreach ($need->anyOf as $code) {
-                    $there += $this->pieces->of($code);
+                    $there += $this->pieces->effectiveOf($code);
                 }
                 if ($need->per === CompanionsPer::Kit) {
                     if ($there < $need->quantity) {

@@ -12,7 +12,7 @@ final class Judge
     public static function judge(Assignment $assignment): Judgement
     {
         $placement = Placement::of($assignment);
-        $pieces = new Pieces($assignment);
+        $pieces = Pieces::of($assignment);
         $companions = new Companions($pieces);
         $found = new Findings($assignment, $placement, $pieces, $companions);
         $judge = new LineJudge($assignment, $placement);

@@ -17,14 +17,4 @@ final readonly class MissingCompanion
         public array $for,
     ) {
     }
-
-    /**
-     * How many are still missing once these pieces are put in.
-     *
-     * @param  array<string, int>  $coming  pieces by item
-     */
-    public function less(array $coming): int
-    {
-        return max(0, $this->pieces - (int) array_sum(array_intersect_key($coming, array_flip($this->anyOf))));
-    }
 }

@@ -168,17 +168,20 @@ final class Words
         };
     }
 
-    private function reason(Judged $judged, Advised $advised): Reason
+    /**
+     * What mends a finding, in words.
+     *
+     * @param  string  $restock  what is to be put in for a line that is short
+     */
+    public static function toDo(FindingKind $kind, Action $action, string $restock = ''): string
     {
-        $finding = $advised->finding;
-        $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
-        $todo = match ($finding->kind) {
-            FindingKind::Short => $advised->action === Action::People
+        return match ($kind) {
+            FindingKind::Short => $action === Action::People
                 ? 'It is in the kit, but outside the scope of practice of its users. Post somebody who is trained for it, or change the list.'
-                : $this->toRestock($judged, (string) $line?->code()),
+                : $restock,
             FindingKind::Expired => 'Remove it and put in a new one.',
             FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
-            FindingKind::ExpiresEarly => $advised->action === Action::Restock
+            FindingKind::ExpiresEarly => $action === Action::Restock
                 ? 'Replace it now, or check again before that day.'
                 : 'No line needs it: move it to where it is used sooner.',
             FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => 'Replace it.',
@@ -190,6 +193,12 @@ final class Words
             FindingKind::Surplus => 'Return the rest to the store, or leave it.',
             FindingKind::Overweight => 'Remove what no line asks for.',
         };
+    }
+
+    private function reason(Judged $judged, Advised $advised): Reason
+    {
+        $finding = $advised->finding;
+        $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
         // Removing is done on the restock list; who is posted, and what the list says, is for leads.
         $job = match ($advised->action) {
             Action::Restock => 'restock',
@@ -202,7 +211,7 @@ final class Words
             $finding->kind->value,
             $finding->severity->value,
             self::found($this->fact($judged, $finding)),
-            $todo,
+            self::toDo($finding->kind, $advised->action, $finding->kind === FindingKind::Short ? $this->toRestock($judged, (string) $line?->code()) : ''),
             $job,
             $line?->code(),
             $finding->item?->code,
@@ -222,11 +231,11 @@ final class Words
 
     private function toRestock(Judged $judged, string $line): string
     {
-        foreach ($judged->judgement->restock as $restock) {
-            if ($restock->line === $line) {
-                $what = $restock->item === null ? "any suitable item of class {$restock->class}" : $this->catalogue->name($restock->item);
+        foreach ((new Advice($judged->judgement))->wanted() as $want) {
+            if ($want->line?->id === $line) {
+                $what = $want->item === null ? "any suitable item of class {$want->line->accepts[0]->class?->name}" : $this->catalogue->name($want->item);
 
-                return "Put in {$restock->quantity} × {$what}.";
+                return "Put in {$want->pieces} × {$what}.";
             }
         }
 

@@ -54,6 +54,46 @@ final class FaultTest extends ServedTestCase
         $this->assertLedgerIsWhole();
     }
 
+    public function test_many_do_many_things_at_once_and_some_send_twice(): void
+    {
+        $people = [$this->signIn('keeper'), $this->signIn('lead'), $this->signIn('keeper'), $this->signIn('lead')];
+        $ids = [];
+        for ($round = 0; $round < 3; $round++) {
+            $multi = curl_multi_init();
+            $curls = [];
+            foreach ($people as $index => $client) {
+                // Two by two at one kit; and each of them sends what it sends twice at once, on a line of its own.
+                $kit = ['QH-01', 'QH-02'][$index % 2];
+                $ids[] = $id = $this->ulid();
+                $check = $this->oneFewer($client, $kit);
+                $check['rows'][$index]['quantity']++;
+                foreach ([1, 2] as $_) {
+                    $curls[] = [$id, $client->request('PUT', "/api/checks/{$id}", $check)];
+                }
+            }
+            foreach ($curls as [$id, $curl]) {
+                curl_multi_add_handle($multi, $curl);
+            }
+            do {
+                curl_multi_exec($multi, $running);
+                curl_multi_select($multi, 0.2);
+            } while ($running > 0);
+            $answers = [];
+            foreach ($curls as [$id, $curl]) {
+                $this->assertSame(200, curl_getinfo($curl, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($curl));
+                $answers[$id][] = json_decode(substr((string) curl_multi_getcontent($curl), (int) curl_getinfo($curl, CURLINFO_HEADER_SIZE)), true)['number'] ?? null;
+            }
+            foreach ($answers as [$one, $other]) {
+                $this->assertNotNull($one);
+                $this->assertSame($one, $other, 'Both are told the same operation.');
+            }
+        }
+        $this->assertSame(count($ids), $this->number("SELECT COUNT(*) FROM operations WHERE id IN ('".implode("','", $ids)."')"));
+        $this->assertSame(count($ids), $this->number("SELECT COUNT(*) FROM checks WHERE operation_number IN (SELECT number FROM operations WHERE id IN ('".implode("','", $ids)."'))"));
+        $this->assertSame(0, $this->number('SELECT COUNT(*) FROM holdings WHERE quantity < 0'));
+        $this->assertLedgerIsWhole();
+    }
+
     private function diesInTheMiddle(string $kit, callable $kill): void
     {
         $client = $this->signIn('keeper');

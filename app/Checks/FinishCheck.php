@@ -7,6 +7,7 @@ namespace App\Checks;
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Judging\ContentRow;
+use App\Judging\KitContents;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
 use App\Kits\KitSeal;
@@ -36,6 +37,7 @@ final class FinishCheck
         private readonly LateCheck $late,
         private readonly Lots $lots,
         private readonly KitJudge $judge,
+        private readonly KitContents $contents,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
         private readonly CheckParts $parts,
@@ -77,7 +79,7 @@ final class FinishCheck
                 'seal_reason' => "A full check breaks seal {$kit->seal_number}. Say in writing why it was opened, such as \"planned full check\".",
             ]);
         }
-        $before = $this->judge->recorded($kit);
+        $before = $this->contents->of($kit);
         $counted = array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0));
         $standing = $this->late->standing($report->when, $since);
         $after = match (true) {
@@ -168,7 +170,7 @@ final class FinishCheck
 
             return Recorded::under(null, $report->id);
         }
-        $before = $this->judge->recorded($kit);
+        $before = $this->contents->of($kit);
         $counted = $report->isFull()
             ? array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0))
             : $before;

@@ -41,6 +41,7 @@ final class KitJudge
         private readonly KitPlans $plans,
         private readonly Catalogue $catalogue,
         private readonly Scopes $scopes,
+        private readonly KitContents $contents,
         private readonly Organisation $organisation,
     ) {
     }
@@ -52,7 +53,7 @@ final class KitJudge
     public function judge(Kit $kit, string $asOf, ?array $rows = null, bool $asChecked = false): Judged
     {
         $plan = $this->plans->forKit($kit);
-        $rows ??= $this->recorded($kit);
+        $rows ??= $this->contents->of($kit);
         $today = Day::of($asOf);
         $lastFull = $asChecked ? $today : ($kit->last_full_on === null ? null : Day::of($kit->last_full_on));
         $scope = $this->scopes->of($kit, $today);
@@ -78,21 +79,6 @@ final class KitJudge
             Verdict::from($check->verdict), $kit->disputed_by, (string) $check->user_name,
             Day::of($this->organisation->dayOf(CarbonImmutable::parse($check->received_at, 'UTC'))), $check->standing === 'stands',
         );
-    }
-
-    /** @return list<ContentRow> */
-    public function recorded(Kit $kit): array
-    {
-        $holdings = DB::table('holdings')
-            ->join('lots', 'lots.id', '=', 'holdings.lot_id')
-            ->join('items', 'items.id', '=', 'lots.item_id')
-            ->where('holdings.kit_id', $kit->id)
-            ->orderBy('holdings.id')
-            ->get(['holdings.pocket_id', 'holdings.lot_id', 'holdings.quantity', 'holdings.condition', 'lots.number', 'lots.expires', 'items.code']);
-
-        return array_values($holdings->map(fn (object $row): ContentRow => new ContentRow(
-            $row->pocket_id, $row->code, $row->lot_id, $row->number, $row->expires, (int) $row->quantity, $row->condition,
-        ))->all());
     }
 
     /**
@@ -158,17 +144,14 @@ final class KitJudge
                 $dates[$row->expires] = PrintedDate::of($row->expires);
             }
         }
-        $events = $plan->policy['before_events']
-            ? DB::table('events')->join('event_kits', 'event_kits.event_id', '=', 'events.id')
-                ->where('event_kits.kit_id', $kit->id)->where('events.day', '>=', (string) $today)->orderBy('events.day')->pluck('events.day')->all()
-            : [];
+        $events = $plan->policy['before_events'] ? $this->contents->eventsOf($kit, $today) : [];
 
         return Due::next(new Schedule(
             asOf: $today,
             every: self::interval($plan),
             seasons: array_map(SeasonDay::of(...), $plan->seasons),
             beforeEvents: $plan->policy['before_events'],
-            events: array_values(array_map(Day::of(...), $events)),
+            events: $events,
             afterUse: $plan->policy['after_use'],
             usedOn: $asChecked || $kit->used_on === null ? null : Day::of($kit->used_on),
             seal: $asChecked && $kit->seal === 'broken' ? Seal::None : Seal::from($kit->seal),

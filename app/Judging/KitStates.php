@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Kits\Models\Kit;
+use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
@@ -14,8 +15,12 @@ use Sarcina\Core\Due\Urgency;
 /** Keeps what the core said of each kit, so that Today reads it, and judges again what no longer holds. */
 final class KitStates
 {
+    /** Kits held at once while they are judged: few, so that nobody waits for long. */
+    private const AT_ONCE = 50;
+
     public function __construct(
         private readonly KitJudge $judge,
+        private readonly KitContents $contents,
         private readonly Words $words,
     ) {
     }
@@ -57,10 +62,16 @@ final class KitStates
     public function renewStale(string $asOf): int
     {
         $stale = DB::table('kit_states')->where('holds_through', '<', $asOf)->pluck('kit_id')->all();
-        foreach (array_chunk($stale, 200) as $ids) {
-            foreach (Kit::query()->whereIn('id', $ids)->get() as $kit) {
-                DB::transaction(fn () => $this->renew($kit, $asOf));
-            }
+        foreach (array_chunk($stale, self::AT_ONCE) as $ids) {
+            Transaction::run(function () use ($ids, $asOf): void {
+                // Held before anything is read: what is recorded of them meanwhile comes after, and is judged by who records it.
+                $kits = array_values(Kit::query()->whereIn('id', $ids)->orderBy('id')->lockForUpdate()->with('place')->get()->all());
+                $this->contents->readAhead($kits, Day::of($asOf));
+                foreach ($kits as $kit) {
+                    $this->renew($kit, $asOf);
+                }
+                $this->contents->forget();
+            });
         }
 
         return count($stale);
@@ -95,8 +106,25 @@ final class KitStates
             $rows[] = ['kit_id' => $kit->id, 'position' => $position, 'severity' => $reason->severity, 'text' => mb_substr($reason->text, 0, 300)];
         }
         DB::table('kit_reasons')->insert($rows);
-        DB::table('kit_dates')->where('kit_id', $kit->id)->delete();
-        DB::table('kit_dates')->insert($this->dates($kit, $judged));
+        $this->keepDates($kit, $this->dates($kit, $judged));
+    }
+
+    /**
+     * Most checks leave the dates as they are: then there is nothing to write.
+     *
+     * @param  list<array<string, string>>  $dates
+     */
+    private function keepDates(Kit $kit, array $dates): void
+    {
+        $line = static fn (array $date): string => implode("\n", [$date['place_id'], $date['day'], $date['kind'], $date['texts']]);
+        $kept = DB::table('kit_dates')->where('kit_id', $kit->id)->get(['place_id', 'day', 'kind', 'texts']);
+        $before = $kept->map(static fn (object $row): string => $line((array) $row))->sort()->values()->all();
+        $now = array_map($line, $dates);
+        sort($now);
+        if ($before !== $now) {
+            DB::table('kit_dates')->where('kit_id', $kit->id)->delete();
+            DB::table('kit_dates')->insert($dates);
+        }
     }
 
     /** The last day on which nothing in this answer changes by the calendar alone; null where nothing ever does. */

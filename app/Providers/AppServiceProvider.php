@@ -32,6 +32,7 @@ final class AppServiceProvider extends ServiceProvider
         // Read once a request: whose kits these are, and what day it is there.
         $this->app->scoped(\App\Catalogue\Catalogue::class);
         $this->app->scoped(\App\Judging\KitPlans::class);
+        $this->app->scoped(\App\Judging\KitContents::class);
         $this->app->scoped(\App\People\Scopes::class);
         $this->app->scoped(\App\Catalogue\Measures::class);
         $this->app->scoped(Organisation::class, fn (): Organisation => Organisation::current());

@@ -24,6 +24,8 @@ run_bench() {
     if [ "$fleet" -gt 0 ]; then
         echo "== making a fleet of $fleet kits"
         php artisan fleet:make "$fleet"
+        echo "== judging from the database"
+        php -d opcache.enable_cli=1 artisan fleet:judge
         echo "== API with a fleet of $fleet kits"
         php bin/bench-api.php "$url"
         load_demo

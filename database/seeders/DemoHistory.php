@@ -9,6 +9,7 @@ use App\Checks\CheckReport;
 use App\Checks\CountedRow;
 use App\Checks\FinishCheck;
 use App\Judging\ContentRow;
+use App\Judging\KitContents;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
 use App\Kits\EquipKit;
@@ -61,6 +62,7 @@ final class DemoHistory
         private readonly RestockKit $restockKit,
         private readonly EquipKit $equip,
         private readonly KitJudge $judge,
+        private readonly KitContents $contents,
         private readonly KitStates $states,
     ) {
     }
@@ -163,7 +165,7 @@ final class DemoHistory
         foreach (explode(';', $row['details']) as $part) {
             [$item, $quantity] = explode('=', $part);
             $left = (int) $quantity;
-            foreach ($this->judge->recorded($kit) as $held) {
+            foreach ($this->contents->of($kit) as $held) {
                 $taken = $held->itemCode === $item && $held->condition === 'good' ? min($left, $held->quantity) : 0;
                 if ($taken > 0) {
                     $movements[] = new LotMovement((string) $held->lotId, $taken, Location::pocket($kit->id, $held->pocketId), null, 'used');
@@ -193,7 +195,7 @@ final class DemoHistory
     /** @param  list<array<string, string>>  $found  what the check found in another condition than recorded */
     private function check(Kit $kit, ?string $seal, array $found, User $by, CarbonImmutable $at): void
     {
-        $rows = array_map(static fn (ContentRow $row): CountedRow => new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $row->quantity, $row->condition), $this->judge->recorded($kit));
+        $rows = array_map(static fn (ContentRow $row): CountedRow => new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $row->quantity, $row->condition), $this->contents->of($kit));
         foreach ($found as $finding) {
             [$what, $quantity] = explode('=', $finding['details']);
             [$item, $condition] = explode(':', $what);

@@ -52,7 +52,7 @@ final class FinishedCheck extends FormRequest
     public function rules(): array
     {
         return [
-            'kit' => ['bail', 'required', 'string', 'max:20', 'exists:kits,code'],
+            'kit' => ['bail', 'required', 'string', 'max:20'],
             'kind' => ['required', Rule::in(['full', 'quick'])],
             ...$this->whenRules(),
             'signed' => ['required', 'string', 'max:120'],
@@ -68,7 +68,6 @@ final class FinishedCheck extends FormRequest
     public function messages(): array
     {
         return [
-            'kit.exists' => 'There is no kit with this code.',
             'signed.required' => 'Type your name to sign the check.',
             'note.max' => 'A note has 500 characters at the most.',
             ...$this->whenMessages(),
@@ -82,7 +81,7 @@ final class FinishedCheck extends FormRequest
         }
         /** @var array{kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null, seal_reason?: string|null, note?: string|null} $valid */
         $valid = $this->validated();
-        $kit = Kit::query()->where('code', $valid['kit'])->firstOrFail();
+        $kit = Kit::query()->where('code', $valid['kit'])->first() ?? throw ValidationException::withMessages(['kit' => 'There is no kit with this code.']);
 
         return new CheckReport(
             Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit), $valid['signed'],

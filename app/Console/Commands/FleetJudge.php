@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Accounts\Models\Organisation;
+use App\Judging\Judged;
+use App\Judging\KitContents;
+use App\Judging\KitJudge;
+use App\Kits\Models\Kit;
+use Illuminate\Console\Command;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Check\Judge;
+
+/** How many kits are judged in a second from the database, beside what the core does alone with the same kits. Nothing is written. */
+final class FleetJudge extends Command
+{
+    private const MOST = 500;
+
+    protected $signature = 'fleet:judge';
+
+    protected $description = 'Measures the judging of kits for bin/sarcina bench';
+
+    public function handle(KitJudge $judge, KitContents $contents): int
+    {
+        $today = Organisation::current()->today();
+        /** @var list<Kit> $kits */
+        $kits = Kit::query()->with('place')->whereNull('retired_on')->orderBy('code')->limit(self::MOST)->get()->all();
+        // Once before it is measured: what is read once for all kits is in memory then, in both.
+        $judge->judge($kits[0], $today);
+        $whole = hrtime(true);
+        $contents->readAhead($kits, Day::of($today));
+        $judged = array_map(static fn (Kit $kit): Judged => $judge->judge($kit, $today), $kits);
+        $whole = hrtime(true) - $whole;
+        $alone = hrtime(true);
+        foreach ($judged as $one) {
+            Judge::judge($one->judgement->assignment);
+        }
+        $alone = hrtime(true) - $alone;
+        $this->line(sprintf(
+            '%d kits judged from the database: %d a second, %.2f of what the core does alone with the same kits (%d a second); aim at least 0.33',
+            count($kits), count($kits) / ($whole / 1e9), $alone / $whole, count($kits) / ($alone / 1e9),
+        ));
+
+        return self::SUCCESS;
+    }
+}

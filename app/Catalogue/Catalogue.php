@@ -35,7 +35,7 @@ final class Catalogue
     /** @return list<Item> the whole catalogue, by code */
     public function all(): array
     {
-        return array_values($this->items(DB::table('items')->orderBy('code')->pluck('code')->all()));
+        return array_values($this->items(array_values(DB::table('items')->orderBy('code')->pluck('code')->map(strval(...))->all())));
     }
 
     /** @return object{id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int, purpose: string, caution: string|null}|null */

@@ -14,10 +14,8 @@ final class Classes
 
     public function makeAll(): void
     {
-        $this->make([
-            ...DB::table('items')->distinct()->pluck('class')->all(), ...DB::table('list_exclusions')->distinct()->pluck('class')->all(),
-            ...DB::table('line_entries')->whereNotNull('class')->distinct()->pluck('class')->all(),
-        ]);
+        $named = static fn (string $table): array => DB::table($table)->whereNotNull('class')->distinct()->pluck('class')->map(strval(...))->values()->all();
+        $this->make([...$named('items'), ...$named('list_exclusions'), ...$named('line_entries')]);
     }
 
     /** @param  list<string>  $classes */

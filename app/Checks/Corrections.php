@@ -37,7 +37,7 @@ final class Corrections
                     if ($quantity > 0) {
                         $movements[] = new LotMovement((string) $lot, $quantity, $from, $to, 'counted');
                         $left -= $quantity;
-                        $more[$lot][$index][1] -= $quantity;
+                        $more[$lot][$index] = [$to, $wanted - $quantity];
                     }
                 }
                 if ($left > 0) {

@@ -144,7 +144,7 @@ final class ReadChecks
             ->where('standing', 'stands')
             ->orderByDesc('operation_number')
             ->value('operation_number');
-        $operation = $number === null ? null : Operation::query()->with('check')->find($number);
+        $operation = $number === null ? null : Operation::query()->with('check')->where('number', $number)->first();
 
         return $operation === null ? null : $this->ref($operation);
     }

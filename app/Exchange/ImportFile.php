@@ -173,7 +173,7 @@ final class ImportFile
     /** @return array{Validator, object} the schema of one record */
     private static function validator(Kind $kind): array
     {
-        /** @var object{'$defs': object{entry: object}} $schema */
+        /** @var \stdClass $schema */
         $schema = json_decode((string) file_get_contents($kind->schema()), false, 512, JSON_THROW_ON_ERROR);
         $entry = $schema->{'$defs'}->entry;
         unset($schema->{'$defs'}->entry);
@@ -246,18 +246,20 @@ final class ImportFile
     {
         $records = app($kind->records());
         $key = $records->key();
+        $lines = [];
         $groups = [];
         $last = null;
         foreach (Sheet::read($text, $records->headings()) as $row) {
             // Another edition of a list is another record, though its code is the same.
             $of = $row['cells'][$key]."\n".($kind === Kind::Lists ? $row['cells']['edition'] : '');
             if ($of !== $last) {
-                $groups[] = ['line' => $row['line'], 'rows' => []];
+                $lines[] = $row['line'];
+                $groups[] = [];
                 $last = $of;
             }
-            $groups[count($groups) - 1]['rows'][] = $row['cells'];
+            $groups[count($groups) - 1][] = $row['cells'];
         }
 
-        return array_map(static fn (array $group): array => ['line' => $group['line'], 'record' => $records->fromRows($group['rows'])], $groups);
+        return array_map(static fn (int $line, array $rows): array => ['line' => $line, 'record' => $records->fromRows($rows)], $lines, $groups);
     }
 }

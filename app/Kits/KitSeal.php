@@ -44,9 +44,9 @@ final class KitSeal
     }
 
     /** Of the seal that is whole now: null where it was set before the record began. */
-    private function lastSet(Kit $kit): ?object
+    private function lastSet(Kit $kit): ?\stdClass
     {
-        /** @var object{operation_number: int, done_at: string}|null $last */
+        /** @var \stdClass|null $last */
         $last = DB::table('seals')
             ->join('operations', 'operations.number', '=', 'seals.operation_number')
             ->where('seals.kit_id', $kit->id)

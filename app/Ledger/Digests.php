@@ -34,7 +34,7 @@ final class Digests
                 ->orderBy('assessment_area_id')
                 ->orderBy($columns[0])
                 ->orderBy($columns[1] ?? $columns[0]),
-            ['assessment_area_id', ...$columns],
+            ['assessment_area_id', ...array_values($columns)],
         );
 
         return [

@@ -90,7 +90,7 @@ final class Record
         $number = $head->number + 1;
         $epoch = $head->epoch + ($operation->kind === OperationKind::Restore ? 1 : 0);
         $own = $this->own($operation, $number, $epoch);
-        $hash = (string) $this->keys->hash($own['key_id'], Canonical::text($head->hash, $own, $rows));
+        $hash = (string) $this->keys->hash($this->keys->current(), Canonical::text($head->hash, $own, $rows));
         try {
             DB::table('operations')->insert([...$own, 'hash' => $hash]);
         } catch (UniqueConstraintViolationException) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support;
 
 use Closure;
+use Illuminate\Database\Connection;
 use Illuminate\Database\MariaDbConnection;
 use Illuminate\Database\QueryException;
 use Illuminate\Database\Schema\MariaDbBuilder;
@@ -20,7 +21,7 @@ final class GuardedConnection extends MariaDbConnection
     public function getSchemaBuilder(): MariaDbBuilder
     {
         $builder = parent::getSchemaBuilder();
-        $builder->blueprintResolver(static fn (mixed ...$arguments): NarrowBlueprint => new NarrowBlueprint(...$arguments));
+        $builder->blueprintResolver(static fn (Connection $connection, string $table, ?Closure $callback): NarrowBlueprint => new NarrowBlueprint($connection, $table, $callback));
 
         return $builder;
     }

@@ -104,7 +104,7 @@ final class ReadToday
         if ($row->due_on !== null && $row->due_on <= (string) $asOf->plusDays(Urgency::SOON_DAYS)) {
             $texts[] = self::dueText($row, $overdue, $today);
         }
-        $all = [...$texts, ...($reasons->get($row->kit_id)?->pluck('text')->all() ?? [])];
+        $all = [...$texts, ...($reasons->get($row->kit_id)?->map(static fn (stdClass $reason): string => $reason->text)->values()->all() ?? [])];
         $isDue = $row->due_on !== null && $row->due_on <= $today;
         // What is missing is put right first; but a kit that is due is counted before anything is put in.
         $job = $isDue || ! $row->wants_restock ? 'check' : 'restock';

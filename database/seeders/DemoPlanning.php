@@ -89,10 +89,10 @@ final class DemoPlanning
             $started = $files->today->subDays($about['started_days_ago']);
             $made = ($this->start)(['id' => Str::lower((string) Str::ulid($started)), 'title' => $about['title'], 'scheme' => $about['scheme']], $lead, $started->toDateString());
             foreach ($about['areas'] as $area) {
+                /** @var array{name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int, lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int, risks: list<string>, note: string|null} $answers */
+                $answers = [...array_diff_key($area, ['overrides' => 0]), 'places' => array_map(static fn (string $key): string => $places[$key]->id, $area['places'])];
                 $known = AssessmentArea::query()->where('assessment_id', $made->id)->where('name', $area['name'])->first();
-                $answered = ($this->answer)($made, $known->id ?? Str::lower((string) Str::ulid($started)), [
-                    ...array_diff_key($area, ['overrides' => 0]), 'places' => array_map(static fn (string $key): string => $places[$key]->id, $area['places']),
-                ], $known->revision ?? 0);
+                $answered = ($this->answer)($made, $known->id ?? Str::lower((string) Str::ulid($started)), $answers, $known->revision ?? 0);
                 foreach ($area['overrides'] as $figure) {
                     $this->answer->override($answered, $figure['plan'], $figure['wanted'], $figure['count'], $figure['reason'], $lead, $files->today->subDays($about['signed_days_ago'])->setTime(11, 30));
                 }

@@ -96,6 +96,7 @@ final class ListLoader
         if (isset($line['accepts'])) {
             return $line['accepts'];
         }
+        /** @var list<array<string, mixed>> $entries */
         $entries = array_map(static fn (string $item): array => ['item' => $item], $line['items'] ?? []);
         $entries[] = ['class' => $line['class'], ...(isset($line['min']) ? ['min' => $line['min']] : [])];
 

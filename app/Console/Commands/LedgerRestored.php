@@ -23,14 +23,14 @@ final class LedgerRestored extends Command
 
     public function handle(Record $record, Keys $keys): int
     {
-        $by = (string) $this->option('by');
-        if ($by === '') {
+        $by = $this->option('by');
+        if (! is_string($by) || $by === '') {
             $this->error('Say who restored it: --by "Full Name".');
 
             return 2;
         }
         try {
-            $checkpoint = Checkpoint::read((string) @file_get_contents((string) $this->argument('checkpoint')), $keys);
+            $checkpoint = Checkpoint::read((string) @file_get_contents($this->file()), $keys);
         } catch (RuntimeException $refused) {
             $this->error($refused->getMessage());
 
@@ -47,5 +47,12 @@ final class LedgerRestored extends Command
         $this->info("Recorded as operation {$number}. Verify the record now: artisan ledger:verify --checkpoint FILE");
 
         return self::SUCCESS;
+    }
+
+    private function file(): string
+    {
+        $file = $this->argument('checkpoint');
+
+        return is_string($file) ? $file : '';
     }
 }

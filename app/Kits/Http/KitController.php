@@ -37,7 +37,7 @@ final class KitController extends Controller
     {
         return $this->json(
             $describe(
-                $equip($request->report(), $this->user($request), now(), $this->today(), PlanTask::query()->find($request->validated('task'))),
+                $equip($request->report(), $this->user($request), now(), $this->today(), PlanTask::query()->where('id', $request->validated('task'))->first()),
                 $this->today(),
             ),
             201,

@@ -47,7 +47,7 @@ final class ListController extends Controller
         [$code, $title] = [(string) $request->validated('code'), (string) $request->validated('title')];
         $list = $from === null
             ? $write->create(['code' => $code, 'edition' => '1', 'origin' => 'house', 'kind' => 'kit'], ['title' => $title, 'size' => null, 'basis' => 'Our risk assessment', 'excludes' => ['medicine'], 'lines' => []])
-            : $new->houseList(KitList::query()->findOrFail($from), $code, $title);
+            : $new->houseList(KitList::query()->where('id', $from)->firstOrFail(), $code, $title);
 
         return $this->json($lists->one($list), 201);
     }
@@ -103,12 +103,14 @@ final class ListController extends Controller
     public function changes(Request $request, KitList $list, ReadEditionChange $change): JsonResponse
     {
         $from = KitList::query()->where('code', $list->code)->where('id', '!=', $list->id)->find($request->string('from')->toString() ?: $list->supersedes_id);
-        abort_if($from === null, 422, 'This is the first edition: there is none to compare it with.');
+        if ($from === null) {
+            abort(422, 'This is the first edition: there is none to compare it with.');
+        }
 
         return $this->json($change($from, $list, $this->today()));
     }
 
-    #[OA\Post(path: '/lists/{list}/adoption', operationId: 'adoptEdition', tags: ['lists'], description: 'Holds a design and its kits to this edition instead of an older one.')]
+    #[OA\Post(path: '/lists/{list}/adoption', operationId: 'adoptEdition', tags: ['lists'], description: 'Moves a design and its kits from an older edition to this one.')]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AdoptedEdition::class))]
     #[OA\Response(response: 200, description: 'The edition, with the designs that keep it', content: new OA\JsonContent(ref: ListResource::class))]
@@ -117,7 +119,7 @@ final class ListController extends Controller
     {
         /** @var list<array{line: string, pocket_id: string}> $pockets */
         $pockets = $request->validated('pockets') ?? [];
-        $adopt(Design::query()->findOrFail($request->validated('design')), $list, array_column($pockets, 'pocket_id', 'line'), $this->user($request), now());
+        $adopt(Design::query()->where('id', $request->validated('design'))->firstOrFail(), $list, array_column($pockets, 'pocket_id', 'line'), $this->user($request), now());
 
         return $this->json($lists->one($list));
     }

@@ -24,6 +24,9 @@ final class Description
         /** @var \stdClass $document */
         $document = json_decode($openapi?->toJson() ?? '{}', false, 512, JSON_THROW_ON_ERROR);
         foreach (get_object_vars($document->components->schemas) as $schema) {
+            if (! $schema instanceof \stdClass) {
+                continue;
+            }
             // A resource always has all of its members; a request says for itself which it needs.
             if (! isset($schema->required) && isset($schema->properties)) {
                 $schema->required = array_keys(get_object_vars($schema->properties));

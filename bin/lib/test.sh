@@ -54,7 +54,7 @@ part_browser() { load_demo && vendor/bin/phpunit --testsuite browser; }
 # Pint is an application of the same framework, and would read this one's cached settings.
 part_pint() { env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u APP_EVENTS_CACHE -u DB_PORT vendor/bin/pint --test -q && echo "pint: nothing to mend"; }
 part_phpstan() {
-    vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G
+    vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan-tests.neon --no-progress --memory-limit=1G
 }
 part_eslint() { npx eslint resources/js --max-warnings 0 && echo "eslint: nothing to mend"; }
 part_prettier() { npx prettier --check resources/js; }

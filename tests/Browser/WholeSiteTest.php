@@ -37,7 +37,7 @@ final class WholeSiteTest extends BrowserTestCase
 
         $visit->press('Sign the assessment')->see('Signed by Maren Oduya on')->dontSee('Choose and sign');
         $visit->press('Plan to print')->see('Justification, 2 instead of 1: The terrace has two gates')->see('A starting point, not law.')->see('Unconfirmed lists:');
-        $this->assertSame('595 x 842', $this->printed($visit));
+        $visit->wait(fn (): bool => $this->printed($visit) === '595 x 842', 'It does not print on A4.');
         $visit->choose('Paper', 'Letter');
         $visit->wait(fn (): bool => $this->printed($visit) === '612 x 792', 'It does not print on Letter.');
 
@@ -70,6 +70,7 @@ final class WholeSiteTest extends BrowserTestCase
     }
 
     /** The size of the sheets, in points, on which the browser would print the page. */
+    /** @phpstan-impure */
     private function printed(\Tests\Browser\Support\Visit $visit): string
     {
         $answer = $visit->chrome->driver->executeCustomCommand('/session/:sessionId/chromium/send_command_and_get_result', 'POST', ['cmd' => 'Page.printToPDF', 'params' => ['preferCSSPageSize' => true]]);

@@ -13,7 +13,10 @@ use Tests\TestCase;
 /** First aiders: a kit's scope comes from who is posted to its place, a shortage is said, and records go in time. */
 final class PeopleTest extends TestCase
 {
-    /** @return array<string, mixed> */
+    /**
+     * @param  array<string, mixed>  $but
+     * @return array<string, mixed>
+     */
     private function written(array $but = []): array
     {
         return [...['name' => 'Nele Arbuthnot', 'ended_on' => null, 'qualifications' => [['scope' => 'first_aider', 'title' => 'First aid at work', 'expires_on' => '2030-01-31']], 'postings' => []], ...$but];

@@ -103,7 +103,7 @@ final class FaultTest extends ServedTestCase
         // Somebody else holds the head of the record, so the check stops just there: what is where is written, the operation not yet.
         $holder = $this->database();
         $holder->beginTransaction();
-        $holder->query('SELECT * FROM ledger_head WHERE id = 1 FOR UPDATE')?->fetchAll();
+        $holder->query('SELECT * FROM ledger_head WHERE id = 1 FOR UPDATE')->fetchAll();
         $curl = $client->request('PUT', "/api/checks/{$id}", $check);
         $multi = curl_multi_init();
         curl_multi_add_handle($multi, $curl);
@@ -114,7 +114,7 @@ final class FaultTest extends ServedTestCase
             // The server makes this table anew only where nobody has read it for a tenth of a second.
             usleep(150_000);
 
-            return (int) $watch->query("SELECT COUNT(*) FROM information_schema.innodb_trx WHERE trx_state = 'LOCK WAIT'")?->fetchColumn() > 0;
+            return (int) $watch->query("SELECT COUNT(*) FROM information_schema.innodb_trx WHERE trx_state = 'LOCK WAIT'")->fetchColumn() > 0;
         }, 'the check to be in the middle');
         $kill();
         try {

@@ -36,7 +36,7 @@ abstract class ServedTestCase extends TestCase
 
     protected function number(string $query): int
     {
-        return (int) $this->database()->query($query)?->fetchColumn();
+        return (int) $this->database()->query($query)->fetchColumn();
     }
 
     /** Runs functions of bin/lib/instance.sh on the instance under test. */

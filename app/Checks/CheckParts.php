@@ -35,9 +35,9 @@ final class CheckParts
             $kitId,
             $standing,
             $judged->plan->name,
-            $list['title'].($list['size'] === null ? '' : ", {$list['size']}"),
-            $list['edition'],
-            $list['confirmed'],
+            $list->title.($list->size === null ? '' : ", {$list->size}"),
+            $list->edition,
+            $list->confirmed,
             $judgement->assignment->policy->expiry->value,
             $judged->scope->scope->value,
             (string) $judgement->assignment->policy->nextCheck,
@@ -69,7 +69,7 @@ final class CheckParts
             array_map(
                 fn (string $key, ContentRow $row): CheckRow => new CheckRow(
                     $row->pocketId,
-                    $judged->plan->pockets[$row->pocketId]['name'] ?? 'elsewhere',
+                    $judged->plan->pockets[$row->pocketId]->name ?? 'elsewhere',
                     (string) $row->lotId,
                     $row->itemCode,
                     $this->catalogue->name($row->itemCode),
@@ -96,7 +96,7 @@ final class CheckParts
             $lines[] = new CheckLine(
                 $outcome->line->id,
                 $line->need,
-                $line->pocketId === null ? null : $judged->plan->pockets[$line->pocketId]['name'] ?? null,
+                $line->pocketId === null ? null : $judged->plan->pockets[$line->pocketId]->name ?? null,
                 $outcome->line->rank->value,
                 (string) $outcome->required,
                 (string) $outcome->effective,

@@ -30,7 +30,7 @@ final class DisagreeingLines
                 $line = $judged->plan->line($outcome->line->id);
                 $rows[] = new UnsettledRow(
                     'checks_disagree', "{$line->need}: {$outcome->effective} by this check, {$there} by check {$last->number}", null,
-                    $line->pocketId === null ? null : $judged->plan->pockets[$line->pocketId]['name'] ?? null,
+                    $line->pocketId === null ? null : $judged->plan->pockets[$line->pocketId]->name ?? null,
                 );
             }
         }

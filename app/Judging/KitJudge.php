@@ -12,19 +12,16 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
-use Sarcina\Core\Calendar\SeasonDay;
 use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Due\Due;
 use Sarcina\Core\Due\Expiry;
-use Sarcina\Core\Due\Interval;
 use Sarcina\Core\Due\Schedule;
 use Sarcina\Core\Due\Seal;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Problem;
 use Sarcina\Core\Kit\Condition;
-use Sarcina\Core\Kit\ExpiryPolicy;
 use Sarcina\Core\Kit\Kit as CoreKit;
 use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
@@ -102,7 +99,7 @@ final class KitJudge
         return new Assignment(
             $asOf,
             new CoreKit($kit->code, $scope, $plan->maxMass, $plan->emptyMass),
-            new Policy(ExpiryPolicy::from($plan->policy['expiry']), $nextCheck, $plan->policy['margin_days']),
+            new Policy($plan->policy->expiry, $nextCheck, $plan->policy->marginDays),
             array_values($items),
             $list,
             array_map(
@@ -127,8 +124,8 @@ final class KitJudge
     {
         $planned = Due::next(new Schedule(
             asOf: $today,
-            every: self::interval($plan),
-            seasons: array_map(SeasonDay::of(...), $plan->seasons),
+            every: $plan->policy->every,
+            seasons: $plan->policy->seasons,
             lastFull: $lastFull,
         ))->day;
 
@@ -144,35 +141,23 @@ final class KitJudge
                 $dates[$row->expires] = PrintedDate::of($row->expires);
             }
         }
-        $events = $plan->policy['before_events'] ? $this->contents->eventsOf($kit, $today) : [];
+        $events = $plan->policy->beforeEvents ? $this->contents->eventsOf($kit, $today) : [];
 
         return Due::next(new Schedule(
             asOf: $today,
-            every: self::interval($plan),
-            seasons: array_map(SeasonDay::of(...), $plan->seasons),
-            beforeEvents: $plan->policy['before_events'],
+            every: $plan->policy->every,
+            seasons: $plan->policy->seasons,
+            beforeEvents: $plan->policy->beforeEvents,
             events: $events,
-            afterUse: $plan->policy['after_use'],
+            afterUse: $plan->policy->afterUse,
             usedOn: $asChecked || $kit->used_on === null ? null : Day::of($kit->used_on),
             seal: $asChecked && $kit->seal === 'broken' ? Seal::None : Seal::from($kit->seal),
             sealBrokenOn: $asChecked || $kit->seal_broken_on === null ? null : Day::of($kit->seal_broken_on),
             lastFull: $lastFull,
             lastQuick: $kit->last_quick_on === null ? null : Day::of($kit->last_quick_on),
-            earliestExpiry: Expiry::firstToAsk(array_values($dates), $lastFull, $plan->policy['margin_days']),
-            marginDays: $plan->policy['margin_days'],
-            graceDays: $plan->policy['grace_days'],
+            earliestExpiry: Expiry::firstToAsk(array_values($dates), $lastFull, $plan->policy->marginDays),
+            marginDays: $plan->policy->marginDays,
+            graceDays: $plan->policy->graceDays,
         ));
-    }
-
-    private static function interval(KitPlan $plan): ?Interval
-    {
-        [$unit, $count] = $plan->policy['every'] ?? [null, 0];
-
-        return match ($unit) {
-            'months' => Interval::months($count),
-            'weeks' => Interval::weeks($count),
-            'days' => Interval::days($count),
-            default => null,
-        };
     }
 }

@@ -13,13 +13,10 @@ use Sarcina\Core\Lists\Line;
 final readonly class KitPlan
 {
     /**
-     * @param  array{expiry: string, margin_days: int, grace_days: int, every: array{string, int}|null, before_events: bool, after_use: bool, sealed: bool}  $policy
-     * @param  list<string>  $seasons  MM-DD
-     * @param  array{id: string, code: string, title: string, size: string|null, edition: string, basis: string, origin: string, confirmed: bool}  $list
      * @param  list<ItemClass>  $excludes
      * @param  list<KitPlanLine>  $lines
-     * @param  array<string, array{name: string, leaf: string}>  $pockets  by id
-     * @param  list<array{name: string, pockets: list<array{id: string, name: string, row: int, column: int, row_span: int, column_span: int}>}>  $leaves
+     * @param  array<string, PlanPocket>  $pockets  by id
+     * @param  list<PlanLeaf>  $leaves
      * @param  array<string, Item>  $items  named by a line, by code
      */
     public function __construct(
@@ -28,9 +25,8 @@ final readonly class KitPlan
         public string $name,
         public int $emptyMass,
         public ?int $maxMass,
-        public array $policy,
-        public array $seasons,
-        public array $list,
+        public CheckPolicy $policy,
+        public KeptList $list,
         public array $excludes,
         public array $lines,
         public array $pockets,
@@ -53,7 +49,7 @@ final readonly class KitPlan
     /** What the core judges a kit of this plan against. */
     public function asked(): KitList
     {
-        return new KitList($this->list['code'], array_map(static fn (KitPlanLine $line): Line => $line->asked, $this->lines), $this->excludes);
+        return new KitList($this->list->code, array_map(static fn (KitPlanLine $line): Line => $line->asked, $this->lines), $this->excludes);
     }
 
     /** "Lid, top net": what the kit's document calls a pocket. */
@@ -61,6 +57,6 @@ final readonly class KitPlan
     {
         $pocket = $this->pockets[$id] ?? null;
 
-        return $pocket === null ? 'elsewhere' : "{$pocket['leaf']}, {$pocket['name']}";
+        return $pocket === null ? 'elsewhere' : "{$pocket->leaf}, {$pocket->name}";
     }
 }

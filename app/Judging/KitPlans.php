@@ -8,6 +8,9 @@ use App\Catalogue\Catalogue;
 use App\Kits\Models\Kit;
 use Illuminate\Support\Facades\DB;
 use LogicException;
+use Sarcina\Core\Calendar\SeasonDay;
+use Sarcina\Core\Due\Interval;
+use Sarcina\Core\Kit\ExpiryPolicy;
 use Sarcina\Core\Kit\ItemClass;
 use Sarcina\Core\Lists\Accepted;
 use Sarcina\Core\Lists\Line;
@@ -68,44 +71,54 @@ final class KitPlans
         /** @var \stdClass $design */
         $design = DB::table('designs')->join('lists', 'lists.id', '=', 'designs.list_id')->where('designs.id', $designId)
             ->first(['designs.*', 'lists.code as list_code', 'lists.title', 'lists.size', 'lists.edition', 'lists.basis', 'lists.origin', 'lists.confirmed_at']);
-        $leaves = [];
+        $names = [];
+        $byLeaf = [];
         $pockets = [];
         $all = DB::table('leaves')->join('pockets', 'pockets.leaf_id', '=', 'leaves.id')->where('leaves.design_id', $designId)
             ->where(fn ($query) => $query->whereNull('pockets.module_list_id')->orWhereIn('pockets.module_list_id', array_values($modules)))
             ->orderBy('leaves.position')->orderBy('pockets.row')->orderBy('pockets.column')
             ->get(['pockets.*', 'leaves.name as leaf', 'leaves.position']);
         foreach ($all as $pocket) {
-            $pockets[$pocket->id] = ['name' => $pocket->name, 'leaf' => $pocket->leaf];
-            $leaves[$pocket->position]['name'] = $pocket->leaf;
-            $leaves[$pocket->position]['pockets'][] = [
-                'id' => $pocket->id, 'name' => $pocket->name, 'row' => (int) $pocket->row, 'column' => (int) $pocket->column,
-                'row_span' => (int) $pocket->row_span, 'column_span' => (int) $pocket->column_span,
-            ];
+            $pockets[$pocket->id] = new PlanPocket(
+                $pocket->id, $pocket->name, $pocket->leaf, (int) $pocket->row, (int) $pocket->column, (int) $pocket->row_span, (int) $pocket->column_span,
+            );
+            $names[$pocket->position] = $pocket->leaf;
+            $byLeaf[$pocket->position][] = $pockets[$pocket->id];
         }
+        $leaves = array_map(static fn (string $name, array $on): PlanLeaf => new PlanLeaf($name, $on), $names, $byLeaf);
         [$lines, $named] = $this->lines($designId, $design->list_id, $modules);
 
         return new KitPlan(
             $designId, $design->code, $design->name, (int) $design->empty_mass_g,
             $design->max_mass_g === null ? null : (int) $design->max_mass_g,
-            [
-                'expiry' => $design->expiry,
-                'margin_days' => (int) $design->margin_days,
-                'grace_days' => (int) $design->grace_days,
-                'every' => $design->every_unit === null ? null : [$design->every_unit, (int) $design->every_count],
-                'before_events' => (bool) $design->before_events,
-                'after_use' => (bool) $design->after_use,
-                'sealed' => (bool) $design->sealed,
-            ],
-            array_values(DB::table('design_seasons')->where('design_id', $designId)->orderBy('month_day')->pluck('month_day')->map(strval(...))->all()),
-            [
-                'id' => $design->list_id, 'code' => $design->list_code, 'title' => $design->title, 'size' => $design->size,
-                'edition' => $design->edition, 'basis' => $design->basis, 'origin' => $design->origin, 'confirmed' => $design->confirmed_at !== null,
-            ],
+            $this->policy($design),
+            new KeptList(
+                $design->list_id, $design->list_code, $design->title, $design->size, $design->edition, $design->basis, $design->origin, $design->confirmed_at !== null,
+            ),
             array_values(DB::table('list_exclusions')->where('list_id', $design->list_id)->orderBy('id')->pluck('class')->map(static fn (string $class): ItemClass => new ItemClass($class))->all()),
             $lines,
             $pockets,
-            array_values($leaves),
+            $leaves,
             $this->catalogue->items($named),
+        );
+    }
+
+    private function policy(stdClass $design): CheckPolicy
+    {
+        return new CheckPolicy(
+            ExpiryPolicy::from($design->expiry),
+            (int) $design->margin_days,
+            (int) $design->grace_days,
+            match ($design->every_unit) {
+                'months' => Interval::months((int) $design->every_count),
+                'weeks' => Interval::weeks((int) $design->every_count),
+                'days' => Interval::days((int) $design->every_count),
+                default => null,
+            },
+            array_values(DB::table('design_seasons')->where('design_id', $design->id)->orderBy('month_day')->pluck('month_day')->map(SeasonDay::of(...))->all()),
+            (bool) $design->before_events,
+            (bool) $design->after_use,
+            (bool) $design->sealed,
         );
     }
 

@@ -83,7 +83,7 @@ final class KitStates
         $reasons = $this->words->reasons($judged);
         $today = Day::of($asOf);
         $wantsRestock = (new Advice($judged->judgement))->wantsRestock();
-        $grace = $judged->plan->policy['grace_days'];
+        $grace = $judged->plan->policy->graceDays;
         DB::table('kit_states')->upsert([[
             'kit_id' => $kit->id,
             'code' => $kit->code,
@@ -140,7 +140,7 @@ final class KitStates
         foreach ($judged->judgement->assignment->contents as $row) {
             if ($row->expires !== null && ! $row->isExpired($asOf)) {
                 $days[] = $row->expires->lastGoodDay;
-                $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy['margin_days']);
+                $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy->marginDays);
             }
         }
         $days = [...$days, ...Urgency::lastDays($judged->due()->day, $asOf)];

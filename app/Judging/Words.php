@@ -138,7 +138,7 @@ final class Words
             $row?->lot,
             $row?->expires,
             $row?->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay,
-            $row === null ? null : $judged->plan->pockets[$row->pocketId]['name'] ?? null,
+            $row === null ? null : $judged->plan->pockets[$row->pocketId]->name ?? null,
             $quantity,
             $detail === null ? null : mb_substr($detail, 0, 300),
         );

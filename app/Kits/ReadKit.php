@@ -9,6 +9,8 @@ use App\Checks\ReadChecks;
 use App\Judging\Judged;
 use App\Judging\KitJudge;
 use App\Judging\KitPlan;
+use App\Judging\PlanLeaf;
+use App\Judging\PlanPocket;
 use App\Judging\Words;
 use App\Kits\Http\BaseResource;
 use App\Kits\Http\ContentResource;
@@ -53,7 +55,7 @@ final class ReadKit
             $judged->scope->scope->value,
             $judged->scope->because,
             $kit->retired_on,
-            $judged->plan->policy['sealed'],
+            $judged->plan->policy->sealed,
             new SealResource($kit->seal, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason),
             $kit->used_on,
             $base,
@@ -80,14 +82,14 @@ final class ReadKit
     public static function list(KitPlan $plan): ListRef
     {
         return new ListRef(
-            $plan->list['id'],
-            $plan->list['code'],
-            $plan->list['title'],
-            $plan->list['size'],
-            $plan->list['edition'],
-            $plan->list['basis'],
-            $plan->list['origin'],
-            $plan->list['confirmed'],
+            $plan->list->id,
+            $plan->list->code,
+            $plan->list->title,
+            $plan->list->size,
+            $plan->list->edition,
+            $plan->list->basis,
+            $plan->list->origin,
+            $plan->list->confirmed,
         );
     }
 
@@ -95,18 +97,13 @@ final class ReadKit
     public static function leaves(KitPlan $plan): array
     {
         return array_map(
-            static fn (array $leaf): LeafResource => new LeafResource(
-                $leaf['name'],
+            static fn (PlanLeaf $leaf): LeafResource => new LeafResource(
+                $leaf->name,
                 array_map(
-                    static fn (array $pocket): PocketResource => new PocketResource(
-                        $pocket['id'],
-                        $pocket['name'],
-                        $pocket['row'],
-                        $pocket['column'],
-                        $pocket['row_span'],
-                        $pocket['column_span'],
+                    static fn (PlanPocket $pocket): PocketResource => new PocketResource(
+                        $pocket->id, $pocket->name, $pocket->row, $pocket->column, $pocket->rowSpan, $pocket->columnSpan,
                     ),
-                    $leaf['pockets'],
+                    $leaf->pockets,
                 ),
             ),
             $plan->leaves,

@@ -32,7 +32,7 @@ final class PlanRestock
         $stock = $this->stock($store);
         $puts = [];
         $missing = [];
-        $left = array_map(static fn (array $row): int => $row['lot']->quantity, $stock);
+        $left = array_map(static fn (OnShelf $row): int => $row->lot->quantity, $stock);
         foreach ($advice->wanted() as $want) {
             $pieces = $want->pieces;
             foreach ($this->choices($judged, $want, $stock) as $code) {
@@ -43,10 +43,9 @@ final class PlanRestock
                 $pieces = $this->pick($judged, $want, $code, $pieces, $stock, $left, $puts);
             }
             if ($pieces > 0) {
-                $missing[] = [
-                    'item' => $want->item, 'what' => $want->item === null ? $this->need($judged, $want) : $this->catalogue->name($want->item),
-                    'line' => $want->line?->id, 'quantity' => $pieces,
-                ];
+                $missing[] = new Lacking(
+                    $want->line?->id, $want->item, $want->item === null ? $this->need($judged, $want) : $this->catalogue->name($want->item), $pieces,
+                );
             }
         }
 
@@ -81,7 +80,7 @@ final class PlanRestock
     /**
      * Item codes that serve the want, best first: what the core named, then what else the line accepts of what the store has.
      *
-     * @param  list<array{id: string, lot: StoredLot}>  $stock
+     * @param  list<OnShelf>  $stock
      * @return list<string>
      */
     private function choices(Judged $judged, Wanted $want, array $stock): array
@@ -96,7 +95,7 @@ final class PlanRestock
         }
         $others = [];
         foreach (
-            $this->catalogue->items(array_values(array_unique(array_map(static fn (array $row): string => $row['lot']->item, $stock)))) as $item
+            $this->catalogue->items(array_values(array_unique(array_map(static fn (OnShelf $row): string => $row->lot->item, $stock)))) as $item
         ) {
             $entry = $want->line->entryFor($item);
             if ($entry !== null && $item->supersededBy === null && $judged->judgement->assignment->isUsable($item)) {
@@ -109,9 +108,9 @@ final class PlanRestock
     }
 
     /**
-     * @param  list<array{id: string, lot: StoredLot}>  $stock
+     * @param  list<OnShelf>  $stock
      * @param  array<int, int>  $left  pieces of each row of the stock that are not picked yet
-     * @param  list<array{line: string|null, need: string, pocket_id: string|null, item: string, lot_id: string, lot: string|null, expires: string|null, quantity: int, short_dated: bool, stands_in: bool}>  $puts
+     * @param  list<PlannedIn>  $puts
      * @return int how many are still wanted
      */
     private function pick(Judged $judged, Wanted $want, string $code, int $pieces, array $stock, array &$left, array &$puts): int
@@ -119,7 +118,7 @@ final class PlanRestock
         $rows = array_keys(
             array_filter(
                 $stock,
-                static fn (array $row, int $index): bool => $row['lot']->item === $code && $left[$index] > 0,
+                static fn (OnShelf $row, int $index): bool => $row->lot->item === $code && $left[$index] > 0,
                 ARRAY_FILTER_USE_BOTH,
             ),
         );
@@ -129,7 +128,7 @@ final class PlanRestock
             $judged->judgement->assignment->policy->goodUntil(),
             [new Need($code, $pieces, $dated, ! $want->isCritical)],
             array_map(
-                static fn (int $row): StoredLot => new StoredLot($code, $stock[$row]['lot']->lot, $stock[$row]['lot']->expires, $left[$row]),
+                static fn (int $row): StoredLot => new StoredLot($code, $stock[$row]->lot->lot, $stock[$row]->lot->expires, $left[$row]),
                 $rows,
             ),
         );
@@ -137,44 +136,28 @@ final class PlanRestock
             $row = $rows[$pick->row];
             $left[$row] -= $pick->quantity;
             $pieces -= $pick->quantity;
-            $puts[] = [
-                'line' => $want->line?->id,
-                'need' => $this->need($judged, $want),
-                'pocket_id' => $this->pocket($judged, $want),
-                'item' => $code,
-                'lot_id' => $stock[$row]['id'],
-                'lot' => $pick->from->lot,
-                'expires' => $pick->from->expires?->text,
-                'quantity' => $pick->quantity,
-                'short_dated' => $pick->shortDated,
-                'stands_in' => $want->item !== null && $want->item !== $code,
-            ];
+            $puts[] = new PlannedIn(
+                $want->line?->id, $this->need($judged, $want), $this->pocket($judged, $want), $code, $stock[$row]->lotId, $pick->from->lot,
+                $pick->from->expires?->text, $pick->quantity, $pick->shortDated, $want->item !== null && $want->item !== $code,
+            );
         }
 
         return $pieces;
     }
 
-    /** @return list<array{pocket_id: string, item: string, lot_id: string, lot: string|null, expires: string|null, condition: string, quantity: int, because: string, to: string}> */
+    /** @return list<PlannedOut> */
     private function takeOut(Judged $judged, Advice $advice): array
     {
-        return array_map(static function (Leaving $leaving) use ($judged): array {
+        return array_map(static function (Leaving $leaving) use ($judged): PlannedOut {
             $held = $judged->rows[$leaving->index];
 
-            return [
-                'pocket_id' => $held->pocketId,
-                'item' => $held->itemCode,
-                'lot_id' => (string) $held->lotId,
-                'lot' => $held->lot,
-                'expires' => $held->expires,
-                'condition' => $held->condition,
-                'quantity' => $held->quantity,
-                'because' => $leaving->because->value,
-                'to' => $leaving->toStore ? 'store' : 'discard',
-            ];
+            return new PlannedOut(
+                $held->pocketId, $held->itemCode, (string) $held->lotId, $held->lot, $held->expires, $held->condition, $held->quantity, $leaving->because, $leaving->toStore,
+            );
         }, $advice->leaving());
     }
 
-    /** @return list<array{id: string, lot: StoredLot}> good pieces in the store, in the order they came */
+    /** @return list<OnShelf> good pieces in the store, in the order they came */
     private function stock(Store $store): array
     {
         $held = DB::table('holdings')
@@ -182,9 +165,9 @@ final class PlanRestock
             ->where('holdings.store_id', $store->id)->where('holdings.condition', 'good')
             ->orderBy('holdings.id')->get(['holdings.lot_id', 'holdings.quantity', 'lots.number', 'lots.expires', 'items.code']);
 
-        return array_values($held->map(static fn (object $row): array => [
-            'id' => $row->lot_id,
-            'lot' => new StoredLot($row->code, $row->number, $row->expires === null ? null : PrintedDate::of($row->expires), (int) $row->quantity),
-        ])->all());
+        return array_values($held->map(static fn (object $row): OnShelf => new OnShelf(
+            $row->lot_id,
+            new StoredLot($row->code, $row->number, $row->expires === null ? null : PrintedDate::of($row->expires), (int) $row->quantity),
+        ))->all());
     }
 }

@@ -8,9 +8,9 @@ namespace App\Stock;
 final readonly class RestockPlan
 {
     /**
-     * @param  list<array{pocket_id: string, item: string, lot_id: string, lot: string|null, expires: string|null, condition: string, quantity: int, because: string, to: string}>  $out
-     * @param  list<array{line: string|null, need: string, pocket_id: string|null, item: string, lot_id: string, lot: string|null, expires: string|null, quantity: int, short_dated: bool, stands_in: bool}>  $in
-     * @param  list<array{item: string|null, what: string, line: string|null, quantity: int}>  $missing
+     * @param  list<PlannedOut>  $out
+     * @param  list<PlannedIn>  $in
+     * @param  list<Lacking>  $missing
      */
     public function __construct(
         public array $out,

@@ -24,6 +24,8 @@ use App\Ledger\Record;
 use App\Ledger\WhenDone;
 use App\Stock\Lots;
 use App\Stock\Models\Store;
+use App\Stock\PlannedIn;
+use App\Stock\PlannedOut;
 use App\Stock\PlanRestock;
 use App\Stock\PutIn;
 use App\Stock\RestockKit;
@@ -186,8 +188,8 @@ final class DemoHistory
         }
         ($this->restockKit)(new RestockReport(
             Str::lower((string) Str::ulid($at)), $kit->id, $this->store->id, WhenDone::now($at), Head::read()->base(),
-            array_map(static fn (array $row): TakenOut => new TakenOut($row['pocket_id'], $row['lot_id'], $row['condition'], $row['quantity'], $row['to'] === 'store'), $plan->out),
-            array_map(static fn (array $row): PutIn => new PutIn((string) $row['pocket_id'], $row['lot_id'], $row['quantity']), $plan->in),
+            array_map(static fn (PlannedOut $row): TakenOut => new TakenOut($row->pocketId, $row->lotId, $row->condition, $row->quantity, $row->toStore), $plan->out),
+            array_map(static fn (PlannedIn $row): PutIn => new PutIn((string) $row->pocketId, $row->lotId, $row->quantity), $plan->in),
             'Restocked',
         ), $by);
     }

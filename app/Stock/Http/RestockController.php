@@ -11,7 +11,10 @@ use App\Kits\Http\BaseResource;
 use App\Kits\Models\Kit;
 use App\Kits\ReadKit;
 use App\Ledger\Head;
+use App\Stock\Lacking;
 use App\Stock\Models\Store;
+use App\Stock\PlannedIn;
+use App\Stock\PlannedOut;
 use App\Stock\PlanRestock;
 use App\Stock\RestockKit;
 use App\Support\Http\Controller;
@@ -40,17 +43,19 @@ final class RestockController extends Controller
         $base = BaseResource::of(Head::read()->base());
         $judged = $judge->judge($kit, $this->today());
         $plan = $restock($judged, $store);
-        $about = static fn (array $row): array => [
-            'name' => $catalogue->name($row['item']),
-            'caution' => $catalogue->item($row['item'])?->caution,
-            'good_until' => $row['expires'] === null ? null : (string) PrintedDate::of($row['expires'])->lastGoodDay,
-        ];
+        $goodUntil = static fn (?string $expires): ?string => $expires === null ? null : (string) PrintedDate::of($expires)->lastGoodDay;
 
         return $this->json(new RestockResource(
             $store->id, $store->name, $base, (string) $judged->judgement->assignment->policy->goodUntil(),
-            array_map(static fn (array $row): TakeResource => new TakeResource(...[...$row, ...$about($row)]), $plan->out),
-            array_map(static fn (array $row): PutResource => new PutResource(...[...$row, ...$about($row)]), $plan->in),
-            array_map(static fn (array $row): MissingResource => new MissingResource(...$row), $plan->missing),
+            array_map(static fn (PlannedOut $row): TakeResource => new TakeResource(
+                $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution, $row->lotId, $row->lot, $row->expires,
+                $goodUntil($row->expires), $row->condition, $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard',
+            ), $plan->out),
+            array_map(static fn (PlannedIn $row): PutResource => new PutResource(
+                $row->line, $row->need, $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution, $row->lotId, $row->lot,
+                $row->expires, $goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
+            ), $plan->in),
+            array_map(static fn (Lacking $row): MissingResource => new MissingResource($row->line, $row->item, $row->what, $row->quantity), $plan->missing),
         ));
     }
 

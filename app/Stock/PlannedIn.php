@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+/** Pieces of a lot to put into a pocket, for a line or beside what needs them. */
+final readonly class PlannedIn
+{
+    /**
+     * @param  string|null  $line  null for what is put beside another item
+     * @param  string|null  $expires  as printed
+     * @param  bool  $shortDated  it expires before the next check and its margin
+     * @param  bool  $standsIn  another item than the line's first choice
+     */
+    public function __construct(
+        public ?string $line,
+        public string $need,
+        public ?string $pocketId,
+        public string $item,
+        public string $lotId,
+        public ?string $lot,
+        public ?string $expires,
+        public int $quantity,
+        public bool $shortDated,
+        public bool $standsIn,
+    ) {
+    }
+}

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sarcina\Core\Tests;
 
 use PHPUnit\Framework\TestCase;
+use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Format\Json;
 use Sarcina\Core\Rule;
 
@@ -42,6 +43,27 @@ final class ClausesTest extends TestCase
         $this->assertSame(0, $least(['length' => '10 cm'], ['width' => '10 cm', 'height' => '20 cm']));
         $this->assertSame(0, $least(['width' => '10 g'], ['width' => '10 cm']));
         $this->assertSame(1, $least(['width' => '4 in', 'length' => '24 in'], ['length' => '36 in', 'height' => '10.16 cm']));
+    }
+
+    public function test_a_line_is_restocked_with_the_first_that_is_named_and_may_be_bought(): void
+    {
+        $items = [['code' => 'old', 'class' => 'pad', 'superseded_by' => 'pad'], ['code' => 'deep', 'class' => 'pad', 'scope' => 'clinician'], ['code' => 'pad', 'class' => 'pad']];
+        $restock = fn (array ...$accepts): array => $this->judge($items, [['id' => 'L', 'quantity' => 2, 'accepts' => $accepts]], [])['restock'][0];
+        $this->assertSame('pad', $restock(['class' => 'pad'], ['item' => 'old'], ['item' => 'deep'], ['item' => 'pad'])['item']);
+        $this->assertSame('unknown', $restock(['item' => 'unknown'])['item'], 'It is not among the items, and is named all the same.');
+        $this->assertSame('old', $restock(['item' => 'old'], ['item' => 'deep'])['item'], 'Failing any that may be bought, the first that is named.');
+        $this->assertNull($restock(['class' => 'pad'])['item']);
+        $this->assertSame('pad', $restock(['class' => 'pad'])['class']);
+    }
+
+    public function test_of_two_verdicts_the_graver_one_is_worse(): void
+    {
+        $order = [Verdict::Ready, Verdict::ReadyWithActions, Verdict::Limited, Verdict::NotReady];
+        foreach ($order as $place => $verdict) {
+            foreach ($order as $other => $compared) {
+                $this->assertSame($place > $other, $verdict->isWorseThan($compared));
+            }
+        }
     }
 
     public function test_a_date_counts_on_an_undated_item_too(): void

@@ -94,6 +94,18 @@ final class FormatTest extends TestCase
         $this->assertEqualsCanonicalizing(['/as_of', '/contents/0/quantity', '/list/code'], self::errors((string) json_encode($document)));
     }
 
+    public function test_more_mass_than_can_be_added_up_is_refused_at_the_row_that_is_too_much(): void
+    {
+        $document = self::KIT;
+        $document['items'][1]['mass_g'] = 1_000_000_000;
+        $document['kit']['empty_mass_g'] = 1_000_000_000;
+        $document['contents'] = array_map(static fn (int $row): array => ['item' => 'pad', 'lot' => "K{$row}", 'quantity' => 1_000_000_000], range(0, 8));
+        $this->assertSame([], self::errors((string) json_encode($document)));
+        $document['contents'][] = ['item' => 'pad', 'quantity' => 1_000_000_000];
+        $document['contents'][] = ['item' => 'pad', 'lot' => 'last', 'quantity' => 1];
+        $this->assertSame(['/contents/9/quantity'], self::errors((string) json_encode($document)));
+    }
+
     public function test_a_key_given_twice_is_refused(): void
     {
         $twice = str_replace('"item":"pad","quantity":2', '"item":"pad","quantity":2,"quantity":9', (string) json_encode(self::KIT));

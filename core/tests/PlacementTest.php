@@ -59,6 +59,35 @@ final class PlacementTest extends TestCase
         }
     }
 
+    public function test_no_preference_however_strong_brings_an_early_piece_in(): void
+    {
+        // The early piece would serve the first line as it likes best; without it each line along the chain takes its thirteenth choice.
+        $items = array_map(static fn (string $code): array => ['code' => $code, 'class' => 'thing'], ['early', 'other', ...array_map(static fn (int $n): string => "i{$n}", range(0, 6))]);
+        $lines = [];
+        for ($number = 0; $number < 6; $number++) {
+            $accepts = [['item' => $number === 0 ? 'early' : "i{$number}"], ...array_map(static fn (int $n): array => ['item' => "none-{$n}"], range(1, 12)), ['item' => 'i'.($number + 1)]];
+            $lines[] = ['id' => "L{$number}", 'quantity' => 1, 'accepts' => $accepts];
+        }
+        $contents = [['item' => 'early', 'quantity' => 1, 'expires' => '2026-04'], ...array_map(static fn (int $n): array => ['item' => "i{$n}", 'quantity' => 1], range(1, 6))];
+        $placement = Placement::of(RandomKits::read($this->kit($items, $lines, $contents, 'strict')));
+        for ($number = 0; $number < 6; $number++) {
+            $this->assertSame([[$number + 1, 13]], array_map(static fn ($placed): array => [$placed->row, $placed->preference], $placement->onLine($number)));
+        }
+    }
+
+    public function test_of_rows_that_last_as_long_the_first_is_taken_and_of_others_the_longest_lasting(): void
+    {
+        $items = [['code' => 'pad', 'class' => 'pad']];
+        $lines = [['id' => 'L', 'quantity' => 3, 'accepts' => [['item' => 'pad']]]];
+        $rows = [
+            ['item' => 'pad', 'lot' => 'A', 'quantity' => 1, 'expires' => '2027-01'], ['item' => 'pad', 'lot' => 'B', 'quantity' => 5, 'expires' => '2027-01'],
+            ['item' => 'pad', 'lot' => 'C', 'quantity' => 1, 'expires' => '2027-02'],
+        ];
+        $placement = Placement::of(RandomKits::read($this->kit($items, $lines, $rows, 'strict')));
+        $this->assertSame([[2, 1], [0, 1], [1, 1]], array_map(static fn ($placed): array => [$placed->row, $placed->quantity], $placement->onLine(0)));
+        $this->assertSame([1, 1, 1], array_map($placement->takenFrom(...), [0, 1, 2]));
+    }
+
     /** @return array<string, mixed> */
     private function document(Randomizer $random): array
     {

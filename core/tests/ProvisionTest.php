@@ -12,6 +12,7 @@ use Sarcina\Core\Format\Problem;
 use Sarcina\Core\Provision\Answers;
 use Sarcina\Core\Provision\Area;
 use Sarcina\Core\Provision\Hazard;
+use Sarcina\Core\Provision\KitSize;
 use Sarcina\Core\Provision\Provision;
 use Sarcina\Core\Provision\Risk;
 use Sarcina\Core\Provision\Scheme;
@@ -92,6 +93,39 @@ final class ProvisionTest extends TestCase
         [$area] = Provision::of(Scheme::KitClass, [new Area('Track', 0, Hazard::High, 2, 0, 1, true, [Risk::Remote])])->areas;
         $this->assertSame([['vehicle' => 1], ['remote' => 1]], [$area['least']->kits(), $area['least']->modules()]);
         $this->assertSame(['remote' => 2], $area['full']->modules());
+    }
+
+    public function test_the_reasons_say_which_step_of_the_table_it_was(): void
+    {
+        $why = static fn (Scheme $scheme, Area $area, string $plan = 'least'): array => Provision::of($scheme, [$area])->areas[0][$plan]->because();
+        $this->assertSame(['1 small kit: 1 person at low hazard, fewer than 25.'], $why(Scheme::Headcount, new Area('A', 1, Hazard::Low)));
+        $this->assertSame(['1 small kit: 4 people at high hazard, fewer than 5.'], $why(Scheme::Headcount, new Area('A', 4, Hazard::High)));
+        $this->assertSame(['1 medium kit: 25 people at high hazard, 5 to 25.'], $why(Scheme::Headcount, new Area('A', 25, Hazard::High)));
+        $this->assertSame(['2 large kits: 101 people at low hazard, one for every 100 or part of 100.'], $why(Scheme::Headcount, new Area('A', 101, Hazard::Low)));
+        $this->assertSame(['2 large kits: 26 people at high hazard, one for every 25 or part of 25.'], $why(Scheme::Headcount, new Area('A', 26, Hazard::High, 2)));
+        $this->assertSame(['1 medium kit: 30 people at low hazard, 25 to 100.', '1 small kit: one for each of 1 point left over of 2, each for 15 people.'], $why(Scheme::Headcount, new Area('A', 30, Hazard::Low, 2)));
+        $this->assertSame(['2 medium kits: 30 people at low hazard, 25 to 100, and one such kit at each of 2 points too far apart to share.'], $why(Scheme::Headcount, new Area('A', 30, Hazard::Low, 2), 'full'));
+        $this->assertSame(['2 class-b kits: high hazard, 101 people, one for every 100 or part of 100.'], $why(Scheme::KitClass, new Area('A', 101, Hazard::High)));
+        $this->assertSame(['2 class-a kits: low hazard, 100 people, one for every 50 or part of 50.'], $why(Scheme::KitClass, new Area('A', 100, Hazard::Low, 2), 'full'));
+        $this->assertSame(['2 class-a kits: low hazard, 2 points too far apart to share, one at each.'], $why(Scheme::KitClass, new Area('A', 100, Hazard::Low, 2)));
+        $this->assertSame([], $why(Scheme::KitClass, new Area('A', 0, Hazard::Low, 3, 0, 0, false, [Risk::Burn])));
+        $this->assertSame(['1 travel kit: one for each lone worker.', '1 module for burns: the risk is there, one for the area.'], $why(Scheme::Headcount, new Area('A', 0, Hazard::Low, 1, 1, 0, true, [Risk::Burn]), 'full'));
+    }
+
+    public function test_a_kit_stands_in_for_no_other_kind_and_never_for_a_larger_one(): void
+    {
+        $steps = [];
+        foreach (KitSize::cases() as $size) {
+            foreach (KitSize::cases() as $wanted) {
+                if ($size->standsInFor($wanted) !== null) {
+                    $steps["{$size->value} for {$wanted->value}"] = $size->standsInFor($wanted);
+                }
+            }
+        }
+        $this->assertSame([
+            'small for small' => 0, 'medium for small' => 1, 'medium for medium' => 0, 'large for small' => 2, 'large for medium' => 1, 'large for large' => 0,
+            'class-a for class-a' => 0, 'class-b for class-a' => 1, 'class-b for class-b' => 0, 'travel for travel' => 0, 'vehicle for vehicle' => 0,
+        ], $steps);
     }
 
     public function test_answers_bring_their_risks_once_and_in_order(): void

@@ -14,6 +14,8 @@ enum Verdict: string
 
     public function isWorseThan(self $other): bool
     {
-        return array_search($this, self::cases(), true) > array_search($other, self::cases(), true);
+        $order = array_flip(array_column(self::cases(), 'value'));
+
+        return $order[$this->value] > $order[$other->value];
     }
 }

@@ -71,12 +71,9 @@ final class LeastCostFlow
 
     public function send(int $source, int $sink): void
     {
-        foreach ($this->edges as $node => $_) {
-            $this->potential1[$node] = $this->potential2[$node] = $this->potential3[$node] = 0;
-        }
         $raise = $this->firstDistances($source);
         // At first costs less than nothing stand on the edges themselves: each node is raised by its own distance.
-        $most = $raise === [] ? [0, 0, 0] : max($raise);
+        $most = max($raise);
         while (isset($raise[$sink])) {
             $this->raise($raise, $most);
             if (! $this->isCheaperThanNothing($source, $sink)) {
@@ -88,7 +85,7 @@ final class LeastCostFlow
                 while ($this->push($source, $sink));
             }
             $raise = $this->distances($source, $sink);
-            $most = $raise[$sink] ?? [0, 0, 0];
+            $most = $raise[$sink] ?? $most;
         }
     }
 
@@ -114,16 +111,16 @@ final class LeastCostFlow
     {
         foreach ($this->edges as $node => $_) {
             [$first, $second, $third] = $distances[$node] ?? $most;
-            $this->potential1[$node] += $first;
-            $this->potential2[$node] += $second;
-            $this->potential3[$node] += $third;
+            $this->potential1[$node] = ($this->potential1[$node] ?? 0) + $first;
+            $this->potential2[$node] = ($this->potential2[$node] ?? 0) + $second;
+            $this->potential3[$node] = ($this->potential3[$node] ?? 0) + $third;
         }
     }
 
     /**
      * The cheapest way from the source to each node, where edges may cost less than nothing.
      *
-     * @return array<int, array{int, int, int}>
+     * @return non-empty-array<int, array{int, int, int}>
      */
     private function firstDistances(int $source): array
     {

@@ -22,6 +22,9 @@ final readonly class Reader
     /** More than any kit, store or order holds; it keeps sums within an integer. */
     public const MOST_PIECES = 1_000_000_000;
 
+    /** Stands where no day could be read; the document is refused in the end. */
+    private const ANY_DAY = '1970-01-01';
+
     private function __construct(
         private mixed $value,
         public string $path,
@@ -180,7 +183,7 @@ final readonly class Reader
 
     public function day(): Day
     {
-        return $this->isGiven ? $this->read(Day::of(...), NotADay::class) ?? Day::numbered(0) : Day::numbered(0);
+        return ($this->isGiven ? $this->read(Day::of(...), NotADay::class) : null) ?? Day::of(self::ANY_DAY);
     }
 
     public function dayOrNull(): ?Day

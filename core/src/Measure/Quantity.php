@@ -21,7 +21,7 @@ final readonly class Quantity
         public Unit $unit,
         public string $text,
         private ?int $grains,
-        private ?BigDecimal $exact,
+        private BigDecimal $exact,
     ) {
     }
 
@@ -32,22 +32,14 @@ final readonly class Quantity
             throw NotAQuantity::written($text);
         }
         $unit = Unit::tryFrom($parts[3]) ?? throw NotAQuantity::unitNotKnown($text, $parts[3]);
-        $digits = ltrim($parts[1].$parts[2], '0');
-        $divisor = 10 ** strlen($parts[2]);
-        if (strlen($digits) <= 6 && strlen($parts[2]) <= 6) {
-            $product = (int) $digits * $unit->grains();
-            if ($product % $divisor === 0) {
-                return new self($unit, $text, intdiv($product, (int) $divisor), null);
-            }
-        }
         $number = BigDecimal::of($parts[2] === '' ? $parts[1] : $parts[1].'.'.$parts[2]);
 
-        return new self($unit, $text, null, $number->multipliedBy($unit->grains()));
+        return self::exactly($unit, $text, $number->multipliedBy($unit->grains()));
     }
 
     public static function zero(Unit $unit): self
     {
-        return new self($unit, '0 '.$unit->value, 0, null);
+        return self::exactly($unit, '0 '.$unit->value, BigDecimal::zero());
     }
 
     public function dimension(): Dimension
@@ -57,7 +49,7 @@ final readonly class Quantity
 
     public function isPositive(): bool
     {
-        return $this->grains !== null ? $this->grains > 0 : $this->inGrains()->isPositive();
+        return $this->exact->isPositive();
     }
 
     /** Whether both are of one dimension and this is `$other` or more. */
@@ -70,19 +62,19 @@ final readonly class Quantity
             return $this->grains >= $other->grains;
         }
 
-        return $this->inGrains()->isGreaterThanOrEqualTo($other->inGrains());
+        return $this->exact->isGreaterThanOrEqualTo($other->exact);
     }
 
     /** This and `$count` times `$other`, in this one's unit. Both are of one dimension. */
     public function plus(self $other, int $count = 1): self
     {
-        return $this->inUnit($this->inGrains()->plus($other->inGrains()->multipliedBy($count)));
+        return $this->inUnit($this->exact->plus($other->exact->multipliedBy($count)));
     }
 
     /** What `$other` lacks to this, or zero. Both are of one dimension. */
     public function lessWhatIsThere(self $other): self
     {
-        $rest = $this->inGrains()->minus($other->inGrains());
+        $rest = $this->exact->minus($other->exact);
 
         return $rest->isPositive() ? $this->inUnit($rest) : self::zero($this->unit);
     }
@@ -90,19 +82,19 @@ final readonly class Quantity
     /** The fewest whole pieces of this size that come to at least `$wanted`. */
     public function piecesFor(self $wanted): int
     {
-        return $wanted->inGrains()->dividedBy($this->inGrains(), 0, RoundingMode::CEILING)->toInt();
+        return $wanted->exact->dividedBy($this->exact, 0, RoundingMode::CEILING)->toInt();
     }
 
     /** Whether at most `$pieces` pieces of this size come to `$wanted`. */
     public function comesToWithin(self $wanted, int $pieces): bool
     {
-        return $this->inGrains()->multipliedBy($pieces)->isGreaterThanOrEqualTo($wanted->inGrains());
+        return $this->exact->multipliedBy($pieces)->isGreaterThanOrEqualTo($wanted->exact);
     }
 
     /** Rounded half up to 4 places, zeros at the end dropped: "0.5 yd". */
     public function __toString(): string
     {
-        $rounded = $this->inGrains()->dividedBy($this->unit->grains(), self::PLACES, RoundingMode::HALF_UP);
+        $rounded = $this->exact->dividedBy($this->unit->grains(), self::PLACES, RoundingMode::HALF_UP);
         $text = (string) $rounded;
 
         return rtrim(rtrim($text, '0'), '.').' '.$this->unit->value;
@@ -111,16 +103,19 @@ final readonly class Quantity
     /** The same in another unit of its dimension; exact, and rounded only where it is printed. */
     public function as(Unit $unit): self
     {
-        return $unit->dimension() === $this->unit->dimension() ? new self($unit, '', null, $this->inGrains()) : $this;
-    }
-
-    private function inGrains(): BigDecimal
-    {
-        return $this->exact ?? BigDecimal::of($this->grains ?? 0);
+        return $unit->dimension() === $this->unit->dimension() ? self::exactly($unit, '', $this->exact) : $this;
     }
 
     private function inUnit(BigDecimal $grains): self
     {
-        return new self($this->unit, '', null, $grains);
+        return self::exactly($this->unit, '', $grains);
+    }
+
+    /** Where it is a whole number of grains that fits, that is kept beside it: two integers compare much sooner. */
+    private static function exactly(Unit $unit, string $text, BigDecimal $grains): self
+    {
+        $whole = filter_var((string) $grains->stripTrailingZeros(), FILTER_VALIDATE_INT);
+
+        return new self($unit, $text, $whole === false ? null : $whole, $grains);
     }
 }

@@ -15,36 +15,25 @@ enum KitSize: string
     case Travel = 'travel';
     case Vehicle = 'vehicle';
 
+    /** Kits of one ladder can stand in for one another, from the smallest to the largest. */
+    private const LADDERS = [['small', 'medium', 'large'], ['class-a', 'class-b'], ['travel'], ['vehicle']];
+
     /** How many steps larger than `$wanted` this kit is, 0 the same; null where it cannot stand in for it: never the smaller for the larger. */
     public function standsInFor(self $wanted): ?int
     {
-        $step = $this->rung() - $wanted->rung();
+        foreach (self::LADDERS as $ladder) {
+            $steps = array_flip($ladder);
+            if (isset($steps[$this->value], $steps[$wanted->value])) {
+                return $steps[$this->value] >= $steps[$wanted->value] ? $steps[$this->value] - $steps[$wanted->value] : null;
+            }
+        }
 
-        return $this->family() === $wanted->family() && $step >= 0 ? $step : null;
+        return null;
     }
 
     /** Whether it is for the place itself, not for a lone worker or a vehicle. */
     public function isForThePlace(): bool
     {
         return $this !== self::Travel && $this !== self::Vehicle;
-    }
-
-    private function family(): int
-    {
-        return match ($this) {
-            self::Small, self::Medium, self::Large => 0,
-            self::ClassA, self::ClassB => 1,
-            self::Travel => 2,
-            self::Vehicle => 3,
-        };
-    }
-
-    private function rung(): int
-    {
-        return match ($this) {
-            self::Small, self::ClassA, self::Travel, self::Vehicle => 0,
-            self::Medium, self::ClassB => 1,
-            self::Large => 2,
-        };
     }
 }

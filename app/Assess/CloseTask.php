@@ -13,6 +13,7 @@ use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Provision\KitSize;
+use Sarcina\Core\Provision\TaskKind;
 
 /** Does a task of a plan, or drops it with a reason. A kit to make is made by equipping it. */
 final class CloseTask
@@ -28,8 +29,8 @@ final class CloseTask
             $task = $this->lock($task);
             $kit = $task->kit ?? throw ValidationException::withMessages(['task' => 'A kit is made by equipping it: open Equip from this task.']);
             match ($task->kind) {
-                'move' => $this->change->move($kit, $this->place($task, $placeId), $by, $at, $day),
-                'upgrade' => $this->change->upgrade($kit, array_values($task->modules->pluck('module')->all()), $by, $at, $day),
+                TaskKind::Move => $this->change->move($kit, $this->place($task, $placeId), $by, $at, $day),
+                TaskKind::Upgrade => $this->change->upgrade($kit, array_values($task->modules->pluck('module')->all()), $by, $at, $day),
                 default => $this->change->retire($kit, 'no area of the plan asks for it', $by, $at, $day),
             };
             $this->close($task, 'done', null, $by, $day);
@@ -45,7 +46,7 @@ final class CloseTask
     public function made(PlanTask $task, Kit $kit, User $by, CarbonInterface $at, string $day): void
     {
         $task = $this->lock($task);
-        if ($task->kind !== 'make') {
+        if ($task->kind !== TaskKind::Make) {
             throw ValidationException::withMessages(['task' => 'This task does not ask for a new kit.']);
         }
         $this->refuseOtherSize($task, $kit);

@@ -45,12 +45,12 @@ final class Planner
     {
         return [
             'format' => AssessmentReader::FORMAT,
-            'scheme' => $assessment->scheme,
+            'scheme' => $assessment->scheme->value,
             'areas' => array_map(
                 static fn (AssessmentArea $area): array => [
                     'name' => $area->name,
                     'people' => $area->people,
-                    'hazard' => $area->hazard,
+                    'hazard' => $area->hazard->value,
                     'points' => $area->points,
                     'lone_workers' => $area->lone_workers,
                     'vehicles' => $area->vehicles,

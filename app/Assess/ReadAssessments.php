@@ -23,6 +23,7 @@ use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
 use App\Lists\ReadLists;
 use App\People\ReadCover;
+use Sarcina\Core\Provision\TaskKind;
 
 /** Assessments with what follows from them: both plans, their reasons and cost, what changed since the last, and the work. */
 final class ReadAssessments
@@ -100,7 +101,7 @@ final class ReadAssessments
         return new AssessmentResource(
             $assessment->id,
             $assessment->title,
-            $assessment->scheme,
+            $assessment->scheme->value,
             $assessment->startedBy->name,
             $assessment->started_on,
             $assessment->chosen,
@@ -162,7 +163,7 @@ final class ReadAssessments
             array_values($area->places->map(static fn ($place): PlaceRef => new PlaceRef($place->id, $place->name, $place->path))->all()),
             $area->hangs_at,
             $area->people,
-            $area->hazard,
+            $area->hazard->value,
             $area->points,
             $area->lone_workers,
             $area->vehicles,
@@ -298,18 +299,18 @@ final class ReadAssessments
         $place = $task->area?->places->first();
         $kit = $task->kit === null ? '' : "{$task->kit->code} {$task->kit->name}";
         [$text, $why] = match ($task->kind) {
-            'make' => [
+            TaskKind::Make => [
                 $title === null
                     ? "Make a pouch with {$with} for {$area}"
                     : "Make a {$title}".($with === '' ? '' : " with {$with}")." for {$area}",
                 'The plan asks for it, and no kit that is there can serve.',
             ],
-            'move' => [
+            TaskKind::Move => [
                 "Move {$kit} to {$area}",
                 "The plan asks for a {$title} there, and this kit is not asked for where it is".
                 ($task->state === 'open' && $task->kit !== null ? ", {$task->kit->place->path}." : '.'),
             ],
-            'upgrade' => ["Put into {$kit}: {$with}", "The plan asks for it in {$area}, and no kit there carries it."],
+            TaskKind::Upgrade => ["Put into {$kit}: {$with}", "The plan asks for it in {$area}, and no kit there carries it."],
             default => ["Retire {$kit}", 'No area of the plan asks for this kit. Keep it with a reason, or retire it.'],
         };
         $design =
@@ -321,7 +322,7 @@ final class ReadAssessments
 
         return new TaskResource(
             $task->id,
-            $task->kind,
+            $task->kind->value,
             $text,
             $why,
             $task->area?->name,
@@ -337,7 +338,7 @@ final class ReadAssessments
             $task->reason,
             $task->closed_on,
             $task->closedBy?->name,
-            $task->kind === 'make' ? $task->kit?->code : null,
+            $task->kind === TaskKind::Make ? $task->kit?->code : null,
         );
     }
 }

@@ -24,6 +24,7 @@ use App\Ledger\Record;
 use App\Stock\Lots;
 use App\Support\Transaction;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Due\Seal;
 
 /**
  * Records a finished check, whole or not at all: what was counted becomes movements, the core judges what is there now, and all of it
@@ -74,7 +75,7 @@ final class FinishCheck
     private function full(Kit $kit, CheckReport $report, User $by, array $since): Recorded
     {
         // A seal that its checker could not know of asks for no reason of theirs.
-        if ($kit->seal === 'intact' && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
+        if ($kit->seal === Seal::Intact && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
             throw ValidationException::withMessages([
                 'seal_reason' => "A full check breaks seal {$kit->seal_number}. Say in writing why it was opened, such as \"planned full check\".",
             ]);
@@ -202,7 +203,7 @@ final class FinishCheck
 
     private function refuseWrongSeal(CheckReport $report, Kit $kit): void
     {
-        if ($kit->seal !== 'intact') {
+        if ($kit->seal !== Seal::Intact) {
             throw ValidationException::withMessages(['kind' => 'A quick check reads an intact seal, and this kit has none. Do a full check.']);
         }
         if ($report->sealFound !== $kit->seal_number) {

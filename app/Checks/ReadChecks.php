@@ -59,12 +59,12 @@ final class ReadChecks
             $operation->day,
             (string) $operation->signed,
             (string) $operation->user_name,
-            $check->verdict,
+            $check->verdict->value,
             $check->design,
             $check->list_title,
             $check->list_edition,
             (bool) $check->list_confirmed,
-            $check->expiry,
+            $check->expiry->value,
             $check->margin_days,
             $check->next_check,
             $check->mass_g,
@@ -84,7 +84,7 @@ final class ReadChecks
                             $row->item_name,
                             $row->lot_number,
                             $row->expires,
-                            $row->condition,
+                            $row->condition->value,
                             $row->recorded,
                             $row->counted,
                             $row->became,
@@ -100,7 +100,7 @@ final class ReadChecks
                             $line->code,
                             $line->need,
                             $line->pocket,
-                            $line->rank,
+                            $line->rank->value,
                             $line->required,
                             $line->effective,
                             $line->reserve,
@@ -113,8 +113,8 @@ final class ReadChecks
                 $operation->findings
                     ->map(
                         static fn (CheckFinding $finding): CheckFindingResource => new CheckFindingResource(
-                            $finding->kind,
-                            $finding->severity,
+                            $finding->kind->value,
+                            $finding->severity->value,
                             Words::found(self::fact($finding)),
                         ),
                     )
@@ -132,7 +132,7 @@ final class ReadChecks
             $operation->day,
             $operation->done_at.'Z',
             (string) $operation->signed,
-            (string) $operation->check?->verdict,
+            (string) $operation->check?->verdict->value,
         );
     }
 
@@ -157,7 +157,7 @@ final class ReadChecks
     private static function fact(CheckFinding $finding): Fact
     {
         return new Fact(
-            $finding->kind, $finding->severity, $finding->line, $finding->subject, $finding->item_code, $finding->lot_number, $finding->expires,
+            $finding->kind->value, $finding->severity->value, $finding->line, $finding->subject, $finding->item_code, $finding->lot_number, $finding->expires,
             $finding->good_until, $finding->pocket, $finding->quantity, $finding->detail,
         );
     }

@@ -8,6 +8,7 @@ use App\Designs\Models\Design;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
 use App\Support\Transaction;
+use Sarcina\Core\Lists\Rank;
 
 /**
  * Makes a design for a list that has none yet: what is needed first lies in front, what belongs together lies together.
@@ -34,7 +35,7 @@ final class DesignFromList
             ]);
             $groups = [];
             foreach ($list->lines()->with('entries.item')->get() as $line) {
-                $groups[$line->rank === 'critical' ? 'First grip' : self::group($line)][] = $line->id;
+                $groups[$line->rank === Rank::Critical ? 'First grip' : self::group($line)][] = $line->id;
             }
             $position = 0;
             foreach ([['Front', ['First grip', 'Hands and breath']], ['Main', array_slice(array_keys(self::GROUPS), 1)]] as $place => [$leafName, $names]) {

@@ -292,7 +292,7 @@ final class KitRecords implements Records
                             'name' => $kit->name,
                             'design' => $kit->design->code,
                             'place' => $kit->place->path,
-                            'scope' => $kit->scope,
+                            'scope' => $kit->scope->value,
                             'contents' => $contents[$kit->id] ?? [],
                         ]),
                     ],

@@ -151,7 +151,7 @@ final class KitJudge
             events: $events,
             afterUse: $plan->policy->afterUse,
             usedOn: $asChecked || $kit->used_on === null ? null : Day::of($kit->used_on),
-            seal: $asChecked && $kit->seal === 'broken' ? Seal::None : Seal::from($kit->seal),
+            seal: $asChecked && $kit->seal === Seal::Broken ? Seal::None : $kit->seal,
             sealBrokenOn: $asChecked || $kit->seal_broken_on === null ? null : Day::of($kit->seal_broken_on),
             lastFull: $lastFull,
             lastQuick: $kit->last_quick_on === null ? null : Day::of($kit->last_quick_on),

@@ -54,7 +54,7 @@ final class ChangeKit
             $kit = $this->lock($kit);
             $changes = [
                 ...($name === $kit->name ? [] : [new KitChanged($kit->id, 'name', $kit->name, $name)]),
-                ...($scope === $kit->scope ? [] : [new KitChanged($kit->id, 'scope', $kit->scope, $scope)]),
+                ...($scope === $kit->scope->value ? [] : [new KitChanged($kit->id, 'scope', $kit->scope->value, $scope)]),
             ];
             if ($changes !== []) {
                 $this->write($kit, OperationKind::Change, [], $changes, $by, $at, $day);

@@ -57,7 +57,7 @@ final class EquipKit
                 new KitChanged($kit->id, 'name', null, $kit->name),
                 new KitChanged($kit->id, 'design', null, $kit->design_id, null, $kit->design->name),
                 new KitChanged($kit->id, 'place', null, $kit->place_id, null, $kit->place->path),
-                new KitChanged($kit->id, 'scope', null, $kit->scope),
+                new KitChanged($kit->id, 'scope', null, $kit->scope->value),
             ]);
             $this->record->write($operation, $task === null ? fn () => $this->states->renew($kit, $day) : null);
             if ($task !== null) {

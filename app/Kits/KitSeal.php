@@ -9,6 +9,7 @@ use App\Ledger\KitHistory;
 use App\Ledger\Parts\SealEvent;
 use App\Ledger\WhenDone;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Due\Seal;
 
 /** The seal of a kit: what it means for it that the kit was opened, and closed again. */
 final class KitSeal
@@ -23,7 +24,7 @@ final class KitSeal
     public function opened(Kit $kit, WhenDone $when, ?string $reason, ?string $set): array
     {
         $events = [];
-        if ($kit->seal === 'intact') {
+        if ($kit->seal === Seal::Intact) {
             $last = $this->lastSet($kit);
             if ($last !== null && $last->done_at > KitHistory::instant($when->doneAt)) {
                 return [];

@@ -56,7 +56,7 @@ final class ReadKit
             $judged->scope->because,
             $kit->retired_on,
             $judged->plan->policy->sealed,
-            new SealResource($kit->seal, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason),
+            new SealResource($kit->seal->value, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason),
             $kit->used_on,
             $base,
             ($this->verdict)($judged),

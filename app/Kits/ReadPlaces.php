@@ -39,13 +39,13 @@ final class ReadPlaces
             $kit->name,
             $kit->design->name,
             new PlaceRef($place->id, $place->name, $place->path),
-            $state->verdict,
+            $state->verdict->value,
             $state->due_on,
             $state->due_kind,
             $overdue,
             $kit->last_full_on,
             $state->wants_restock,
-            $kit->seal,
+            $kit->seal->value,
             array_values($kit->reasons->map(fn (KitReason $reason): string => $reason->text)->all()),
         );
     }

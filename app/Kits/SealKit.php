@@ -19,6 +19,7 @@ use App\Ledger\OperationsSince;
 use App\Ledger\Record;
 use App\Support\Transaction;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Due\Seal;
 
 /** Records that a kit was closed with a numbered seal, or that its seal was found broken or was broken, and why. */
 final class SealKit
@@ -92,12 +93,12 @@ final class SealKit
         if ($isLate) {
             return;
         }
-        if ($report->isSet && $kit->seal === 'intact') {
+        if ($report->isSet && $kit->seal === Seal::Intact) {
             throw ValidationException::withMessages([
                 'seal_number' => "Seal {$kit->seal_number} is intact on record. Report it broken first, with the reason.",
             ]);
         }
-        if (! $report->isSet && $kit->seal !== 'intact') {
+        if (! $report->isSet && $kit->seal !== Seal::Intact) {
             throw ValidationException::withMessages(['reason' => 'No intact seal is on record for this kit. Load the page again.']);
         }
     }

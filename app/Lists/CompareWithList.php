@@ -108,7 +108,7 @@ final class CompareWithList
             $held[] = new ComparedLineResource(
                 $line->code,
                 $line->need,
-                $line->rank,
+                $line->rank->value,
                 (string) $document['lines'][$index]['required'],
                 (string) $document['lines'][$index]['effective'],
                 self::outcome($outcome),

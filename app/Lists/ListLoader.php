@@ -25,7 +25,6 @@ use Sarcina\Core\Kit\Scope;
 use Sarcina\Core\Lists\Accepted;
 use Sarcina\Core\Lists\KitList;
 use Sarcina\Core\Lists\Line;
-use Sarcina\Core\Lists\Rank;
 use Sarcina\Core\Lists\Total;
 use Sarcina\Core\Measure\Quantity;
 
@@ -63,7 +62,7 @@ final class ListLoader
         if ($accepts === []) {
             throw new LogicException("The line {$line->need} accepts nothing: no list is saved so.");
         }
-        $rank = Rank::from($line->rank);
+        $rank = $line->rank;
 
         return $line->total_quantity === null
             ? Line::counted($before.$line->code, $rank, $accepts, (int) $line->quantity)

@@ -69,7 +69,7 @@ final class ReadEditionChange
             $was = $before->pull($line->code);
             $texts =
                 $was === null
-                    ? [ReadLists::asked($line).", {$line->rank}: ".implode('; ', $this->accepted($line))]
+                    ? [ReadLists::asked($line).", {$line->rank->value}: ".implode('; ', $this->accepted($line))]
                     : $this->differences($was, $line);
             $changes[] = new LineChange($line->code, $was === null ? 'added' : ($texts === [] ? 'same' : 'changed'), $line->need, $texts);
         }
@@ -91,7 +91,7 @@ final class ReadEditionChange
             $texts[] = ReadLists::asked($was).' before, now '.ReadLists::asked($is).'.';
         }
         if ($was->rank !== $is->rank) {
-            $texts[] = ucfirst($was->rank)." before, now {$is->rank}.";
+            $texts[] = ucfirst($was->rank->value)." before, now {$is->rank->value}.";
         }
         [$before, $now] = [$this->accepted($was), $this->accepted($is)];
         foreach (array_diff($now, $before) as $entry) {

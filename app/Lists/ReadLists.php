@@ -157,7 +157,7 @@ final class ReadLists
         return new ListLineResource(
             $line->code,
             $line->need,
-            $line->rank,
+            $line->rank->value,
             self::asked($line),
             $line->quantity,
             $line->total_measure,

@@ -97,7 +97,7 @@ final class WriteList
         return [
             'title' => $list->title, 'size' => $list->size, 'basis' => $list->basis, 'excludes' => array_values($list->exclusions->pluck('class')->all()),
             'lines' => array_values($list->lines->map(static fn (Line $line): array => [
-                'code' => $line->code, 'need' => $line->need, 'rank' => $line->rank, 'quantity' => $line->quantity,
+                'code' => $line->code, 'need' => $line->need, 'rank' => $line->rank->value, 'quantity' => $line->quantity,
                 'total' => $line->total_quantity === null ? null : [(string) $line->total_measure => $line->total_quantity],
                 'accepts' => array_values($line->entries->map(static fn ($entry): array => $entry->item !== null ? ['item' => $entry->item->code] : ['class' => $entry->class, 'min' => $entry->minima->pluck('quantity', 'measure')->all()])->all()),
                 'reason' => $line->reason,

@@ -78,7 +78,7 @@ final class KeepPeople
     {
         $scope = Scope::FirstAider;
         foreach ($person->qualifications as $held) {
-            $scope = Scope::from($held->scope)->isAbove($scope) ? Scope::from($held->scope) : $scope;
+            $scope = $held->scope->isAbove($scope) ? $held->scope : $scope;
         }
         foreach ($posts as $post) {
             if (DB::table('postings')->where($post)->doesntExist() && CoverNeed::query()->where($post)->doesntExist()) {

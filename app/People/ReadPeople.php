@@ -43,7 +43,7 @@ final class ReadPeople
                                 $one->qualifications
                                     ->map(
                                         static fn (Qualification $held): QualificationResource => new QualificationResource(
-                                            $held->scope,
+                                            $held->scope->value,
                                             $held->title,
                                             $held->expires_on,
                                             $held->expires_on === null || $held->expires_on >= $today,

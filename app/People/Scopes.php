@@ -31,7 +31,7 @@ final class Scopes
         $place = $this->posted($kit->place_id);
         $cover = $place === null ? null : $this->cover($place, $asOf);
         if ($cover?->scope === null) {
-            return new KitScope(Scope::from($kit->scope), 'set by hand: nobody is posted to its place or asked for there', null);
+            return new KitScope($kit->scope, 'set by hand: nobody is posted to its place or asked for there', null);
         }
 
         return new KitScope($cover->scope, "from who is posted to {$this->place($place)['name']}, in every shift", $cover->holdsThrough);

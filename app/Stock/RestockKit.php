@@ -27,6 +27,7 @@ use App\Ledger\Record;
 use App\Stock\Models\Store;
 use App\Support\Transaction;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Due\Seal;
 
 /**
  * Records a restock, and judges the kit again. Sent twice, it counts once. Where the kit or the store is no longer as its doer saw it,
@@ -64,7 +65,7 @@ final class RestockKit
                     return $this->keepWhole($kit, $report, $by, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")]);
                 }
                 $isLate = true;
-            } elseif ($kit->seal === 'intact' && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
+            } elseif ($kit->seal === Seal::Intact && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
                 throw ValidationException::withMessages([
                     'seal_reason' => "Restocking breaks seal {$kit->seal_number}. Say in writing why it was opened.",
                 ]);

@@ -35,6 +35,7 @@ use App\Support\Transaction;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Sarcina\Core\Due\Seal;
 
 /** Nine months of deliveries, checks, uses and restocks, through the same actions that the application uses. */
 final class DemoHistory
@@ -205,7 +206,7 @@ final class DemoHistory
         }
         ($this->finishCheck)(new CheckReport(
             Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $at, $at), Head::read()->base(), $rows, $by->name, null, $seal,
-            $kit->seal === 'intact' ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.',
+            $kit->seal === Seal::Intact ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.',
         ), $by);
     }
 

@@ -249,7 +249,7 @@ final class LateArrivalTest extends TestCase
         $base = $this->readKit('QH-14')['base'];
         $this->putJson("/api/kits/QH-14/seals/{$this->ulid()}", ['event' => 'set', 'seal_number' => 'S-901', 'begun_at' => $this->ago(20), 'done_at' => $this->ago(20), 'clock_checked_at' => $this->ago(0), 'base' => $base])->assertOk();
         $this->finish($check)->assertOk()->assertJson(['standing' => 'stands']);
-        $this->assertSame(['intact', 'S-901'], [$this->kit('QH-14')->seal, $this->kit('QH-14')->seal_number]);
+        $this->assertSame([\Sarcina\Core\Due\Seal::Intact, 'S-901'], [$this->kit('QH-14')->seal, $this->kit('QH-14')->seal_number]);
     }
 
     public function test_what_waits_is_settled_once_with_what_was_found(): void

@@ -86,7 +86,7 @@ final class PeopleTest extends TestCase
             $this->deleteJson('/api/people/'.FirstAider::query()->where('name', $name)->firstOrFail()->id)->assertOk();
         }
         $this->app?->forgetScopedInstances();
-        $this->assertSame('trained', $this->kit('QH-08')->scope, 'So it was once set by hand.');
+        $this->assertSame(\Sarcina\Core\Kit\Scope::Trained, $this->kit('QH-08')->scope, 'So it was once set by hand.');
         $this->assertSame(['anyone', 'not_ready'], [$this->readKit('QH-08')['scope'], $this->readKit('QH-08')['verdict']['verdict']]);
         $this->assertContains('Tree yard, day shift: 0 of 1 people with special training posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
     }

@@ -10,13 +10,14 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Sarcina\Core\Provision\Scheme;
 
 /**
  * What can happen at a site, to how many people, how far from help; and what follows from it.
  *
  * @property string $id
  * @property string $title
- * @property string $scheme
+ * @property Scheme $scheme
  * @property string|null $follows_id
  * @property string $started_by_id
  * @property string $started_on
@@ -37,6 +38,12 @@ final class Assessment extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['scheme' => Scheme::class];
+    }
 
     /** @return BelongsTo<Assessment, $this> */
     public function follows(): BelongsTo

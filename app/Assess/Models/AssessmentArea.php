@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Sarcina\Core\Provision\Hazard;
 
 /**
  * One area of an assessment, as it was answered.
@@ -22,7 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string|null $hangs_at
  * @property int $people
- * @property string $hazard
+ * @property Hazard $hazard
  * @property int $points
  * @property int $lone_workers
  * @property int $vehicles
@@ -48,7 +49,7 @@ final class AssessmentArea extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['running_water' => 'boolean'];
+        return ['hazard' => Hazard::class, 'running_water' => 'boolean'];
     }
 
     /** @return BelongsToMany<Place, $this> where it is; new kits hang in the first */

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Sarcina\Core\Provision\TaskKind;
 
 /**
  * One piece of work that carries a plan out.
@@ -19,7 +20,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $assessment_id
  * @property string|null $assessment_area_id
  * @property int $position
- * @property string $kind
+ * @property TaskKind $kind
  * @property string|null $kit_id
  * @property string|null $wanted
  * @property string $state
@@ -39,6 +40,12 @@ final class PlanTask extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => TaskKind::class];
+    }
 
     /** @return BelongsTo<Kit, $this> */
     public function kit(): BelongsTo

@@ -14,6 +14,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Sarcina\Core\Due\Seal;
+use Sarcina\Core\Kit\Scope;
 
 /**
  * One physical bag of a design.
@@ -23,8 +25,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $name
  * @property string $design_id
  * @property string $place_id
- * @property string $scope
- * @property string $seal
+ * @property Scope $scope
+ * @property Seal $seal
  * @property string|null $seal_number
  * @property string|null $seal_broken_on
  * @property string|null $seal_broken_reason
@@ -53,6 +55,12 @@ final class Kit extends Model
     public static function locked(string $id): self
     {
         return self::query()->where('id', $id)->with('place')->lockForUpdate()->firstOrFail();
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['scope' => Scope::class, 'seal' => Seal::class];
     }
 
     /** @throws KitIsRetired */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Sarcina\Core\Check\Severity;
 
 /**
  * One reason of a kit's verdict, in words.
@@ -12,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $id
  * @property string $kit_id
  * @property int $position
- * @property string $severity
+ * @property Severity $severity
  * @property string $text
  */
 final class KitReason extends Model
@@ -20,4 +21,10 @@ final class KitReason extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['severity' => Severity::class];
+    }
 }

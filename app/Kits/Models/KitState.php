@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Sarcina\Core\Check\Verdict;
 
 /**
  * What the core last said of a kit, and through which day that holds.
@@ -12,7 +13,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $kit_id
  * @property string $code
  * @property int $walk_order
- * @property string $verdict
+ * @property Verdict $verdict
  * @property int $mass_g
  * @property string $next_check
  * @property string|null $due_on
@@ -39,7 +40,7 @@ final class KitState extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return [
+        return ['verdict' => Verdict::class,
             'wants_restock' => 'boolean',
         ];
     }

@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace App\Ledger\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Sarcina\Core\Check\Verdict;
+use Sarcina\Core\Kit\ExpiryPolicy;
+use Sarcina\Core\Kit\Scope;
 
 /**
  * What a check was held to and what followed from it, on its day.
@@ -17,11 +20,11 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $list_title
  * @property string $list_edition
  * @property bool $list_confirmed
- * @property string $expiry
- * @property string $scope
+ * @property ExpiryPolicy $expiry
+ * @property Scope $scope
  * @property string $next_check
  * @property int $margin_days
- * @property string $verdict
+ * @property Verdict $verdict
  * @property int $mass_g
  * @property int|null $max_mass_g
  * @property string|null $seal_found
@@ -35,4 +38,10 @@ final class Check extends Model
     protected $primaryKey = 'operation_number';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['verdict' => Verdict::class, 'scope' => Scope::class, 'expiry' => ExpiryPolicy::class];
+    }
 }

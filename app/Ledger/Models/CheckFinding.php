@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Ledger\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Sarcina\Core\Check\FindingKind;
+use Sarcina\Core\Check\Severity;
 
 /**
  * What a check found, as facts.
  *
  * @property int $operation_number
  * @property int $position
- * @property string $kind
- * @property string $severity
+ * @property FindingKind $kind
+ * @property Severity $severity
  * @property string|null $line
  * @property string|null $subject
  * @property string|null $item_code
@@ -32,4 +34,10 @@ final class CheckFinding extends Model
     protected $primaryKey = 'operation_number';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => FindingKind::class, 'severity' => Severity::class];
+    }
 }

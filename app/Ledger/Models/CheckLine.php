@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ledger\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Sarcina\Core\Lists\Rank;
 
 /**
  * How far a line was met at a check.
@@ -14,7 +15,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $code
  * @property string $need
  * @property string|null $pocket
- * @property string $rank
+ * @property Rank $rank
  * @property string $required
  * @property string $effective
  * @property int|null $reserve
@@ -29,4 +30,10 @@ final class CheckLine extends Model
     protected $primaryKey = 'operation_number';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['rank' => Rank::class];
+    }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ledger\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Sarcina\Core\Kit\Condition;
 
 /**
  * What was counted of one lot in one condition in one pocket, beside what was on record.
@@ -18,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $item_name
  * @property string|null $lot_number
  * @property string|null $expires
- * @property string $condition
+ * @property Condition $condition
  * @property int $recorded
  * @property int $counted
  * @property int $became
@@ -33,4 +34,10 @@ final class CheckRow extends Model
     protected $primaryKey = 'operation_number';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['condition' => Condition::class];
+    }
 }

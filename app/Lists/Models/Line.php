@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Sarcina\Core\Lists\Rank;
 
 /**
  * One line of a list, or one that a design adds to its list.
@@ -18,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $code
  * @property int $position
  * @property string $need
- * @property string $rank
+ * @property Rank $rank
  * @property int|null $quantity
  * @property string|null $total_measure
  * @property string|null $total_quantity
@@ -34,6 +35,12 @@ final class Line extends Model
     protected $table = 'lines';
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['rank' => Rank::class];
+    }
 
     /** @return HasMany<LineEntry, $this> */
     public function entries(): HasMany

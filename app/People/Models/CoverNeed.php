@@ -7,6 +7,7 @@ namespace App\People\Models;
 use App\Kits\Models\Place;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Sarcina\Core\Kit\Scope;
 
 /**
  * How many first aiders a place asks for in a shift, trained to what.
@@ -14,7 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $id
  * @property string $place_id
  * @property string $shift
- * @property string $scope
+ * @property Scope $scope
  * @property int $count
  * @property Place $place
  */
@@ -23,6 +24,12 @@ final class CoverNeed extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['scope' => Scope::class];
+    }
 
     /** @return BelongsTo<Place, $this> */
     public function place(): BelongsTo

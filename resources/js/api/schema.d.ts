@@ -731,7 +731,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Holds a design and its kits to this edition instead of an older one. */
+        /** @description Moves a design and its kits from an older edition to this one. */
         post: operations["adoptEdition"];
         delete?: never;
         options?: never;

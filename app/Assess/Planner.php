@@ -15,7 +15,7 @@ use Sarcina\Core\Provision\Demand;
 use Sarcina\Core\Provision\Part;
 use Sarcina\Core\Provision\Risk;
 
-/** Asks the core what the areas of an assessment need, and lays the overrides over it. */
+/** Asks the core what the areas of an assessment need, and puts the overrides in their place. */
 final class Planner
 {
     /**
@@ -29,7 +29,7 @@ final class Planner
         $plans = [];
         foreach ($areas as $index => $area) {
             $reckoned = $provision->areas[$index];
-            $plans[$area->id] = ['least' => self::laid($area, 'least', $reckoned['least']), 'full' => self::laid($area, 'full', $reckoned['full'])];
+            $plans[$area->id] = ['least' => self::withOverrides($area, 'least', $reckoned['least']), 'full' => self::withOverrides($area, 'full', $reckoned['full'])];
         }
 
         return $plans;
@@ -92,7 +92,7 @@ final class Planner
     }
 
     /** @return list<PlannedPart> */
-    private static function laid(AssessmentArea $area, string $plan, AreaPlan $reckoned): array
+    private static function withOverrides(AssessmentArea $area, string $plan, AreaPlan $reckoned): array
     {
         $overrides = $area->overrides->where('plan', $plan)->keyBy('wanted');
         $counts = [];

@@ -165,9 +165,9 @@ final class DesignRecords implements Records
         foreach (array_diff($codes, $homes) as $code) {
             $problems[] = "Line {$code} has no pocket.";
         }
-        foreach ([[$homes, 'Line %s is in two pockets.'], [$names, 'The pocket "%s" is there twice.'], [$codes, 'Line %s is there twice.']] as [$values, $said]) {
+        foreach ([[$homes, 'Line %s is in two pockets.'], [$names, 'The pocket "%s" is there twice.'], [$codes, 'Line %s is there twice.']] as [$values, $message]) {
             foreach (array_filter(array_count_values($values), static fn (int $times): bool => $times > 1) as $value => $times) {
-                $problems[] = sprintf($said, $value);
+                $problems[] = sprintf($message, $value);
             }
         }
         $named = array_values(array_filter(array_map(static fn (array $entry): ?string => $entry['item'] ?? null, array_merge([], ...array_column($record['additions'], 'accepts')))));

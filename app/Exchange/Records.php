@@ -6,7 +6,7 @@ namespace App\Exchange;
 
 use App\Accounts\Models\User;
 
-/** Records of one kind: how they are written, laid into rows of a sheet, compared with what is there, and taken in. */
+/** Records of one kind: how they are written, written as rows of a sheet, compared with what is there, and taken in. */
 interface Records
 {
     /** @return list<array<string, mixed>> all there are, as the JSON format writes them */

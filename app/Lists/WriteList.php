@@ -77,7 +77,7 @@ final class WriteList
             }
             $list->update(['title' => $content['title'], 'size' => $content['size'], 'basis' => $content['basis'], 'revision' => $base + 1]);
             $this->write($list, $content);
-            $this->house($list);
+            $this->findPockets($list);
             $this->doubt($list);
             $this->refuseClashes($list);
 
@@ -106,7 +106,7 @@ final class WriteList
     }
 
     /** New lines live where the line before them lives, in every design that keeps the list: nothing is asked for without a pocket. */
-    private function house(KitList $list): void
+    private function findPockets(KitList $list): void
     {
         $lines = $list->lines()->pluck('id')->all();
         $designs = DB::table('designs')->where('list_id', $list->id)->pluck('id')->all();
@@ -164,14 +164,14 @@ final class WriteList
             $codes[] = $written['code'];
             $known = $before->get($written['code']);
             $line = $known ?? new Line(['list_id' => $list->id, 'code' => $written['code']]);
-            $was = $known === null ? null : self::said($known);
+            $was = $known === null ? null : self::asText($known);
             $line->fill([
                 'position' => $position, 'need' => $written['need'], 'rank' => $written['rank'], 'quantity' => $written['quantity'], 'reason' => $written['reason'],
                 'total_measure' => $written['total'] === null ? null : array_key_first($written['total']), 'total_quantity' => $written['total'] === null ? null : array_values($written['total'])[0],
             ])->save();
             $this->entries($line, $written['accepts'], $items);
             array_push($named, ...array_filter(array_map(static fn (array $entry): ?string => $entry['class'] ?? null, $written['accepts'])));
-            if ($was !== null && $was !== self::said($line->load(['entries.item', 'entries.minima']))) {
+            if ($was !== null && $was !== self::asText($line->load(['entries.item', 'entries.minima']))) {
                 // What was compared is no longer what stands there.
                 $list->confirmations()->where('line_code', $line->code)->delete();
             }
@@ -210,7 +210,7 @@ final class WriteList
         }
     }
 
-    private static function said(Line $line): string
+    private static function asText(Line $line): string
     {
         return Json::write(KitDocument::line(ListLoader::line($line))).$line->need;
     }

@@ -136,10 +136,10 @@ final class Replay
         if ($operation->kind() !== OperationKind::FullCheck) {
             return;
         }
-        $said = [];
+        $written = [];
         foreach ($operation->rows(Part::Rows) as $row) {
             $key = "{$row['pocket_id']} {$row['lot_id']} {$row['condition']}";
-            $said[$key] = ($said[$key] ?? 0) + (int) $row[$column];
+            $written[$key] = ($written[$key] ?? 0) + (int) $row[$column];
         }
         $kit = self::text($operation->rows(Part::Check)[0]['kit_id'] ?? '');
         $there = [];
@@ -151,8 +151,8 @@ final class Replay
             }
         }
         if (
-            array_diff_assoc(array_filter($said), array_filter($there)) !== [] ||
-            array_diff_assoc(array_filter($there), array_filter($said)) !== []
+            array_diff_assoc(array_filter($written), array_filter($there)) !== [] ||
+            array_diff_assoc(array_filter($there), array_filter($written)) !== []
         ) {
             $this->faults[] = "What check {$operation->number} says was on record {$when} it is not what the movements say: only a part of it was written.";
         }

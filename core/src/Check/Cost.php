@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Sarcina\Core\Check;
 
 /**
- * What it costs to lay one piece on a line, in the order of rules.md (check, 1 to 8), for one group of lines.
+ * What it costs to place one piece on a line, in the order of rules.md (check, 1 to 8), for one group of lines.
  *
  * The eight figures are packed into three integers that compare in turn. A figure's step is more than all
  * that the figures after it can come to along a path of the flow, so packing loses nothing.

@@ -192,13 +192,13 @@ final class Placement
             $pile = $piles[$index];
             $rows = $pile->rows();
             foreach ($edgesOfPile as $line => $edge) {
-                $this->lay($line, $flow->along($edge), $rows, $this->preferences[$pile->item->code][$line], $pile->reserve);
+                $this->placeRows($line, $flow->along($edge), $rows, $this->preferences[$pile->item->code][$line], $pile->reserve);
             }
         }
     }
 
     /** @param  list<array{int, int}>  $rows of the pile: row and pieces */
-    private function lay(int $line, int $pieces, array $rows, int $preference, bool $reserve): void
+    private function placeRows(int $line, int $pieces, array $rows, int $preference, bool $reserve): void
     {
         foreach ($rows as [$row, $there]) {
             $quantity = min($pieces, $there - $this->takenFrom($row));

@@ -87,7 +87,7 @@ export default function PrintPage() {
 
 function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Schemas['AssessmentResource'] }) {
     const risks = [...area.risks, ...area.follows_risks].map(sayName);
-    const said = [
+    const answers = [
         `${area.people} ${area.people === 1 ? 'person' : 'people'} at the busiest time`,
         `${area.hazard} hazard`,
         count(area.points, 'point'),
@@ -101,7 +101,7 @@ function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Sche
         <section>
             <h2>{area.name}</h2>
             <p>
-                {said.join(', ')}. Risks: {risks.join(', ') || 'none named'}. {area.note}
+                {answers.join(', ')}. Risks: {risks.join(', ') || 'none named'}. {area.note}
             </p>
             {(['least', 'full'] as const).map((plan) => (
                 <div key={plan}>

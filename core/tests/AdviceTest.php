@@ -117,7 +117,7 @@ final class AdviceTest extends TestCase
     public function test_pieces_that_nobody_there_may_use_are_not_bought_again(): void
     {
         $items = [['code' => 'pad', 'class' => 'pad', 'scope' => 'trained', 'dated' => true]];
-        $rows = [['item' => 'pad', 'quantity' => 2, 'expires' => '2030-01'], ['item' => 'pad', 'quantity' => 2, 'expires' => '2026-01'], ['item' => 'pad', 'quantity' => 1], ['item' => 'pad', 'quantity' => 1, 'condition' => 'soiled', 'expires' => '2030-01']];
+        $rows = [['item' => 'pad', 'quantity' => 2, 'expires' => '2026-01'], ['item' => 'pad', 'quantity' => 2, 'expires' => '2030-01'], ['item' => 'pad', 'quantity' => 1], ['item' => 'pad', 'quantity' => 1, 'condition' => 'soiled', 'expires' => '2030-01']];
         $three = $this->advice($items, [$this->line('L', 3, 'pad')], $rows);
         $this->assertSame(['L 1 pad'], $this->said($three->wanted()));
         $two = $this->advice($items, [$this->line('L', 2, 'pad')], $rows);

@@ -102,8 +102,18 @@ final class FormatTest extends TestCase
         $document['contents'] = array_map(static fn (int $row): array => ['item' => 'pad', 'lot' => "K{$row}", 'quantity' => 1_000_000_000], range(0, 8));
         $this->assertSame([], self::errors((string) json_encode($document)));
         $document['contents'][] = ['item' => 'pad', 'quantity' => 1_000_000_000];
-        $document['contents'][] = ['item' => 'pad', 'lot' => 'last', 'quantity' => 1];
-        $this->assertSame(['/contents/9/quantity'], self::errors((string) json_encode($document)));
+        $document['contents'][] = ['item' => 'pad', 'lot' => 'last', 'quantity' => 0];
+        $this->assertSame(['/contents/9/quantity', '/contents/10/quantity'], self::errors((string) json_encode($document)), 'What comes after it is read too.');
+    }
+
+    public function test_a_need_that_lacks_its_keys_does_not_hide_the_next_one(): void
+    {
+        $document = self::KIT;
+        $document['items'][0]['needs'] = [['any_of' => ['pad'], 'per' => 'kit'], ['any_of' => ['pad', 'pad'], 'per' => 'kit', 'quantity' => 0]];
+        $this->assertSame(
+            ['/items/0/needs/0/quantity', '/items/0/needs/1/any_of/1', '/items/0/needs/1/quantity'],
+            self::errors((string) json_encode($document)),
+        );
     }
 
     public function test_a_key_given_twice_is_refused(): void

@@ -19,12 +19,6 @@ use Sarcina\Core\Lists\Rank;
 /** From a judgement to what is to be done: the one way from findings to actions, for the page, the pick list and what is printed. */
 final class Advice
 {
-    /** What must not stay in a kit; what expires early only where a line counts on it. */
-    private const LEAVING = [
-        FindingKind::Expired, FindingKind::Opened, FindingKind::Damaged, FindingKind::Soiled, FindingKind::Failed,
-        FindingKind::Excluded, FindingKind::DateUnknown, FindingKind::ExpiresEarly,
-    ];
-
     public function __construct(private readonly Judgement $judgement)
     {
     }
@@ -56,6 +50,16 @@ final class Advice
         );
     }
 
+    /** Whether what is found so must not stay in a kit; what expires early only where a line counts on it. */
+    private static function leaves(FindingKind $kind): bool
+    {
+        return match ($kind) {
+            FindingKind::Expired, FindingKind::Opened, FindingKind::Damaged, FindingKind::Soiled, FindingKind::Failed, FindingKind::Excluded,
+            FindingKind::DateUnknown, FindingKind::ExpiresEarly => true,
+            default => false,
+        };
+    }
+
     /** @return list<Leaving> each row once, for the first reason that is found */
     public function leaving(): array
     {
@@ -65,7 +69,7 @@ final class Advice
                 $finding->index === null ||
                 $finding->row === null ||
                 isset($leaving[$finding->index]) ||
-                ! in_array($finding->kind, self::LEAVING, true) ||
+                ! self::leaves($finding->kind) ||
                 ($finding->kind === FindingKind::ExpiresEarly && $finding->severity === Severity::Note)
             ) {
                 continue;

@@ -41,8 +41,8 @@ final class Judge
      */
     private static function verdict(array $lines, array $findings): Verdict
     {
-        $severities = array_map(static fn (Finding $finding): Severity => $finding->severity, $findings);
-        if (in_array(Severity::Stop, $severities, true)) {
+        $isThere = static fn (Severity $severity): bool => array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity) !== [];
+        if ($isThere(Severity::Stop)) {
             return Verdict::NotReady;
         }
         foreach ($lines as $outcome) {
@@ -51,6 +51,6 @@ final class Judge
             }
         }
 
-        return in_array(Severity::Fix, $severities, true) ? Verdict::ReadyWithActions : Verdict::Ready;
+        return $isThere(Severity::Fix) ? Verdict::ReadyWithActions : Verdict::Ready;
     }
 }

@@ -41,7 +41,7 @@ final class LineJudge
         foreach ($placed as $pieces) {
             $pieces->reserve ? $reserve += $pieces->quantity : $effective += $pieces->quantity;
         }
-        $required = $line->quantity ?? 0;
+        $required = $line->pieces();
 
         return new LineOutcome(
             $line,
@@ -73,7 +73,7 @@ final class LineJudge
                 $lasting += $pieces->quantity;
             }
         }
-        $lacking = ($line->quantity ?? 0) - $lasting;
+        $lacking = $line->pieces() - $lasting;
 
         return $lacking === 0 ? null : new Restock($line->id, $this->itemToRestock($line, false), $line->accepts[0]->class?->name, $lacking);
     }

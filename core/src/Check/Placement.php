@@ -168,7 +168,7 @@ final class Placement
         $nodeOf = [];
         foreach ($lines as $line) {
             $nodeOf[$line] = $node;
-            $flow->edge($node++, $sink, $this->assignment->list->lines[$line]->quantity ?? 0);
+            $flow->edge($node++, $sink, $this->assignment->list->lines[$line]->pieces());
         }
         $edges = [];
         foreach ($piles as $index => $pile) {

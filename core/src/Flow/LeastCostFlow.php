@@ -15,6 +15,8 @@ namespace Sarcina\Core\Flow;
  */
 final class LeastCostFlow
 {
+    private const NOTHING = [0, 0, 0];
+
     /** @var list<int> where each edge leads; edge e ^ 1 is its way back */
     private array $to = [];
 
@@ -55,7 +57,7 @@ final class LeastCostFlow
      * @param  array{int, int, int}  $cost  of one unit
      * @return int the edge's number
      */
-    public function edge(int $from, int $to, int $capacity, array $cost = [0, 0, 0]): int
+    public function edge(int $from, int $to, int $capacity, array $cost = self::NOTHING): int
     {
         $edge = count($this->to);
         $this->to[] = $to;
@@ -73,9 +75,8 @@ final class LeastCostFlow
     {
         $raise = $this->firstDistances($source);
         // At first costs less than nothing stand on the edges themselves: each node is raised by its own distance.
-        $most = max($raise);
         while (isset($raise[$sink])) {
-            $this->raise($raise, $most);
+            $this->raise($raise, $raise[$sink]);
             if (! $this->isCheaperThanNothing($source, $sink)) {
                 return;
             }
@@ -85,7 +86,6 @@ final class LeastCostFlow
                 while ($this->push($source, $sink));
             }
             $raise = $this->distances($source, $sink);
-            $most = $raise[$sink] ?? $most;
         }
     }
 
@@ -124,7 +124,7 @@ final class LeastCostFlow
      */
     private function firstDistances(int $source): array
     {
-        $distance = [$source => [0, 0, 0]];
+        $distance = [$source => self::NOTHING];
         $queue = [$source];
         $isQueued = [$source => true];
         for ($at = 0; $at < count($queue); $at++) {
@@ -158,12 +158,12 @@ final class LeastCostFlow
      */
     private function distances(int $source, int $sink): array
     {
-        $known = [$source => [0, 0, 0]];
+        $known = [$source => self::NOTHING];
         $settled = [];
         $far = [PHP_INT_MAX, 0, 0];
         /** @var \SplMinHeap<array{int, int, int, int}> $open */
         $open = new \SplMinHeap;
-        $open->insert([0, 0, 0, $source]);
+        $open->insert([...self::NOTHING, $source]);
         while (! $open->isEmpty()) {
             [$a, $b, $c, $node] = $open->extract();
             if (isset($settled[$node])) {
@@ -254,7 +254,7 @@ final class LeastCostFlow
             $along = null;
             for ($next = $this->next[$node], $count = count($edges); $next < $count; $next++) {
                 $edge = $edges[$next];
-                if ($this->free[$edge] > 0 && ($this->level[$this->to[$edge]] ?? -1) === $level) {
+                if ($this->free[$edge] > 0 && ($this->level[$this->to[$edge]] ?? null) === $level) {
                     $along = $edge;
                     break;
                 }

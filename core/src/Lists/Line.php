@@ -25,6 +25,12 @@ final readonly class Line
         return new self($id, $rank, $accepts, $quantity, null);
     }
 
+    /** How many pieces it asks for; none where it asks for a total. */
+    public function pieces(): int
+    {
+        return (int) $this->quantity;
+    }
+
     /** The place of the first entry that the item matches; null where the line does not accept it. */
     public function entryFor(Item $item): ?int
     {

@@ -11,8 +11,8 @@ final readonly class Need
     public function __construct(
         public string $item,
         public int $quantity,
-        public bool $dated = false,
-        public bool $shortDated = true,
+        public bool $dated,
+        public bool $shortDated,
     ) {
     }
 }

@@ -13,9 +13,9 @@ require __DIR__.'/../vendor/autoload.php';
 $views = [
     ['desk', 'light', 'keeper', [
         ['today', '/', 'Horizon'], ['kits', '/kits', 'walking order'], ['kit', '/kits/QH-07', 'Action required'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
-        ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Packed'], ['item', '/items/haemostatic-gauze', 'in store'], ['lists', '/lists', 'unconfirmed'],
+        ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Equipped'], ['item', '/items/haemostatic-gauze', 'in store'], ['lists', '/lists', 'unconfirmed'],
     ]],
-    ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'put right']]],
+    ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'Action required']]],
     ['desk', 'light', 'lead', [
         ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'],
         ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['comparison', '/compare?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],

@@ -117,20 +117,22 @@ final class ReadToday
 
     private static function dueText(stdClass $row, int $overdue, string $today): string
     {
-        $what = ($row->due_kind === 'quick' ? 'Quick check' : 'Check').match ($row->due_because) {
-            'seal' => ', its seal is broken',
-            'use' => ', it was used',
-            'event' => ', it goes out to an event',
-            'first' => ', it was never checked',
-            'expiry' => ', something expires',
-            'disagreement' => ', two looks at it disagree',
+        $what = $row->due_kind === 'quick' ? 'Quick check' : 'Check';
+        $why = match ($row->due_because) {
+            'seal' => ': its seal is broken',
+            'use' => ': it was used',
+            'event' => ': it goes out to an event',
+            'first' => ': it was never checked',
+            'expiry' => ': something in it expires',
+            'disagreement' => ': two looks at it disagree',
             default => '',
         };
 
         return match (true) {
-            $overdue > 0 => Words::number($overdue, 'day').' overdue: '.lcfirst($what),
-            $row->due_on <= $today => "{$what}: due ".($row->due_on === $today ? 'today' : 'since '.Words::date($row->due_on)),
-            default => "{$what}: due ".Words::date($row->due_on),
+            $overdue > 0 => "{$what} ".Words::number($overdue, 'day')." overdue{$why}",
+            $row->due_on === $today => "{$what} due today{$why}",
+            $row->due_on < $today => "{$what} due since ".Words::date($row->due_on).$why,
+            default => "{$what} due on ".Words::date($row->due_on).$why,
         };
     }
 

@@ -20,7 +20,7 @@ final class TodayTest extends TestCase
         $this->assertStringContainsString('9 days overdue', $first['reasons'][0]);
         $this->assertSame(['stop', 'now', 'soon'], array_values(array_unique($work->pluck('band')->all())), 'The bands come in the order of their urgency.');
         $byKit = $work->keyBy('kit');
-        $this->assertSame(['Check: due today'], $byKit['QH-04']['reasons']);
+        $this->assertSame(['Check due today'], $byKit['QH-04']['reasons']);
         $this->assertContains('Eyewash pod: 3 of 10', $byKit['QH-06']['reasons']);
         $this->assertStringContainsString('days overdue', $byKit['QH-12']['reasons'][0]);
         $this->assertSame('restock', $byKit['QH-06']['job']);

@@ -30,7 +30,7 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
             title="Horizon"
             beside={
                 <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                    {sayDay(today.as_of)} to {sayDay(today.until)}, the places at the left
+                    {sayDay(today.as_of)} to {sayDay(today.until)}, by place
                 </Typography>
             }
         >
@@ -59,7 +59,7 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                             key={month}
                             sx={{ fontSize: 12, color: 'text.secondary', textAlign: 'center', lineHeight: 1.15, pb: 1 }}
                         >
-                            {monthName.format(new Date(`${month}-01T00:00:00Z`))}
+                            {monthName.format(new Date(`${month}-01T00:00:00Z`)).replace('Sept', 'Sep')}
                             <br />
                             {month.endsWith('-01') || month === months[0] ? `’${month.slice(2, 4)}` : '\u00a0'}
                         </Box>

@@ -34,7 +34,7 @@ final class Scopes
             return new KitScope($kit->scope, 'set by hand: nobody is posted to its place or asked for there', null);
         }
 
-        return new KitScope($cover->scope, "from who is posted to {$this->place($place)['name']}, in every shift", $cover->holdsThrough);
+        return new KitScope($cover->scope, "as posted to {$this->place($place)['name']} in every shift", $cover->holdsThrough);
     }
 
     public function cover(string $placeId, Day $asOf): Cover

@@ -54,7 +54,7 @@ final class PeopleTest extends TestCase
     {
         $this->actAs('lead');
         $bag = $this->readKit('QH-08');
-        $this->assertSame(['trained', 'from who is posted to Tree yard, in every shift'], [$bag['scope'], $bag['scope_because']]);
+        $this->assertSame(['trained', 'as posted to Tree yard in every shift'], [$bag['scope'], $bag['scope_because']]);
         $this->assertSame('set by hand: nobody is posted to its place or asked for there', $this->readKit('QH-10')['scope_because']);
         // Both qualifications run out: what they alone may use is not there any more.
         Qualification::query()->where('scope', 'trained')->update(['expires_on' => now()->subDay()->toDateString()]);

@@ -6,16 +6,18 @@ import { Sheet } from '../ui/Page';
 import { count } from '../ui/words';
 import { sign, type Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
+import { ThrowAway } from './ThrowAway';
 
 interface FinishSheetProps {
     kit: Schemas['KitResource'];
     draft: Draft;
     left: number;
     change: (to: (draft: Draft) => Draft) => void;
+    onLeave: () => void;
 }
 
 /** A note, a new seal where the kit is kept sealed, and a name: the check is signed when everything was looked at. */
-export function FinishSheet({ kit, draft, left, change }: FinishSheetProps) {
+export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetProps) {
     const set = (to: Partial<Draft>) => change((now) => ({ ...now, trouble: null, ...to }));
     const rowErrors = Object.keys(draft.errors).filter((field) => field.startsWith('rows.'));
     return (
@@ -80,7 +82,8 @@ export function FinishSheet({ kit, draft, left, change }: FinishSheetProps) {
                 onClick={() => change(sign)}
             >
                 Sign and finish
-            </Button>
+            </Button>{' '}
+            <ThrowAway onThrow={onLeave} />
         </Sheet>
     );
 }

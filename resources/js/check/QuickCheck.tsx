@@ -22,7 +22,6 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
         <Page
             title={`Quick check of ${kit.code} ${kit.name}`}
             above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
-            beside={<ThrowAway onThrow={onLeave} />}
         >
             <Sheet title="Seal and outside">
                 <Typography sx={{ mb: 4, maxWidth: 640 }}>
@@ -58,7 +57,8 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
                 <WaitingToSend draft={draft} />
                 <Button variant="contained" disabled={!canSign} onClick={() => change(sign)}>
                     Sign and finish
-                </Button>
+                </Button>{' '}
+                <ThrowAway onThrow={onLeave} />
             </Sheet>
         </Page>
     );

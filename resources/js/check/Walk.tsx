@@ -10,7 +10,6 @@ import { FinishSheet } from './FinishSheet';
 import { KeysDialog } from './KeysDialog';
 import { PocketLines } from './PocketLines';
 import { RunningVerdict } from './RunningVerdict';
-import { ThrowAway } from './ThrowAway';
 import { useRunningVerdict } from './useRunningVerdict';
 
 interface WalkProps {
@@ -88,12 +87,9 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                     </Typography>
                 }
                 beside={
-                    <>
-                        <Button onClick={() => setShowsKeys(true)} sx={{ display: { xs: 'none', md: 'inline-flex' } }}>
-                            Keys
-                        </Button>
-                        <ThrowAway onThrow={onLeave} />
-                    </>
+                    <Button onClick={() => setShowsKeys(true)} sx={{ display: { xs: 'none', md: 'inline-flex' } }}>
+                        Keys
+                    </Button>
                 }
             >
                 <Box
@@ -128,7 +124,13 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                             onWhole={wholePocket}
                             onNext={next}
                         />
-                        <FinishSheet kit={kit} draft={draft} left={all.all - all.done} change={change} />
+                        <FinishSheet
+                            kit={kit}
+                            draft={draft}
+                            left={all.all - all.done}
+                            change={change}
+                            onLeave={onLeave}
+                        />
                     </Box>
                 </Box>
                 <KeysDialog open={showsKeys} onClose={() => setShowsKeys(false)} />

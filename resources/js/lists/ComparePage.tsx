@@ -74,7 +74,7 @@ function Held({ held }: { held: Schemas['ComparisonResource'] }) {
                         <tr>
                             <th scope="col">Requirement</th>
                             <th scope="col">Contents</th>
-                            <th scope="col">So</th>
+                            <th scope="col">Result</th>
                         </tr>
                     </thead>
                     <tbody>

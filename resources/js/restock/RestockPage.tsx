@@ -205,7 +205,7 @@ function Walk({ kit, plan }: WalkProps) {
                             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
                                 Only ticked steps are recorded.{' '}
                                 {done.length < steps.length &&
-                                    `${count(steps.length - done.length, 'step')} would stay as it is.`}
+                                    `${count(steps.length - done.length, 'step is', 'steps are')} not ticked.`}
                             </Typography>
                             <Button
                                 variant="contained"

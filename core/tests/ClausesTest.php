@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sarcina\Core\Tests;
 
 use PHPUnit\Framework\TestCase;
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Format\Json;
 use Sarcina\Core\Rule;
@@ -54,6 +55,29 @@ final class ClausesTest extends TestCase
         $this->assertSame('old', $restock(['item' => 'old'], ['item' => 'deep'])['item'], 'Failing any that may be bought, the first that is named.');
         $this->assertNull($restock(['class' => 'pad'])['item']);
         $this->assertSame('pad', $restock(['class' => 'pad'])['class']);
+    }
+
+    public function test_an_item_may_need_one_thing_for_the_kit_and_another_for_each_piece(): void
+    {
+        $items = [
+            ['code' => 'needle', 'class' => 'needle', 'needs' => [['any_of' => ['box'], 'per' => 'kit', 'quantity' => 1], ['any_of' => ['swab', 'wipe'], 'per' => 'each', 'quantity' => 2]]],
+            ['code' => 'box', 'class' => 'box'], ['code' => 'swab', 'class' => 'swab'], ['code' => 'wipe', 'class' => 'wipe'],
+        ];
+        $lines = [['id' => 'L', 'quantity' => 2, 'accepts' => [['item' => 'needle']]]];
+        $unpaired = fn (array ...$rows): int => count($this->found($this->judge($items, $lines, [['item' => 'needle', 'quantity' => 2], ...$rows]), 'unpaired'));
+        $this->assertSame(1, $unpaired(['item' => 'box', 'quantity' => 1], ['item' => 'swab', 'quantity' => 3]));
+        $this->assertSame(0, $unpaired(['item' => 'box', 'quantity' => 1], ['item' => 'swab', 'quantity' => 3], ['item' => 'wipe', 'quantity' => 1]));
+        $this->assertSame(1, $unpaired(['item' => 'swab', 'quantity' => 4]));
+        $this->assertSame(1, $unpaired(), 'Once an item, however much it lacks.');
+    }
+
+    public function test_a_row_is_good_while_it_is_neither_past_its_date_nor_in_a_bad_condition(): void
+    {
+        $good = static fn (?string $expires, string $condition): bool => RandomKits::read([
+            'format' => 'sarcina.kit/1', 'as_of' => '2026-03-14', 'kit' => ['code' => 'K'], 'policy' => ['expiry' => 'strict', 'next_check' => '2026-06-14'],
+            'items' => [self::TAPE], 'list' => ['code' => 'small', 'lines' => []], 'contents' => [['item' => 'tape', 'quantity' => 1, 'expires' => $expires, 'condition' => $condition]],
+        ])->contents[0]->isGoodOn(Day::of('2026-03-14'));
+        $this->assertSame([true, true, false, false, false], [$good(null, 'good'), $good('2026-03-14', 'good'), $good('2026-03-13', 'good'), $good(null, 'soiled'), $good('2026-03-13', 'soiled')]);
     }
 
     public function test_of_two_verdicts_the_graver_one_is_worse(): void

@@ -124,8 +124,23 @@ final class FormatTest extends TestCase
 
     public function test_what_is_no_json_is_refused(): void
     {
+        $nested = static fn (int $depth): string => str_repeat('[', $depth).str_repeat(']', $depth);
+        $this->assertStringContainsString('This must be an object', self::messages($nested(63)));
+        $this->assertStringContainsString('This is not JSON', self::messages($nested(64)), 'Nested too deep to be anything of ours.');
+        $this->assertSame([], self::errors(str_replace('"code":"small"', '"code":"a \\" b: \"c\":"', (string) json_encode(self::KIT))), 'What looks like a key within text is none.');
         $this->assertSame([''], self::errors('{"format": '));
         $this->assertSame([''], array_slice(self::errors('[]'), 0, 1));
+    }
+
+    private static function messages(string $text): string
+    {
+        try {
+            Rule::Check->answer($text);
+        } catch (InvalidDocument $invalid) {
+            return $invalid->getMessage();
+        }
+
+        return '';
     }
 
     /** @return list<string> the paths that are refused */

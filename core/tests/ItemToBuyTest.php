@@ -42,7 +42,9 @@ final class ItemToBuyTest extends TestCase
 
     public function test_what_is_superseded_unusable_or_not_accepted_is_not_bought(): void
     {
-        $this->assertNull($this->bought([Accepted::class('dressing')], $this->item('a', 'dressing', 1, 'b'), $this->item('no', 'dressing'), $this->item('c', 'tool')));
+        $none = [$this->item('a', 'dressing', 1, 'b'), $this->item('no', 'dressing'), $this->item('c', 'tool')];
+        $this->assertNull($this->bought([Accepted::class('dressing')], ...$none));
+        $this->assertSame('z', $this->bought([Accepted::class('dressing')], ...[...$none, $this->item('z', 'dressing')]));
     }
 
     public function test_the_nearest_place_is_the_place_itself_or_what_it_is_in(): void

@@ -39,6 +39,9 @@ final class MeasureTest extends TestCase
             ['453.592369999999 g', '1 lb', false],
             ['12 g', '12 mm', false],
             ['0.1 m', '10 cm', true],
+            ['25.4000000001 mm', '1 in', true],
+            ['1 in', '25.4000000001 mm', false],
+            ['0.00000001 mm', '0.00000002 mm', false],
         ];
     }
 
@@ -46,6 +49,23 @@ final class MeasureTest extends TestCase
     public function test_units_compare_exactly(string $one, string $other, bool $isAtLeast): void
     {
         $this->assertSame($isAtLeast, Quantity::of($one)->isAtLeast(Quantity::of($other)));
+    }
+
+    public function test_every_unit_is_as_long_as_large_or_as_heavy_as_it_is_defined(): void
+    {
+        $same = [
+            ['1 cm', '10 mm'], ['1 m', '1000 mm'], ['1 in', '25.4 mm'], ['1 ft', '12 in'], ['1 ft', '304.8 mm'], ['1 yd', '3 ft'], ['1 yd', '914.4 mm'],
+            ['1 l', '1000 ml'], ['1 floz', '29.5735295625 ml'], ['1 g', '1000 mg'], ['1 kg', '1000 g'], ['1 oz', '28.349523125 g'], ['1 lb', '16 oz'], ['1 lb', '453.59237 g'],
+            ['1 mm', '1 mm'], ['1000 ml', '1 l'],
+        ];
+        foreach ($same as [$one, $other]) {
+            [$one, $other] = [Quantity::of($one), Quantity::of($other)];
+            $this->assertTrue($one->isAtLeast($other) && $other->isAtLeast($one), "{$one->text} is not {$other->text}.");
+            $this->assertSame(1, $one->piecesFor($other));
+            $this->assertFalse($one->lessWhatIsThere($other)->isPositive());
+        }
+        $this->assertSame('1000000 mm', (string) Quantity::of('1000 m')->as(Unit::Millimetre));
+        $this->assertSame('1000 mg', (string) Quantity::of('1 g')->as(Unit::Milligram));
     }
 
     public function test_it_is_printed_to_four_places(): void

@@ -18,7 +18,7 @@ final class ItemToBuy
     public static function for(Line $line, iterable $items, callable $isUsable, callable $packsOf): ?Item
     {
         $best = null;
-        $bestEntry = 0;
+        $bestEntry = null;
         foreach ($items as $item) {
             $entry = $line->entryFor($item);
             if ($entry === null || $item->supersededBy !== null || ! $isUsable($item)) {

@@ -131,7 +131,7 @@ final class LeastCostFlow
             $node = $queue[$at];
             $isQueued[$node] = false;
             foreach ($this->edges[$node] ?? [] as $edge) {
-                if (($edge & 1) === 1 || $this->free[$edge] === 0) {
+                if ($this->free[$edge] === 0) {
                     continue;
                 }
                 [$first, $second, $third] = $distance[$node];
@@ -160,7 +160,7 @@ final class LeastCostFlow
     {
         $known = [$source => self::NOTHING];
         $settled = [];
-        $far = [PHP_INT_MAX, 0, 0];
+        $far = [PHP_INT_MAX, PHP_INT_MAX, PHP_INT_MAX];
         /** @var \SplMinHeap<array{int, int, int, int}> $open */
         $open = new \SplMinHeap;
         $open->insert([...self::NOTHING, $source]);

@@ -28,13 +28,12 @@ final readonly class Quantity
     /** @throws NotAQuantity where the text is not `number unit` with one space and a known unit */
     public static function of(string $text): self
     {
-        if (preg_match('/^(\d{1,40})(?:\.(\d{1,40}))? (\S+)$/D', $text, $parts) !== 1) {
+        if (preg_match('/^(?<number>\d{1,40}(?:\.\d{1,40})?) (?<unit>\S+)$/D', $text, $parts) !== 1) {
             throw NotAQuantity::written($text);
         }
-        $unit = Unit::tryFrom($parts[3]) ?? throw NotAQuantity::unitNotKnown($text, $parts[3]);
-        $number = BigDecimal::of($parts[2] === '' ? $parts[1] : $parts[1].'.'.$parts[2]);
+        $unit = Unit::tryFrom($parts['unit']) ?? throw NotAQuantity::unitNotKnown($text, $parts['unit']);
 
-        return self::exactly($unit, $text, $number->multipliedBy($unit->grains()));
+        return self::exactly($unit, $text, BigDecimal::of($parts['number'])->multipliedBy($unit->grains()));
     }
 
     public static function zero(Unit $unit): self

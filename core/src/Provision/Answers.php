@@ -21,8 +21,11 @@ final class Answers
      */
     public static function risks(int $children, int $minutesToHelp, array $named): array
     {
-        return array_values(array_filter(Risk::cases(), static fn (Risk $risk): bool => in_array($risk, $named, true)
-            || ($risk === Risk::Children && $children > 0)
-            || ($risk === Risk::Remote && $minutesToHelp > self::REMOTE_MINUTES)));
+        return array_values(array_filter(Risk::cases(), static fn (Risk $risk): bool => match (true) {
+            array_filter($named, static fn (Risk $one): bool => $one === $risk) !== [] => true,
+            $risk === Risk::Children => $children > 0,
+            $risk === Risk::Remote => $minutesToHelp > self::REMOTE_MINUTES,
+            default => false,
+        }));
     }
 }

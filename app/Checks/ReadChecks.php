@@ -9,6 +9,7 @@ use App\Checks\Http\CheckLineResource;
 use App\Checks\Http\CheckRef;
 use App\Checks\Http\CheckResource;
 use App\Checks\Http\CheckRowResource;
+use App\Checks\Http\FinishedResource;
 use App\Checks\Models\Unsettled;
 use App\Judging\Words;
 use App\Kits\Models\Kit;
@@ -20,6 +21,7 @@ use App\Ledger\Models\Operation;
 use App\Ledger\Models\Seal;
 use App\Ledger\OperationKind;
 use App\Ledger\Parts\CheckFinding as Fact;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** Checks as they were signed: names, dates as printed, ranks and requirements as on that day, whatever has changed since. */
@@ -31,6 +33,28 @@ final class ReadChecks
     ) {
     }
 
+    /** What is answered when a check was recorded: two questions to the database, for it is asked at every check. */
+    public function finished(int $number): FinishedResource
+    {
+        /** @var \stdClass $check */
+        $check = DB::table('operations')
+            ->join('checks', 'checks.operation_number', '=', 'operations.number')
+            ->join('operation_kits', 'operation_kits.operation_number', '=', 'operations.number')
+            ->where('operations.number', $number)
+            ->first(['operations.id', 'operations.kind', 'operations.user_name', 'operation_kits.code', 'checks.standing', 'checks.verdict']);
+
+        return new FinishedResource(
+            $check->id, $number, $check->code, $check->kind === OperationKind::FullCheck->value ? 'full' : 'quick', $check->standing, $check->verdict,
+            $check->user_name, $this->unsettled->rows($this->openOf($number)),
+        );
+    }
+
+    /** @return Collection<int, Unsettled> what is not settled yet of a check */
+    private function openOf(int $number): Collection
+    {
+        return Unsettled::query()->with(['kit', 'user'])->where('operation_number', $number)->where('settled_at', null)->orderBy('id')->get();
+    }
+
     public function whole(Operation $operation): CheckResource
     {
         $operation->load(['check', 'kits', 'seals', 'rows', 'lines', 'findings']);
@@ -38,12 +62,6 @@ final class ReadChecks
         $kit = $operation->kits->firstOrFail();
         $broken = $operation->seals->first(static fn (Seal $seal): bool => $seal->event === 'broken');
         $set = $operation->seals->first(static fn (Seal $seal): bool => $seal->event === 'set');
-        $unsettled = Unsettled::query()
-            ->with(['kit', 'user'])
-            ->where('operation_number', $operation->number)
-            ->where('settled_at', null)
-            ->orderBy('id')
-            ->get();
 
         return new CheckResource(
             $operation->id,
@@ -120,7 +138,7 @@ final class ReadChecks
                     )
                     ->all(),
             ),
-            $this->unsettled->rows($unsettled),
+            $this->unsettled->rows($this->openOf($operation->number)),
         );
     }
 

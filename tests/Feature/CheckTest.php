@@ -37,7 +37,7 @@ final class CheckTest extends TestCase
         $check['rows'][] = ['quantity' => 1, 'condition' => 'soiled'] + $check['rows'][$soiled];
         $check['rows'][$soiled]['quantity']--;
         $answer = $this->finish($check)->assertOk()->assertJson(['verdict' => 'limited'])->json();
-        $this->assertContains('Washproof adhesive dressing, assorted: 56 of 60', array_column($answer['findings'], 'text'));
+        $this->assertContains('Washproof adhesive dressing, assorted: 56 of 60', array_column($this->getJson("/api/checks/{$answer['id']}")->assertOk()->json('findings'), 'text'));
         $moved = Movement::query()->where('operation_number', $answer['number'])->orderBy('position')->get();
         $this->assertSame([['good', 'soiled', 1], ['good', null, 4]], $moved->sortBy('quantity')->map(fn (Movement $one): array => [$one->from_condition, $one->to_condition, $one->quantity])->values()->all());
         $contents = collect($this->readKit('QH-01')['contents']);
@@ -149,7 +149,8 @@ final class CheckTest extends TestCase
         $kit = $this->actAs('keeper')->readKit('QH-13');
         $quick = ['rows' => [], 'kind' => 'quick', 'seal_found' => 'S-999'] + $this->asRecorded($kit);
         $this->assertStringContainsString($kit['seal']['number'], $this->finish($quick)->assertUnprocessable()->json('errors.seal_found.0'));
-        $this->finish(['seal_found' => $kit['seal']['number']] + $quick)->assertOk()->assertJson(['kind' => 'quick', 'rows' => []]);
+        $signed = $this->finish(['seal_found' => $kit['seal']['number']] + $quick)->assertOk()->json('id');
+        $this->getJson("/api/checks/{$signed}")->assertOk()->assertJson(['kind' => 'quick', 'rows' => []]);
         $this->assertSame($kit['seal']['number'], $this->readKit('QH-13')['seal']['number']);
         $full = $this->asRecorded($kit);
         $this->finish($full)->assertUnprocessable()->assertJsonValidationErrors('seal_reason');

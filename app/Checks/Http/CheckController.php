@@ -30,7 +30,7 @@ final class CheckController extends Controller
     ]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: FinishedCheck::class))]
-    #[OA\Response(response: 200, description: 'The check as recorded', content: new OA\JsonContent(ref: CheckResource::class))]
+    #[OA\Response(response: 200, description: 'It is on record', content: new OA\JsonContent(ref: FinishedResource::class))]
     #[
         OA\Response(
             response: 202,
@@ -45,7 +45,7 @@ final class CheckController extends Controller
 
         return $recorded->operation === null
             ? $this->json(new KeptResource($unsettled->rows($recorded->unsettled)), 202)
-            : $this->json($read->whole(Operation::query()->findOrFail($recorded->operation)));
+            : $this->json($read->finished($recorded->operation));
     }
 
     #[OA\Get(path: '/checks/{check}', operationId: 'readCheck', tags: ['checks'])]

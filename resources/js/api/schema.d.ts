@@ -1440,6 +1440,20 @@ export interface components {
             seal_reason?: string | null;
             note?: string | null;
         };
+        /** @description That a check is on record, under which number, and what somebody must still settle. As it was signed it is read by its id. */
+        FinishedResource: {
+            id: string;
+            number: number;
+            kit: string;
+            /** @enum {string} */
+            kind: "full" | "quick";
+            /** @enum {string} */
+            standing: "stands" | "superseded" | "disputed" | "history";
+            /** @enum {string} */
+            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            by: string;
+            unsettled: components["schemas"]["UnsettledResource"][];
+        };
         /** @description What is kept, though nothing of it could be recorded. */
         KeptResource: {
             unsettled: components["schemas"]["UnsettledResource"][];
@@ -2968,13 +2982,13 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The check as recorded */
+            /** @description It is on record */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["CheckResource"];
+                    "application/json": components["schemas"]["FinishedResource"];
                 };
             };
             /** @description Kept, but not recorded: somebody must settle it */

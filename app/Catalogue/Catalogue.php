@@ -61,7 +61,7 @@ final class Catalogue
     /** @param  list<string>  $codes */
     private function read(array $codes): void
     {
-        $missing = array_values(array_diff($codes, array_map(strval(...), array_keys($this->rows))));
+        $missing = array_values(array_filter($codes, fn (string $code): bool => ! array_key_exists($code, $this->rows)));
         if ($missing === []) {
             return;
         }

@@ -12,6 +12,8 @@ use Sarcina\Core\Lists\Line;
 /** A design as the core and the page need it: its list and additions, the pocket for each line, its pockets and policy. */
 final readonly class KitPlan
 {
+    private KitList $asked;
+
     /**
      * @param  list<ItemClass>  $excludes
      * @param  list<KitPlanLine>  $lines
@@ -33,6 +35,7 @@ final readonly class KitPlan
         public array $leaves,
         public array $items,
     ) {
+        $this->asked = new KitList($list->code, array_map(static fn (KitPlanLine $line): Line => $line->asked, $lines), $excludes);
     }
 
     public function line(string $code): KitPlanLine
@@ -49,7 +52,7 @@ final readonly class KitPlan
     /** What the core judges a kit of this plan against. */
     public function asked(): KitList
     {
-        return new KitList($this->list->code, array_map(static fn (KitPlanLine $line): Line => $line->asked, $this->lines), $this->excludes);
+        return $this->asked;
     }
 
     /** "Lid, top net": what the kit's document calls a pocket. */

@@ -12,7 +12,7 @@ use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Validation\ValidationException;
 
-/** Keeps the answers for an area while the assessment is not signed, and the figures that somebody puts in place of the reckoned ones. */
+/** Keeps the answers for an area while the assessment is not signed, and the figures that somebody puts in place of the calculated ones. */
 final class AnswerArea
 {
     /**
@@ -63,7 +63,7 @@ final class AnswerArea
         });
     }
 
-    /** Puts a figure in place of the reckoned one, with the reason; null takes it back. `$plan` is least, full or both. */
+    /** Puts a figure in place of the calculated one, with the reason; null takes it back. `$plan` is least, full or both. */
     public function override(AssessmentArea $area, string $plan, string $wanted, ?int $count, string $reason, User $by, CarbonInterface $at): void
     {
         Transaction::run(function () use ($area, $plan, $wanted, $count, $reason, $by, $at): void {

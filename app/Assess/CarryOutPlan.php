@@ -13,7 +13,7 @@ use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Provision\CarryOut;
 use Sarcina\Core\Provision\Task;
 
-/** Turns the difference between a signed plan and the kits that exist into work. Done again, it reckons what is still open anew. */
+/** Turns the difference between a signed plan and the kits that exist into work. Done again, it calculates what is still open anew. */
 final class CarryOutPlan
 {
     public function __construct(

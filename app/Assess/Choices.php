@@ -53,14 +53,14 @@ final class Choices
             return null;
         }
         if (! isset($this->costs[$choice->list_id])) {
-            // A plan is reckoned at every answer: the cost is remembered until the list or the catalogue changes.
+            // A plan is calculated at every answer: the cost is remembered until the list or the catalogue changes.
             $this->catalogue ??= (string) DB::table('items')
                 ->selectRaw("CONCAT(COUNT(*), '.', SUM(revision), '.', MAX(id)) AS state")
                 ->value('state');
             $kept = Cache::remember(
                 "list-cost.{$choice->list_id}.{$choice->list->revision}.{$this->catalogue}",
                 86400,
-                fn (): array => $this->reckoned($choice->list),
+                fn (): array => $this->calculated($choice->list),
             );
             $this->costs[$choice->list_id] = $kept;
         }
@@ -69,7 +69,7 @@ final class Choices
     }
 
     /** @return array{int, int} */
-    private function reckoned(KitList $list): array
+    private function calculated(KitList $list): array
     {
         [$pieces, $unserved] = $this->lists->outfit(ListLoader::asked($list));
         [$cost, $unpriced] = $this->prices->byThePiece($pieces);

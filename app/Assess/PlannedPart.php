@@ -6,12 +6,12 @@ namespace App\Assess;
 
 use App\Assess\Models\AreaOverride;
 
-/** So many kits or modules of one kind in an area: what was reckoned, and what the responsible person put in its place. */
+/** So many kits or modules of one kind in an area: what was calculated, and what the responsible person put in its place. */
 final readonly class PlannedPart
 {
     public function __construct(
         public string $wanted,
-        public int $reckoned,
+        public int $calculated,
         public string $because,
         public ?AreaOverride $override,
     ) {
@@ -19,6 +19,6 @@ final readonly class PlannedPart
 
     public function count(): int
     {
-        return $this->override->count ?? $this->reckoned;
+        return $this->override->count ?? $this->calculated;
     }
 }

@@ -28,8 +28,8 @@ final class Planner
         $provision = AssessmentReader::read(Json::read(Json::write(self::document($assessment, $areas))));
         $plans = [];
         foreach ($areas as $index => $area) {
-            $reckoned = $provision->areas[$index];
-            $plans[$area->id] = ['least' => self::withOverrides($area, 'least', $reckoned['least']), 'full' => self::withOverrides($area, 'full', $reckoned['full'])];
+            $calculated = $provision->areas[$index];
+            $plans[$area->id] = ['least' => self::withOverrides($area, 'least', $calculated['least']), 'full' => self::withOverrides($area, 'full', $calculated['full'])];
         }
 
         return $plans;
@@ -92,12 +92,12 @@ final class Planner
     }
 
     /** @return list<PlannedPart> */
-    private static function withOverrides(AssessmentArea $area, string $plan, AreaPlan $reckoned): array
+    private static function withOverrides(AssessmentArea $area, string $plan, AreaPlan $calculated): array
     {
         $overrides = $area->overrides->where('plan', $plan)->keyBy('wanted');
         $counts = [];
         $because = [];
-        foreach ($reckoned->parts as $part) {
+        foreach ($calculated->parts as $part) {
             /** @var Part $part */
             $counts[$part->name] = ($counts[$part->name] ?? 0) + $part->count;
             $because[$part->name][] = $part->because;

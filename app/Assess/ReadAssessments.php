@@ -204,7 +204,7 @@ final class ReadAssessments
                 $isModule ? 'module' : 'kit',
                 $part->wanted,
                 Wanted::title($part->wanted),
-                $part->reckoned,
+                $part->calculated,
                 $part->count(),
                 $part->because,
                 $override === null

@@ -43,7 +43,7 @@ final readonly class Checkpoint
         // A signed copy holds the checkpoint of its own operation.
         $document = is_array($document) && isset($document['checkpoint']) ? $document['checkpoint'] : $document;
         if (! is_array($document) || ($document['format'] ?? null) !== self::FORMAT) {
-            throw new RuntimeException('This file is no checkpoint: it lacks "format": "'.self::FORMAT.'".');
+            throw new RuntimeException('This file is no checkpoint: it has no "format": "'.self::FORMAT.'".');
         }
         [$epoch, $number] = [$document['epoch'] ?? null, $document['number'] ?? null];
         $texts = array_map(static fn (string $key): string => is_string($document[$key] ?? null) ? $document[$key] : '', [

@@ -10,7 +10,7 @@ use Sarcina\Core\Check\Cost;
 /** Eight figures in three integers: each step is just more than all that the figures after it can come to along a path. */
 final class CostTest extends TestCase
 {
-    public function test_the_steps_are_as_they_are_reckoned(): void
+    public function test_the_steps_are_as_they_are_calculated(): void
     {
         // Three lines: a path has at most twelve edges' worth of pieces, so a step of rank is 13; the worst preference is 2, so one of preference is 25.
         $cost = new Cost(3, 2);

@@ -56,7 +56,7 @@ final class AssessmentTest extends TestCase
         $this->assertSame(['small' => 1, 'medium' => 1, 'heat' => 1, 'bite_sting' => 1], self::counts($areas['Glasshouses'], 'least'));
         $this->assertSame(['medium' => 1, 'severe_bleeding' => 3, 'cold' => 1, 'no_running_water' => 1], self::counts($areas['Tree yard'], 'least'));
         $overridden = collect($areas['Tree yard']['least']['parts'])->firstWhere('wanted', 'severe_bleeding');
-        $this->assertSame([1, 3, 'Maren Oduya'], [$overridden['reckoned'], $overridden['count'], $overridden['override']['by']]);
+        $this->assertSame([1, 3, 'Maren Oduya'], [$overridden['calculated'], $overridden['count'], $overridden['override']['by']]);
         $this->assertStringContainsString('harness', $overridden['override']['reason']);
         $this->assertSame(3, self::counts($areas['Tree yard'], 'full')['severe_bleeding'], 'In both plans.');
         $this->assertSame(['small' => 1, 'travel' => 3, 'vehicle' => 3, 'bite_sting' => 1, 'no_running_water' => 1], self::counts($areas['Grounds, walks and vehicles'], 'least'));
@@ -72,11 +72,11 @@ final class AssessmentTest extends TestCase
         $answer = json_decode((string) json_encode(Rule::Provision->answer((string) $this->getJson("/api/assessments/{$site['id']}/file")->assertOk()->getContent())), true);
         foreach ($site['areas'] as $index => $area) {
             foreach (['least', 'full'] as $plan) {
-                $reckoned = array_filter(array_column($area[$plan]['parts'], 'reckoned', 'wanted'));
+                $calculated = array_filter(array_column($area[$plan]['parts'], 'calculated', 'wanted'));
                 $said = [...$answer['areas'][$index][$plan]['kits'], ...$answer['areas'][$index][$plan]['modules']];
-                ksort($reckoned);
+                ksort($calculated);
                 ksort($said);
-                $this->assertSame($said, $reckoned, "{$area['name']}, {$plan}");
+                $this->assertSame($said, $calculated, "{$area['name']}, {$plan}");
             }
         }
     }
@@ -129,11 +129,11 @@ final class AssessmentTest extends TestCase
         $this->putJson("/api/areas/{$area}/override", ['plan' => 'least', 'wanted' => 'huge', 'count' => 2, 'reason' => 'x'])->assertJsonValidationErrors(['wanted']);
         $changed = $this->putJson("/api/areas/{$area}/override", ['plan' => 'least', 'wanted' => 'small', 'count' => 2, 'reason' => 'The servery is behind a locked door.'])->assertOk()->json();
         $part = collect($changed['areas'][2]['least']['parts'])->firstWhere('wanted', 'small');
-        $this->assertSame([1, 2, 'The servery is behind a locked door.'], [$part['reckoned'], $part['count'], $part['override']['reason']]);
+        $this->assertSame([1, 2, 'The servery is behind a locked door.'], [$part['calculated'], $part['count'], $part['override']['reason']]);
         $this->assertSame($new['cost_least'] + $part['each'], $changed['cost_least']);
         // One that no answer asks for may be added, and taken back.
         $added = $this->putJson("/api/areas/{$area}/override", ['plan' => 'full', 'wanted' => 'eye', 'count' => 1, 'reason' => 'Descaler.'])->json();
-        $this->assertSame([0, 1], [collect($added['areas'][2]['full']['parts'])->firstWhere('wanted', 'eye')['reckoned'], self::counts($added['areas'][2], 'full')['eye']]);
+        $this->assertSame([0, 1], [collect($added['areas'][2]['full']['parts'])->firstWhere('wanted', 'eye')['calculated'], self::counts($added['areas'][2], 'full')['eye']]);
         $back = $this->putJson("/api/areas/{$area}/override", ['plan' => 'full', 'wanted' => 'eye', 'count' => null])->assertOk()->json();
         $this->assertArrayNotHasKey('eye', self::counts($back['areas'][2], 'full'));
     }

@@ -185,7 +185,7 @@ final class AssessmentController extends Controller
             path: '/assessments/{assessment}/tasks',
             operationId: 'carryOutPlan',
             tags: ['assess'],
-            description: 'Reckons the difference between the chosen plan and the kits that exist, as work.',
+            description: 'Calculates the difference between the chosen plan and the kits that exist, as work.',
         ),
     ]
     #[OA\Parameter(name: 'assessment', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]

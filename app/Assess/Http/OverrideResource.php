@@ -6,7 +6,7 @@ namespace App\Assess\Http;
 
 use OpenApi\Attributes as OA;
 
-/** A figure put in place of the reckoned one, who did it and why. */
+/** A figure put in place of the calculated one, who did it and why. */
 #[OA\Schema]
 final readonly class OverrideResource
 {

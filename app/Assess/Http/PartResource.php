@@ -7,7 +7,7 @@ namespace App\Assess\Http;
 use App\Lists\Http\ListRef;
 use OpenApi\Attributes as OA;
 
-/** So many kits or modules of one kind in an area: what was reckoned, what is planned, why, which list it keeps, what one costs and where it hangs. */
+/** So many kits or modules of one kind in an area: what was calculated, what is planned, why, which list it keeps, what one costs and where it hangs. */
 #[OA\Schema]
 final readonly class PartResource
 {
@@ -19,7 +19,7 @@ final readonly class PartResource
         #[OA\Property]
         public string $title,
         #[OA\Property]
-        public int $reckoned,
+        public int $calculated,
         #[OA\Property]
         public int $count,
         #[OA\Property]

@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A figure that the responsible person put in place of the reckoned one, and why.
+ * A figure that the responsible person put in place of the calculated one, and why.
  *
  * @property int $id
  * @property string $assessment_area_id

@@ -159,7 +159,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Reckons the difference between the chosen plan and the kits that exist, as work. */
+        /** @description Calculates the difference between the chosen plan and the kits that exist, as work. */
         post: operations["carryOutPlan"];
         delete?: never;
         options?: never;
@@ -1083,20 +1083,20 @@ export interface components {
             /** @enum {string} */
             scheme: "headcount" | "class";
         };
-        /** @description A figure put in place of the reckoned one, who did it and why. */
+        /** @description A figure put in place of the calculated one, who did it and why. */
         OverrideResource: {
             count: number;
             reason: string;
             by: string;
             on: string;
         };
-        /** @description So many kits or modules of one kind in an area: what was reckoned, what is planned, why, which list it keeps, what one costs and where it hangs. */
+        /** @description So many kits or modules of one kind in an area: what was calculated, what is planned, why, which list it keeps, what one costs and where it hangs. */
         PartResource: {
             /** @enum {string} */
             what: "kit" | "module";
             wanted: string;
             title: string;
-            reckoned: number;
+            calculated: number;
             count: number;
             because: string;
             override: components["schemas"]["OverrideResource"] | null;

@@ -111,7 +111,7 @@ function PartRow({ part, currency, onOverride }: PartRowProps) {
                 <Box sx={{ my: 1, pl: 3, borderLeft: 4, borderColor: 'ochre' }}>
                     <Typography variant="body2">
                         <strong>
-                            {part.count} instead of {part.reckoned}:
+                            {part.count} instead of {part.calculated}:
                         </strong>{' '}
                         {part.override.reason} ({part.override.by}, {sayDay(part.override.on)})
                     </Typography>

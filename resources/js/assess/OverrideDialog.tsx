@@ -23,7 +23,7 @@ interface OverrideDialogProps {
     onClose: () => void;
 }
 
-/** A figure in place of the reckoned one, and why: the reason is printed with the plan. */
+/** A figure in place of the calculated one, and why: the reason is printed with the plan. */
 export function OverrideDialog({ area, overriding, onClose }: OverrideDialogProps) {
     const { part } = overriding;
     const client = useQueryClient();
@@ -61,7 +61,7 @@ export function OverrideDialog({ area, overriding, onClose }: OverrideDialogProp
                 <DialogContent>
                     {part && (
                         <Typography sx={{ mb: 2 }}>
-                            Calculated: {part.reckoned}. {part.because}
+                            Calculated: {part.calculated}. {part.because}
                         </Typography>
                     )}
                     {!part && (

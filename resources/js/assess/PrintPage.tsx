@@ -123,7 +123,7 @@ function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Sche
                                             <>
                                                 <br />
                                                 <strong>
-                                                    Justification, {part.count} instead of {part.reckoned}:
+                                                    Justification, {part.count} instead of {part.calculated}:
                                                 </strong>{' '}
                                                 {part.override.reason} {part.override.by}, {sayDay(part.override.on)}.
                                             </>

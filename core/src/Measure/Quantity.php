@@ -17,6 +17,9 @@ final readonly class Quantity
 {
     private const PLACES = 4;
 
+    /** Whole numbers of so many digits come to an integer of grains in every unit, and need no long arithmetic to be read. */
+    private const SHORT = 5;
+
     private function __construct(
         public Unit $unit,
         public string $text,
@@ -32,6 +35,12 @@ final readonly class Quantity
             throw NotAQuantity::written($text);
         }
         $unit = Unit::tryFrom($parts['unit']) ?? throw NotAQuantity::unitNotKnown($text, $parts['unit']);
+
+        if (ctype_digit($parts['number']) && strlen($parts['number']) <= self::SHORT) {
+            $grains = (int) $parts['number'] * $unit->grains();
+
+            return new self($unit, $text, $grains, BigDecimal::of($grains));
+        }
 
         return self::exactly($unit, $text, BigDecimal::of($parts['number'])->multipliedBy($unit->grains()));
     }

@@ -95,7 +95,7 @@ final class Words
             'use' => 'it was used',
             'expiry' => 'something in it expires',
             'season' => 'the season begins',
-            'interval' => 'its check interval has passed',
+            'interval' => 'its check interval ends then',
             'event' => 'it goes out to an event',
             default => 'two looks at it disagree',
         };

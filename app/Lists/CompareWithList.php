@@ -205,7 +205,7 @@ final class CompareWithList
         return $rest;
     }
 
-    /** @return list<string> what is to be put right beside what is short */
+    /** @return list<string> what is to be mended beside what is short */
     private function findings(Judgement $judgement): array
     {
         $texts = [];

@@ -18,7 +18,7 @@ use Sarcina\Core\Pick\StoredLot;
 
 /**
  * What to take out of a kit and what to put in from a store, and in which pocket: what the core asks for,
- * by the `pick` rule. Where the store lacks the first choice, the line's next choices stand in.
+ * by the `pick` rule. Where the store does not have the first choice, the line's next choices stand in.
  */
 final class PlanRestock
 {

@@ -106,7 +106,7 @@ final class ReadToday
         }
         $all = [...$texts, ...($reasons->get($row->kit_id)?->map(static fn (stdClass $reason): string => $reason->text)->values()->all() ?? [])];
         $isDue = $row->due_on !== null && $row->due_on <= $today;
-        // What is missing is put right first; but a kit that is due is counted before anything is put in.
+        // What is missing is restocked first; but a kit that is due is counted before anything is put in.
         $job = $isDue || ! $row->wants_restock ? 'check' : 'restock';
 
         return new WorkResource(

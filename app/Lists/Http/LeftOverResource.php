@@ -6,7 +6,7 @@ namespace App\Lists\Http;
 
 use OpenApi\Attributes as OA;
 
-/** Something held that no line takes, or that the list keeps out. */
+/** Something held that no line takes, or that the list excludes. */
 #[OA\Schema]
 final readonly class LeftOverResource
 {

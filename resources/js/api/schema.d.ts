@@ -1854,7 +1854,7 @@ export interface components {
             lacks: string[];
             frees: string[];
         };
-        /** @description Something held that no line takes, or that the list keeps out. */
+        /** @description Something held that no line takes, or that the list excludes. */
         LeftOverResource: {
             item: string;
             name: string;

@@ -36,7 +36,8 @@ final class AreaKits
                     );
 
                     return new HeldKit(
-                        $kit->id, $place === null ? null : $areas[$place], $kit->design->provides === null ? null : KitSize::from($kit->design->provides),
+                        $kit->id, $place === null ? null : $areas[$place],
+                        $kit->design->provides === null ? null : KitSize::from($kit->design->provides),
                         array_values(array_unique([...$kit->design->modules->pluck('module')->all(), ...$kit->modules->pluck('module')->all()])),
                     );
                 })->all());

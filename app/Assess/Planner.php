@@ -29,7 +29,10 @@ final class Planner
         $plans = [];
         foreach ($areas as $index => $area) {
             $calculated = $provision->areas[$index];
-            $plans[$area->id] = ['least' => self::withOverrides($area, 'least', $calculated['least']), 'full' => self::withOverrides($area, 'full', $calculated['full'])];
+            $plans[$area->id] = [
+                'least' => self::withOverrides($area, 'least', $calculated['least']),
+                'full' => self::withOverrides($area, 'full', $calculated['full']),
+            ];
         }
 
         return $plans;

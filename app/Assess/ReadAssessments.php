@@ -23,7 +23,6 @@ use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
 use App\Lists\ReadLists;
 use App\People\ReadCover;
-use Sarcina\Core\Provision\TaskKind;
 
 /** Assessments with what follows from them: both plans, their reasons and cost, what changed since the last, and the work. */
 final class ReadAssessments
@@ -33,6 +32,7 @@ final class ReadAssessments
     public function __construct(
         private readonly Planner $planner,
         private readonly Choices $choices,
+        private readonly ReadTasks $tasks,
         private readonly ReadCover $cover,
         private readonly Organisation $organisation,
     ) {
@@ -118,7 +118,7 @@ final class ReadAssessments
             $costs['full'],
             $unpriced,
             $this->organisation->currency,
-            array_values($assessment->tasks->map(fn (PlanTask $task): TaskResource => $this->task($task))->all()),
+            array_values($assessment->tasks->map(fn (PlanTask $task): TaskResource => $this->tasks->one($task))->all()),
         );
     }
 
@@ -177,7 +177,7 @@ final class ReadAssessments
             $this->plan($plans['least'], $where),
             $this->plan($plans['full'], $where),
             $isLater && $before === null,
-            $before === null ? [] : self::changes($before, $area),
+            $before === null ? [] : AreaChanges::between($before, $area),
             array_values(
                 $area->changesSeen
                     ->map(static fn (AreaChange $seen): SeenChange => new SeenChange($seen->what, $seen->user->name, $seen->seen_on))
@@ -224,39 +224,6 @@ final class ReadAssessments
         return new PlanResource($resources, $kits, $modules, $cost, $unpriced);
     }
 
-    /** @return list<string> what was answered otherwise in the assessment before */
-    private static function changes(AssessmentArea $before, AssessmentArea $now): array
-    {
-        $changes = $before->name === $now->name ? [] : ["Called {$before->name} before."];
-        $figures = [
-            'people' => 'People at the busiest time',
-            'points' => 'Points',
-            'lone_workers' => 'Lone workers',
-            'vehicles' => 'Vehicles',
-            'children' => 'Children',
-            'minutes_to_help' => 'Minutes to help',
-            'hazard' => 'Hazard',
-        ];
-        foreach ($figures as $key => $word) {
-            if ($before->getAttribute($key) !== $now->getAttribute($key)) {
-                $changes[] = "{$word}: {$before->getAttribute($key)} before, now {$now->getAttribute($key)}.";
-            }
-        }
-        if ($before->running_water !== $now->running_water) {
-            $changes[] = $now->running_water ? 'There is running water now.' : 'There is no running water any more.';
-        }
-        [$were, $are] = [array_column(Planner::risks($before), 'value'), array_column(Planner::risks($now), 'value')];
-        $say = static fn (array $risks): string => implode(', ', array_map(static fn (string $risk): string => str_replace('_', ' ', $risk), $risks));
-        if (array_diff($are, $were) !== []) {
-            $changes[] = 'New risks: '.$say(array_diff($are, $were)).'.';
-        }
-        if (array_diff($were, $are) !== []) {
-            $changes[] = 'Risks gone: '.$say(array_diff($were, $are)).'.';
-        }
-
-        return $changes;
-    }
-
     /**
      * @param  array<string, array{least: list<PlannedPart>, full: list<PlannedPart>}>  $plans
      * @return list<TotalResource>
@@ -288,57 +255,5 @@ final class ReadAssessments
         }
 
         return $totals;
-    }
-
-    private function task(PlanTask $task): TaskResource
-    {
-        $modules = array_values($task->modules->pluck('module')->all());
-        $with = implode(', ', array_map(static fn (string $module): string => lcfirst(Wanted::title($module)), $modules));
-        $title = $task->wanted === null ? null : lcfirst(Wanted::title($task->wanted));
-        $area = $task->area->name ?? 'no area';
-        $place = $task->area?->places->first();
-        $kit = $task->kit === null ? '' : "{$task->kit->code} {$task->kit->name}";
-        [$text, $why] = match ($task->kind) {
-            TaskKind::Make => [
-                $title === null
-                    ? "Make a pouch with {$with} for {$area}"
-                    : "Make a {$title}".($with === '' ? '' : " with {$with}")." for {$area}",
-                'The plan asks for it, and no kit that is there can serve.',
-            ],
-            TaskKind::Move => [
-                "Move {$kit} to {$area}",
-                "The plan asks for a {$title} there, and this kit is not asked for where it is".
-                ($task->state === 'open' && $task->kit !== null ? ", {$task->kit->place->path}." : '.'),
-            ],
-            TaskKind::Upgrade => ["Put into {$kit}: {$with}", "The plan asks for it in {$area}, and no kit there carries it."],
-            default => ["Retire {$kit}", 'No area of the plan asks for this kit. Keep it with a reason, or retire it.'],
-        };
-        $design =
-            $task->wanted !== null
-                ? $this->choices->of($task->wanted)?->design
-                : ($modules === []
-                    ? null
-                    : $this->choices->of($modules[0])?->design);
-
-        return new TaskResource(
-            $task->id,
-            $task->kind->value,
-            $text,
-            $why,
-            $task->area?->name,
-            $place?->id,
-            $place?->path,
-            $task->kit?->code,
-            $task->kit?->name,
-            $task->wanted,
-            $modules,
-            $design?->id,
-            $design?->name,
-            $task->state,
-            $task->reason,
-            $task->closed_on,
-            $task->closedBy?->name,
-            $task->kind === TaskKind::Make ? $task->kit?->code : null,
-        );
     }
 }

@@ -18,7 +18,12 @@ final class Catalogue
     /** @var array<string, Item> by code */
     private array $items = [];
 
-    /** @var array<string, object{id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int, purpose: string, caution: string|null}> by code */
+    /**
+     * @var array<string, object{
+     *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
+     *     purpose: string, caution: string|null,
+     * }> by code
+     */
     private array $rows = [];
 
     /**
@@ -38,7 +43,12 @@ final class Catalogue
         return array_values($this->items(array_values(DB::table('items')->orderBy('code')->pluck('code')->map(strval(...))->all())));
     }
 
-    /** @return object{id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int, purpose: string, caution: string|null}|null */
+    /**
+     * @return object{
+     *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
+     *     purpose: string, caution: string|null,
+     * }|null
+     */
     public function item(string $code): ?object
     {
         $this->read([$code]);
@@ -86,7 +96,12 @@ final class Catalogue
             $needs[$companion->item_id][$companion->id]['row'] = $companion;
         }
         foreach ($items as $item) {
-            /** @var object{id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int, purpose: string, caution: string|null} $item */
+            /**
+             * @var object{
+             *     id: string, code: string, name: string, class: string, count_unit: string, dated: int,
+             *     sterile: int, purpose: string, caution: string|null,
+             * } $item
+             */
             $this->rows[$item->code] = $item;
             /** @var object{mass_g: int, scope: string, keeps_as_reserve: int, superseded_by: string|null} $more */
             $more = $item;

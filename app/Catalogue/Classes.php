@@ -14,7 +14,8 @@ final class Classes
 
     public function makeAll(): void
     {
-        $named = static fn (string $table): array => DB::table($table)->whereNotNull('class')->distinct()->pluck('class')->map(strval(...))->values()->all();
+        $named = static fn (string $table): array => DB::table($table)->whereNotNull('class')->distinct()
+            ->pluck('class')->map(strval(...))->values()->all();
         $this->make([...$named('items'), ...$named('list_exclusions'), ...$named('line_entries')]);
     }
 

@@ -17,10 +17,14 @@ use Sarcina\Core\Format\KitReader;
 /**
  * Puts an item into the catalogue or changes one, whole, and has the kits that it matters to judged again.
  *
- * @phpstan-type WrittenItem array{code: string, name: string, class: string, count_unit: string, dated: bool, sterile: bool, mass_g: int, scope: string, reserve: bool, purpose: string, caution: string|null,
- *     superseded_by: string|null, storage_min_c: int|null, storage_max_c: int|null, opened_life: int|null, opened_life_unit: string|null, allergy: string|null,
- *     measures: list<array{measure: string, quantity: string}>, packs: list<array{pieces: int, price: int|null}>,
- *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>, stand_ins: list<string>}
+ * @phpstan-type WrittenItem array{
+ *     code: string, name: string, class: string, count_unit: string, dated: bool, sterile: bool, mass_g: int,
+ *     scope: string, reserve: bool, purpose: string, caution: string|null, superseded_by: string|null,
+ *     storage_min_c: int|null, storage_max_c: int|null, opened_life: int|null, opened_life_unit: string|null,
+ *     allergy: string|null, measures: list<array{measure: string, quantity: string}>,
+ *     packs: list<array{pieces: int, price: int|null}>,
+ *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>, stand_ins: list<string>,
+ * }
  */
 final class WriteItem
 {

@@ -208,7 +208,8 @@ final class FinishCheck
         }
         if ($report->sealFound !== $kit->seal_number) {
             throw ValidationException::withMessages([
-                'seal_found' => "The seal on record is {$kit->seal_number}. If another one is on the kit, somebody opened it: do a full check and say why.",
+                'seal_found' => "The seal on record is {$kit->seal_number}. If another one is on the kit, somebody ".
+                    'opened it: do a full check and say why.',
             ]);
         }
     }

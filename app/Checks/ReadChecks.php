@@ -175,7 +175,8 @@ final class ReadChecks
     private static function fact(CheckFinding $finding): Fact
     {
         return new Fact(
-            $finding->kind->value, $finding->severity->value, $finding->line, $finding->subject, $finding->item_code, $finding->lot_number, $finding->expires,
+            $finding->kind->value, $finding->severity->value, $finding->line, $finding->subject, $finding->item_code,
+            $finding->lot_number, $finding->expires,
             $finding->good_until, $finding->pocket, $finding->quantity, $finding->detail,
         );
     }

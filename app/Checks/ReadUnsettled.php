@@ -74,7 +74,8 @@ final class ReadUnsettled
             'kit_retired' => "{$what} was out of service when this was done. Nothing of it is on record; say what became of it",
             'not_there' => "{$what}: {$one->recorded} of {$one->sent} recorded, because no more were on record there".
                 ($one->pocket === null ? '' : ". Look into {$one->pocket}"),
-            'moved_while_counting' => "{$what}, {$one->pocket}: {$one->sent} counted, {$one->recorded} on record, because pieces were put in or taken out meanwhile. Count again",
+            'moved_while_counting' => "{$what}, {$one->pocket}: {$one->sent} counted, {$one->recorded} on record, ".
+                'because pieces were put in or taken out meanwhile. Count again',
             'no_such_pocket' => "{$what}: the kit no longer has the pocket {$one->pocket}. Say where it is",
             default => $what,
         };

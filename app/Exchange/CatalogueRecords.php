@@ -43,58 +43,6 @@ final class CatalogueRecords implements Records
         return array_values($this->there());
     }
 
-    public function headings(): array
-    {
-        return ['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'reserve', 'purpose', 'caution', 'superseded_by', 'storage_min_c', 'storage_max_c', 'opened_life', 'allergy', 'size', 'packs', 'needs', 'stand_ins'];
-    }
-
-    public function key(): string
-    {
-        return 'code';
-    }
-
-    public function rows(array $record): array
-    {
-        /** @var array{code: string, name: string, class: string, count_unit: string, dated: bool, sterile: bool, mass_g: int, scope: string, reserve: bool, purpose: string, caution: string|null, superseded_by: string|null, storage: array{min_c: int|null, max_c: int|null}|null, opened_life: array{count: int, unit: string}|null, allergy: string|null, size: array<string, string>, packs: list<array{pieces: int, price: int|null}>, needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>, stand_ins: list<string>} $record */
-        $yes = static fn (bool $is): string => $is ? 'yes' : 'no';
-
-        return [[
-            $record['code'], $record['name'], $record['class'], $record['count_unit'], $yes($record['dated']), $yes($record['sterile']), (string) $record['mass_g'], $record['scope'], $yes($record['reserve']), $record['purpose'],
-            (string) $record['caution'], (string) $record['superseded_by'], (string) ($record['storage']['min_c'] ?? ''), (string) ($record['storage']['max_c'] ?? ''),
-            $record['opened_life'] === null ? '' : "{$record['opened_life']['count']} {$record['opened_life']['unit']}", (string) $record['allergy'], Cells::measures($record['size']),
-            implode('; ', array_map(static fn (array $pack): string => $pack['pieces'].($pack['price'] === null ? '' : " for {$pack['price']}"), $record['packs'])),
-            implode(' / ', array_map(static fn (array $need): string => "{$need['quantity']} per {$need['per']} of ".implode('|', $need['any_of']).": {$need['reason']}", $record['needs'])),
-            implode('; ', $record['stand_ins']),
-        ]];
-    }
-
-    public function fromRows(array $rows): array
-    {
-        $row = $rows[0];
-        $text = static fn (string $heading): ?string => $row[$heading] === '' ? null : $row[$heading];
-        $life = sscanf($row['opened_life'], '%d %s');
-
-        return [
-            'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'], 'count_unit' => $text('count_unit') ?? 'each', 'dated' => Cells::flag($row['dated']) ?? $row['dated'], 'sterile' => Cells::flag($row['sterile']) ?? $row['sterile'],
-            'mass_g' => Cells::number($row['mass_g']) ?? 0, 'size' => Cells::readMeasures($row['size']), 'scope' => $text('scope') ?? 'anyone', 'reserve' => $row['reserve'] === '' ? true : (Cells::flag($row['reserve']) ?? $row['reserve']), 'purpose' => $row['purpose'],
-            'caution' => $text('caution'), 'superseded_by' => $text('superseded_by'),
-            'storage' => $row['storage_min_c'] === '' && $row['storage_max_c'] === '' ? null : ['min_c' => Cells::number($row['storage_min_c']), 'max_c' => Cells::number($row['storage_max_c'])],
-            'opened_life' => $row['opened_life'] === '' ? null : ['count' => $life[0] ?? 0, 'unit' => $life[1] ?? ''],
-            'allergy' => $text('allergy'),
-            'packs' => array_map(static function (string $pack): array {
-                [$pieces, $price] = [...explode(' for ', $pack, 2), ''];
-
-                return ['pieces' => Cells::number(trim($pieces)), 'price' => Cells::number(trim($price))];
-            }, Cells::split($row['packs'])),
-            'needs' => array_map(static function (string $need): array {
-                preg_match('/^(\d+) per (kit|each) of ([^:]*): (.*)$/s', $need, $found);
-
-                return ['any_of' => Cells::split($found[3] ?? '', '|'), 'per' => $found[2] ?? '', 'quantity' => (int) ($found[1] ?? 0), 'reason' => $found[4] ?? ''];
-            }, Cells::split($row['needs'], ' / ')),
-            'stand_ins' => Cells::split($row['stand_ins']),
-        ];
-    }
-
     public function code(array $record): string
     {
         return is_string($record['code'] ?? null) ? $record['code'] : '';
@@ -112,7 +60,10 @@ final class CatalogueRecords implements Records
 
     public function whole(array $record): array
     {
-        $record += ['size' => [], 'caution' => null, 'superseded_by' => null, 'storage' => null, 'opened_life' => null, 'allergy' => null, 'packs' => [], 'needs' => [], 'stand_ins' => []];
+        $record += [
+            'size' => [], 'caution' => null, 'superseded_by' => null, 'storage' => null, 'opened_life' => null,
+            'allergy' => null, 'packs' => [], 'needs' => [], 'stand_ins' => [],
+        ];
         $record['size'] = (array) $record['size'];
         ksort($record['size']);
         if (is_array($record['packs'])) {
@@ -124,9 +75,20 @@ final class CatalogueRecords implements Records
 
     public function problems(array $record, ?array $known): array
     {
-        /** @var array{code: string, class: string, dated: bool, mass_g: int, size: array<string, string>, scope: string, reserve: bool, superseded_by: string|null, storage: array{min_c: int|null, max_c: int|null}|null, packs: list<array{pieces: int}>, needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>, stand_ins: list<string>} $record */
+        /**
+         * @var array{
+         *     code: string, class: string, dated: bool, mass_g: int, size: array<string, string>, scope: string,
+         *     reserve: bool, superseded_by: string|null, storage: array{min_c: int|null, max_c: int|null}|null,
+         *     packs: list<array{pieces: int}>,
+         *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
+         *     stand_ins: list<string>,
+         * } $record
+         */
         $problems = [];
-        foreach ([...array_filter([$record['superseded_by']]), ...array_merge([], ...array_column($record['needs'], 'any_of')), ...$record['stand_ins']] as $code) {
+        foreach ([
+            ...array_filter([$record['superseded_by']]),
+            ...array_merge([], ...array_column($record['needs'], 'any_of')), ...$record['stand_ins'],
+        ] as $code) {
             if ($code === $record['code']) {
                 $problems[] = 'An item cannot be its own companion, stand-in or successor.';
             } elseif (! isset($this->named[$code])) {
@@ -141,11 +103,22 @@ final class CatalogueRecords implements Records
         }
         try {
             KitReader::items([[
-                'code' => $record['code'], 'class' => $record['class'], 'dated' => $record['dated'], 'mass_g' => $record['mass_g'], 'size' => (object) $record['size'], 'scope' => $record['scope'], 'reserve' => $record['reserve'],
-                'needs' => array_map(static fn (array $need): array => array_diff_key($need, ['reason' => 0]), $record['needs']), 'superseded_by' => $record['superseded_by'],
+                'code' => $record['code'], 'class' => $record['class'], 'dated' => $record['dated'],
+                'mass_g' => $record['mass_g'], 'size' => (object) $record['size'], 'scope' => $record['scope'],
+                'reserve' => $record['reserve'],
+                'needs' => array_map(
+                    static fn (array $need): array => array_diff_key($need, ['reason' => 0]),
+                    $record['needs'],
+                ), 'superseded_by' => $record['superseded_by'],
             ]]);
         } catch (InvalidDocument $refused) {
-            array_push($problems, ...array_map(static fn (Problem $problem): string => preg_replace('#^/items/0/#', '', $problem->path).": {$problem->message}", $refused->problems));
+            array_push(
+                $problems,
+                ...array_map(
+                    static fn (Problem $problem): string => preg_replace('#^/items/0/#', '', $problem->path).": {$problem->message}",
+                    $refused->problems,
+                ),
+            );
         }
 
         return $problems;
@@ -156,13 +129,24 @@ final class CatalogueRecords implements Records
         $ids = DB::table('items')->pluck('id', 'code')->all();
         $rows = [];
         foreach ($changes as $change) {
-            /** @var array<string, mixed>&array{code: string, class: string, reserve: bool, storage: array{min_c: int|null, max_c: int|null}|null, opened_life: array{count: int, unit: string}|null} $record */
+            /**
+             * @var array<string, mixed>&array{
+             *     code: string, class: string, reserve: bool, storage: array{min_c: int|null, max_c: int|null}|null,
+             *     opened_life: array{count: int, unit: string}|null,
+             * } $record
+             */
             $record = $change['record'];
             $rows[] = [
                 'id' => $ids[$record['code']] ??= Str::lower((string) Str::ulid()),
-                ...array_intersect_key($record, array_flip(['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'purpose', 'caution', 'allergy'])),
-                'keeps_as_reserve' => $record['reserve'], 'storage_min_c' => $record['storage']['min_c'] ?? null, 'storage_max_c' => $record['storage']['max_c'] ?? null,
-                'opened_life' => $record['opened_life']['count'] ?? null, 'opened_life_unit' => $record['opened_life']['unit'] ?? null, 'superseded_by_id' => null, 'revision' => 1,
+                ...array_intersect_key(
+                    $record,
+                    array_flip(['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'purpose', 'caution', 'allergy']),
+                ),
+                'keeps_as_reserve' => $record['reserve'], 'storage_min_c' => $record['storage']['min_c'] ?? null,
+                'storage_max_c' => $record['storage']['max_c'] ?? null,
+                'opened_life' => $record['opened_life']['count'] ?? null,
+                'opened_life_unit' => $record['opened_life']['unit'] ?? null, 'superseded_by_id' => null,
+                'revision' => 1,
             ];
         }
         $done = 0;
@@ -196,7 +180,14 @@ final class CatalogueRecords implements Records
         }
         [$measures, $packs, $standIns] = [[], [], []];
         foreach ($changes as $change) {
-            /** @var array{code: string, superseded_by: string|null, size: array<string, string>, packs: list<array{pieces: int, price: int|null}>, needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>, stand_ins: list<string>} $record */
+            /**
+             * @var array{
+             *     code: string, superseded_by: string|null, size: array<string, string>,
+             *     packs: list<array{pieces: int, price: int|null}>,
+             *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
+             *     stand_ins: list<string>,
+             * } $record
+             */
             $record = $change['record'];
             $id = $ids[$record['code']];
             foreach ($record['size'] as $measure => $quantity) {
@@ -210,7 +201,10 @@ final class CatalogueRecords implements Records
             }
             foreach ($record['needs'] as $need) {
                 $made = DB::table('item_needs')->insertGetId(['item_id' => $id, ...array_diff_key($need, ['any_of' => 0])]);
-                DB::table('item_need_companions')->insert(array_map(static fn (string $code): array => ['item_need_id' => $made, 'item_id' => $ids[$code]], $need['any_of']));
+                DB::table('item_need_companions')->insert(array_map(
+                    static fn (string $code): array => ['item_need_id' => $made, 'item_id' => $ids[$code]],
+                    $need['any_of'],
+                ));
             }
             if ($record['superseded_by'] !== null) {
                 DB::table('items')->where('id', $id)->update(['superseded_by_id' => $ids[$record['superseded_by']]]);
@@ -224,14 +218,27 @@ final class CatalogueRecords implements Records
     /** @return array<string, array<string, mixed>> */
     private function there(): array
     {
-        return $this->there ??= Item::query()->with(['measures', 'packs', 'needs.companions', 'supersededBy', 'standIns'])->orderBy('code')->get()->mapWithKeys(fn (Item $item): array => [$item->code => $this->whole([
-            'code' => $item->code, 'name' => $item->name, 'class' => $item->class, 'count_unit' => $item->count_unit, 'dated' => $item->dated, 'sterile' => $item->sterile, 'mass_g' => $item->mass_g,
-            'size' => $item->measures->mapWithKeys(static fn (ItemMeasure $measure): array => [$measure->measure => $measure->quantity])->all(), 'scope' => $item->scope, 'reserve' => $item->keeps_as_reserve,
+        return $this->there ??= Item::query()->with([
+            'measures', 'packs', 'needs.companions', 'supersededBy', 'standIns',
+        ])->orderBy('code')->get()->mapWithKeys(fn (Item $item): array => [$item->code => $this->whole([
+            'code' => $item->code, 'name' => $item->name, 'class' => $item->class, 'count_unit' => $item->count_unit,
+            'dated' => $item->dated, 'sterile' => $item->sterile, 'mass_g' => $item->mass_g,
+            'size' => $item->measures->mapWithKeys(static fn (ItemMeasure $measure): array => [$measure->measure => $measure->quantity])->all(),
+            'scope' => $item->scope, 'reserve' => $item->keeps_as_reserve,
             'purpose' => $item->purpose, 'caution' => $item->caution, 'superseded_by' => $item->supersededBy?->code,
-            'storage' => $item->storage_min_c === null && $item->storage_max_c === null ? null : ['min_c' => $item->storage_min_c, 'max_c' => $item->storage_max_c],
-            'opened_life' => $item->opened_life === null ? null : ['count' => $item->opened_life, 'unit' => (string) $item->opened_life_unit], 'allergy' => $item->allergy,
-            'packs' => array_values($item->packs->map(static fn (ItemPack $pack): array => ['pieces' => $pack->pieces, 'price' => $pack->price])->all()),
-            'needs' => array_values($item->needs->map(static fn (ItemNeed $need): array => ['any_of' => array_values($need->companions->pluck('code')->all()), 'per' => $need->per, 'quantity' => $need->quantity, 'reason' => $need->reason])->all()),
+            'storage' => $item->storage_min_c === null && $item->storage_max_c === null ? null : [
+                'min_c' => $item->storage_min_c, 'max_c' => $item->storage_max_c,
+            ],
+            'opened_life' => $item->opened_life === null ? null : [
+                'count' => $item->opened_life, 'unit' => (string) $item->opened_life_unit,
+            ], 'allergy' => $item->allergy,
+            'packs' => array_values($item->packs->map(static fn (ItemPack $pack): array => [
+                'pieces' => $pack->pieces, 'price' => $pack->price,
+            ])->all()),
+            'needs' => array_values($item->needs->map(static fn (ItemNeed $need): array => [
+                'any_of' => array_values($need->companions->pluck('code')->all()), 'per' => $need->per,
+                'quantity' => $need->quantity, 'reason' => $need->reason,
+            ])->all()),
             'stand_ins' => array_values($item->standIns->pluck('code')->all()),
         ])])->all();
     }

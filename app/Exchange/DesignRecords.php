@@ -12,6 +12,7 @@ use App\Designs\Models\Leaf;
 use App\Designs\Models\Pocket;
 use App\Judging\KitPlans;
 use App\Judging\KitStates;
+use App\Lists\LineContent;
 use App\Lists\ListLoader;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
@@ -24,7 +25,8 @@ final class DesignRecords implements Records
 {
     private const WITH = ['list', 'additions.entries.item', 'additions.entries.minima', 'leaves.pockets', 'homes', 'seasons', 'modules'];
 
-    private const POLICY = ['empty_mass_g', 'max_mass_g', 'expiry', 'margin_days', 'grace_days', 'before_events', 'after_use', 'sealed', 'provides'];
+    /** What a design asks of its kits beside their contents, as columns and fields of both formats. */
+    public const POLICY = ['empty_mass_g', 'max_mass_g', 'expiry', 'margin_days', 'grace_days', 'before_events', 'after_use', 'sealed', 'provides'];
 
     /** @var array<string, array<string, mixed>>|null */
     private ?array $there = null;
@@ -42,70 +44,6 @@ final class DesignRecords implements Records
     public function all(): array
     {
         return array_values($this->there());
-    }
-
-    public function headings(): array
-    {
-        return ['design', 'name', 'list', 'edition', ...self::POLICY, 'modules', 'every', 'seasons', 'leaf', 'pocket', 'row', 'column', 'row_span', 'column_span', 'line', 'need', 'rank', 'amount', 'accepts', 'reason'];
-    }
-
-    public function key(): string
-    {
-        return 'design';
-    }
-
-    public function rows(array $record): array
-    {
-        /** @var array{code: string, name: string, list: string, edition: string, modules: list<string>, every: array{count: int, unit: string}|null, seasons: list<string>, additions: list<array<string, mixed>>, leaves: list<array{name: string, pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>}>} $record */
-        $say = static fn (mixed $value): string => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '');
-        $about = [
-            $record['code'], $record['name'], $record['list'], $record['edition'], ...array_map(static fn (string $key): string => $say($record[$key] ?? null), self::POLICY),
-            implode('; ', $record['modules']), $record['every'] === null ? '' : "{$record['every']['count']} {$record['every']['unit']}", implode('; ', $record['seasons']),
-        ];
-        $additions = array_column($record['additions'], null, 'id');
-        $rows = [];
-        foreach ($record['leaves'] as $leaf) {
-            foreach ($leaf['pockets'] as $pocket) {
-                $at = [$leaf['name'], $pocket['name'], (string) $pocket['row'], (string) $pocket['column'], (string) $pocket['row_span'], (string) $pocket['column_span']];
-                foreach ($pocket['lines'] === [] ? [''] : $pocket['lines'] as $code) {
-                    $line = $additions[$code] ?? null;
-                    /** @var list<array{item?: string, class?: string, min?: array<string, string>}> $accepts */
-                    $accepts = $line['accepts'] ?? [];
-                    $rows[] = [...$about, ...$at, $code, ...($line === null ? ['', '', '', '', ''] : [$say($line['need']), $say($line['rank']), Cells::amount($line), Cells::accepts($accepts), $say($line['reason'])])];
-                }
-            }
-        }
-
-        return $rows;
-    }
-
-    public function fromRows(array $rows): array
-    {
-        $first = $rows[0];
-        $every = sscanf($first['every'], '%d %s');
-        /** @var array<string, array{name: string, pockets: array<string, array<string, mixed>>}> $leaves */
-        $leaves = [];
-        $additions = [];
-        foreach ($rows as $row) {
-            $leaves[$row['leaf']] ??= ['name' => $row['leaf'], 'pockets' => []];
-            $pocket = $leaves[$row['leaf']]['pockets'][$row['pocket']] ?? ['name' => $row['pocket'], 'row' => Cells::number($row['row']), 'column' => Cells::number($row['column']), 'row_span' => Cells::number($row['row_span']) ?? 1, 'column_span' => Cells::number($row['column_span']) ?? 1, 'lines' => []];
-            if ($row['line'] !== '') {
-                $pocket['lines'] = [...(is_array($pocket['lines']) ? $pocket['lines'] : []), $row['line']];
-            }
-            $leaves[$row['leaf']]['pockets'][$row['pocket']] = $pocket;
-            if ($row['need'] !== '') {
-                $additions[] = ['id' => $row['line'], 'need' => $row['need'], 'rank' => $row['rank'] === '' ? 'required' : $row['rank'], ...Cells::readAmount($row['amount']), 'accepts' => Cells::readAccepts($row['accepts']), 'reason' => $row['reason'] === '' ? null : $row['reason']];
-            }
-        }
-        $flag = static fn (string $heading, bool $else): bool|string => $first[$heading] === '' ? $else : (Cells::flag($first[$heading]) ?? $first[$heading]);
-
-        return [
-            'code' => $first['design'], 'name' => $first['name'], 'list' => $first['list'], 'edition' => $first['edition'], 'provides' => $first['provides'] === '' ? null : $first['provides'], 'modules' => Cells::split($first['modules']),
-            'empty_mass_g' => Cells::number($first['empty_mass_g']) ?? 0, 'max_mass_g' => Cells::number($first['max_mass_g']), 'expiry' => $first['expiry'] === '' ? 'strict' : $first['expiry'],
-            'margin_days' => Cells::number($first['margin_days']) ?? 14, 'grace_days' => Cells::number($first['grace_days']) ?? 0, 'every' => $first['every'] === '' ? null : ['count' => $every[0] ?? 0, 'unit' => $every[1] ?? ''],
-            'seasons' => Cells::split($first['seasons']), 'before_events' => $flag('before_events', false), 'after_use' => $flag('after_use', true), 'sealed' => $flag('sealed', false),
-            'additions' => $additions, 'leaves' => array_values(array_map(static fn (array $leaf): array => ['name' => $leaf['name'], 'pockets' => array_values($leaf['pockets'])], $leaves)),
-        ];
     }
 
     public function code(array $record): string
@@ -127,7 +65,11 @@ final class DesignRecords implements Records
 
     public function whole(array $record): array
     {
-        $record += ['provides' => null, 'modules' => [], 'empty_mass_g' => 0, 'max_mass_g' => null, 'expiry' => 'strict', 'margin_days' => 14, 'grace_days' => 0, 'every' => null, 'seasons' => [], 'before_events' => false, 'after_use' => true, 'sealed' => false, 'additions' => []];
+        $record += [
+            'provides' => null, 'modules' => [], 'empty_mass_g' => 0, 'max_mass_g' => null, 'expiry' => 'strict',
+            'margin_days' => 14, 'grace_days' => 0, 'every' => null, 'seasons' => [], 'before_events' => false,
+            'after_use' => true, 'sealed' => false, 'additions' => [],
+        ];
         foreach (is_array($record['leaves'] ?? null) ? $record['leaves'] : [] as $at => $leaf) {
             foreach (is_array($leaf) && is_array($leaf['pockets'] ?? null) ? $leaf['pockets'] : [] as $place => $pocket) {
                 $record['leaves'][$at]['pockets'][$place] = (array) $pocket + ['row_span' => 1, 'column_span' => 1];
@@ -144,12 +86,24 @@ final class DesignRecords implements Records
 
     public function problems(array $record, ?array $known): array
     {
-        /** @var array{code: string, list: string, edition: string, modules: list<string>, additions: list<array{id: string, accepts: list<array{item?: string}>}>, leaves: list<array{name: string, pockets: list<array{name: string, lines: list<string>}>}>} $record */
+        /**
+         * @var array{
+         *     code: string, list: string, edition: string, modules: list<string>,
+         *     additions: list<array{id: string, accepts: list<array{item?: string}>}>,
+         *     leaves: list<array{name: string, pockets: list<array{name: string, lines: list<string>}>}>,
+         * } $record
+         */
         $list = $this->editions["{$record['list']} {$record['edition']}"] ?? null;
         if ($list === null) {
             return ["There is no edition {$record['edition']} of a list \"{$record['list']}\". Import the list first."];
         }
-        $problems = array_map(static fn (string $module): string => "There is no module \"{$module}\".", array_values(array_filter($record['modules'], static fn (string $module): bool => ! in_array($module, Wanted::all(), true) || ! Wanted::isModule($module))));
+        $problems = array_map(
+            static fn (string $module): string => "There is no module \"{$module}\".",
+            array_values(array_filter(
+                $record['modules'],
+                static fn (string $module): bool => ! in_array($module, Wanted::all(), true) || ! Wanted::isModule($module),
+            )),
+        );
         $codes = [...$list->lines->pluck('code')->all(), ...array_column($record['additions'], 'id')];
         $homes = [];
         $names = [];
@@ -165,12 +119,18 @@ final class DesignRecords implements Records
         foreach (array_diff($codes, $homes) as $code) {
             $problems[] = "Line {$code} has no pocket.";
         }
-        foreach ([[$homes, 'Line %s is in two pockets.'], [$names, 'The pocket "%s" is there twice.'], [$codes, 'Line %s is there twice.']] as [$values, $message]) {
+        foreach ([
+            [$homes, 'Line %s is in two pockets.'], [$names, 'The pocket "%s" is there twice.'],
+            [$codes, 'Line %s is there twice.'],
+        ] as [$values, $message]) {
             foreach (array_filter(array_count_values($values), static fn (int $times): bool => $times > 1) as $value => $times) {
                 $problems[] = sprintf($message, $value);
             }
         }
-        $named = array_values(array_filter(array_map(static fn (array $entry): ?string => $entry['item'] ?? null, array_merge([], ...array_column($record['additions'], 'accepts')))));
+        $named = array_values(array_filter(array_map(
+            static fn (array $entry): ?string => $entry['item'] ?? null,
+            array_merge([], ...array_column($record['additions'], 'accepts')),
+        )));
         foreach (array_diff($named, Item::query()->whereIn('code', $named)->pluck('code')->all()) as $code) {
             $problems[] = "There is no item \"{$code}\" in the catalogue.";
         }
@@ -199,17 +159,32 @@ final class DesignRecords implements Records
      */
     private function write(array $record, array $items): void
     {
-        /** @var array{code: string, name: string, list: string, edition: string, modules: list<string>, every: array{count: int, unit: string}|null, seasons: list<string>, additions: list<array<string, mixed>&array{id: string}>, leaves: list<array{name: string, pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>}>} $record */
+        /**
+         * @var array{
+         *     code: string, name: string, list: string, edition: string, modules: list<string>,
+         *     every: array{count: int, unit: string}|null, seasons: list<string>,
+         *     additions: list<array<string, mixed>>,
+         *     leaves: list<array{
+         *         name: string,
+         *         pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>,
+         *     }>,
+         * } $record
+         */
         $list = $this->editions["{$record['list']} {$record['edition']}"];
         $design = Design::query()->where('code', $record['code'])->first() ?? new Design(['code' => $record['code'], 'revision' => 0]);
         $design->fill([
-            'name' => $record['name'], 'list_id' => $list->id, ...array_intersect_key($record, array_flip(self::POLICY)), 'every_unit' => $record['every']['unit'] ?? null, 'every_count' => $record['every']['count'] ?? null, 'revision' => $design->revision + 1,
+            'name' => $record['name'], 'list_id' => $list->id,
+            ...array_intersect_key($record, array_flip(self::POLICY)),
+            'every_unit' => $record['every']['unit'] ?? null, 'every_count' => $record['every']['count'] ?? null,
+            'revision' => $design->revision + 1,
         ])->save();
         $design->seasons()->delete();
         $design->seasons()->createMany(array_map(static fn (string $day): array => ['month_day' => $day], $record['seasons']));
         $design->modules()->delete();
         $design->modules()->createMany(array_map(static fn (string $module): array => ['module' => $module], $record['modules']));
-        $modulePockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->where('leaves.design_id', $design->id)->whereNotNull('pockets.module_list_id')->pluck('pockets.id')->all();
+        $modulePockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+            ->where('leaves.design_id', $design->id)->whereNotNull('pockets.module_list_id')->pluck('pockets.id')
+            ->all();
         $design->homes()->whereNotIn('pocket_id', $modulePockets)->delete();
         $lines = [...$list->lines()->pluck('id', 'code')->all(), ...$this->additions($design, $record['additions'], $items)];
         $kept = [];
@@ -217,7 +192,10 @@ final class DesignRecords implements Records
         foreach ($record['leaves'] as $position => $about) {
             $leaf = Leaf::query()->updateOrCreate(['design_id' => $design->id, 'name' => $about['name']], ['position' => $position]);
             foreach ($about['pockets'] as $pocket) {
-                $made = Pocket::query()->updateOrCreate(['leaf_id' => $leaf->id, 'name' => $pocket['name'], 'module_list_id' => null], array_diff_key($pocket, ['name' => 0, 'lines' => 0]));
+                $made = Pocket::query()->updateOrCreate(
+                    ['leaf_id' => $leaf->id, 'name' => $pocket['name'], 'module_list_id' => null],
+                    array_diff_key($pocket, ['name' => 0, 'lines' => 0]),
+                );
                 $kept[] = $made->id;
                 foreach ($pocket['lines'] as $code) {
                     $design->homes()->create(['line_id' => $lines[$code], 'pocket_id' => $made->id, 'position' => $place++]);
@@ -229,7 +207,7 @@ final class DesignRecords implements Records
     }
 
     /**
-     * @param  list<array<string, mixed>&array{id: string}>  $additions
+     * @param  list<array<string, mixed>>  $additions
      * @param  array<string, string>  $items
      * @return array<string, string> line ids by code
      */
@@ -240,15 +218,11 @@ final class DesignRecords implements Records
             WriteList::remove($line);
         }
         $ids = [];
-        foreach ($additions as $position => $written) {
-            /** @var array{id: string, need: string, rank?: string, quantity?: int, total?: array<string, string>, reason?: string|null, accepts: list<array{item?: string, class?: string, min?: array<string, string>}>} $written */
-            $line = Line::query()->create([
-                'design_id' => $design->id,
-                'code' => $written['id'], 'position' => $position, 'need' => $written['need'], 'rank' => $written['rank'] ?? 'required', 'quantity' => $written['quantity'] ?? null,
-                'total_measure' => isset($written['total']) ? array_key_first($written['total']) : null, 'total_quantity' => isset($written['total']) ? array_values($written['total'])[0] : null, 'reason' => $written['reason'] ?? null,
-            ]);
-            $this->lists->entries($line, $written['accepts'], $items);
-            $ids[$written['id']] = $line->id;
+        foreach ($additions as $position => $addition) {
+            $written = LineContent::ofDocument($addition);
+            $line = Line::query()->create(['design_id' => $design->id, 'position' => $position, ...$written->columns()]);
+            $this->lists->entries($line, $written->accepts, $items);
+            $ids[$written->code] = $line->id;
         }
 
         return $ids;
@@ -260,23 +234,33 @@ final class DesignRecords implements Records
      */
     private function inUse(string $code, array $names): array
     {
-        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->join('designs', 'designs.id', '=', 'leaves.design_id')->where('designs.code', $code)->whereNull('pockets.module_list_id')
+        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+            ->join('designs', 'designs.id', '=', 'leaves.design_id')->where('designs.code', $code)
+            ->whereNull('pockets.module_list_id')
             ->get(['pockets.id', 'pockets.name', 'leaves.name as leaf']);
         $gone = [];
         foreach ($pockets as $pocket) {
-            if (! in_array("{$pocket->leaf}, {$pocket->name}", $names, true) && (
-                DB::table('check_rows')->where('pocket_id', $pocket->id)->exists() || DB::table('movements')->where('from_pocket_id', $pocket->id)->orWhere('to_pocket_id', $pocket->id)->exists())) {
-                $gone[] = "{$pocket->leaf}, {$pocket->name}";
+            $name = "{$pocket->leaf}, {$pocket->name}";
+            if (! in_array($name, $names, true) && self::isNamedInTheRecord($pocket->id)) {
+                $gone[] = $name;
             }
         }
 
         return $gone;
     }
 
+    private static function isNamedInTheRecord(string $pocket): bool
+    {
+        return DB::table('check_rows')->where('pocket_id', $pocket)->exists()
+            || DB::table('movements')->where('from_pocket_id', $pocket)->orWhere('to_pocket_id', $pocket)->exists();
+    }
+
     /** @return array<string, array<string, mixed>> */
     private function there(): array
     {
-        return $this->there ??= Design::query()->with(self::WITH)->orderBy('code')->get()->mapWithKeys(fn (Design $design): array => [$design->code => $this->whole($this->document($design))])->all();
+        return $this->there ??= Design::query()->with(self::WITH)->orderBy('code')->get()
+            ->mapWithKeys(fn (Design $design): array => [$design->code => $this->whole($this->document($design))])
+            ->all();
     }
 
     /** @return array<string, mixed> */
@@ -286,19 +270,29 @@ final class DesignRecords implements Records
         $homes = $design->homes->groupBy('pocket_id');
 
         return [
-            'code' => $design->code, 'name' => $design->name, 'list' => $design->list->code, 'edition' => $design->list->edition, 'provides' => $design->provides, 'modules' => array_values($design->modules->pluck('module')->all()),
-            'empty_mass_g' => $design->empty_mass_g, 'max_mass_g' => $design->max_mass_g, 'expiry' => $design->expiry, 'margin_days' => $design->margin_days, 'grace_days' => $design->grace_days,
-            'every' => $design->every_unit === null ? null : ['count' => $design->every_count, 'unit' => $design->every_unit], 'seasons' => array_values($design->seasons->pluck('month_day')->all()),
+            'code' => $design->code, 'name' => $design->name, 'list' => $design->list->code,
+            'edition' => $design->list->edition, 'provides' => $design->provides,
+            'modules' => array_values($design->modules->pluck('module')->all()),
+            'empty_mass_g' => $design->empty_mass_g, 'max_mass_g' => $design->max_mass_g, 'expiry' => $design->expiry,
+            'margin_days' => $design->margin_days, 'grace_days' => $design->grace_days,
+            'every' => $design->every_unit === null ? null : [
+                'count' => $design->every_count, 'unit' => $design->every_unit,
+            ], 'seasons' => array_values($design->seasons->pluck('month_day')->all()),
             'before_events' => $design->before_events, 'after_use' => $design->after_use, 'sealed' => $design->sealed,
             'additions' => array_values($design->additions->map(static function (Line $line): array {
                 $written = KitDocument::line(ListLoader::line($line));
 
                 return ['id' => $line->code, 'need' => $line->need, ...array_diff_key($written, ['id' => 0]), 'reason' => $line->reason];
             })->all()),
-            'leaves' => array_values($design->leaves->map(static fn (Leaf $leaf): array => ['name' => $leaf->name, 'pockets' => array_values($leaf->pockets->where('module_list_id', null)->map(static fn (Pocket $pocket): array => [
-                'name' => $pocket->name, 'row' => $pocket->row, 'column' => $pocket->column, 'row_span' => $pocket->row_span, 'column_span' => $pocket->column_span,
-                'lines' => array_values(($homes->get($pocket->id) ?? collect())->map(static fn ($home): string => $codes[$home->line_id])->all()),
-            ])->all())])->filter(static fn (array $leaf): bool => $leaf['pockets'] !== [])->all()),
+            'leaves' => array_values($design->leaves->map(static fn (Leaf $leaf): array => [
+                'name' => $leaf->name,
+                'pockets' => array_values($leaf->pockets->where('module_list_id', null)->map(static fn (Pocket $pocket): array => [
+                    'name' => $pocket->name, 'row' => $pocket->row, 'column' => $pocket->column,
+                    'row_span' => $pocket->row_span, 'column_span' => $pocket->column_span,
+                    'lines' => array_values($homes->get($pocket->id)
+                        ?->map(static fn ($home): string => $codes[$home->line_id])->all() ?? []),
+                ])->all()),
+            ])->filter(static fn (array $leaf): bool => $leaf['pockets'] !== [])->all()),
         ];
     }
 }

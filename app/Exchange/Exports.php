@@ -19,13 +19,13 @@ final class Exports
 
     public function csv(Kind $kind): string
     {
-        $records = app($kind->records());
+        $sheet = $kind->sheet();
         $rows = [];
-        foreach ($records->all() as $record) {
-            array_push($rows, ...$records->rows($record));
+        foreach (app($kind->records())->all() as $record) {
+            array_push($rows, ...$sheet->rows($record));
         }
 
-        return Sheet::write($records->headings(), $rows);
+        return Sheet::write($sheet->headings(), $rows);
     }
 
     /** Measures are an object also where there are none. */

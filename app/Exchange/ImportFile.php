@@ -69,7 +69,10 @@ final class ImportFile
             while ($import->state === 'reading' && $import->read < $import->rows && (count($rows) < self::STEP_LEAST || microtime(true) < $until)) {
                 $one = $found[$import->read];
                 $code = $records->code($one['record']);
-                $rows[] = ['import_id' => $import->id, 'number' => $one['line'], 'code' => mb_substr($code, 0, 160), ...$this->compared($records, $one['record'], isset($seen[$code]), $validator, $schema)];
+                $rows[] = [
+                    'import_id' => $import->id, 'number' => $one['line'], 'code' => mb_substr($code, 0, 160),
+                    ...$this->compared($records, $one['record'], isset($seen[$code]), $validator, $schema),
+                ];
                 $seen[$code] = true;
                 $import->read++;
             }
@@ -107,7 +110,8 @@ final class ImportFile
                 $known = $records->known($record);
                 $problems = $records->problems($record, $known);
                 if ($problems !== []) {
-                    throw ValidationException::withMessages(['import' => "Row {$one['line']} no longer fits what is there: {$problems[0]} Nothing was imported; import the file again."]);
+                    throw ValidationException::withMessages(['import' => "Row {$one['line']} no longer fits what is ".
+                        "there: {$problems[0]} Nothing was imported; import the file again."]);
                 }
                 if ($known === null || Difference::between($known, $record) !== []) {
                     $changes[] = ['record' => $record, 'known' => $known];
@@ -154,7 +158,13 @@ final class ImportFile
         if (! $result->isValid()) {
             $texts = [];
             foreach ($result->error() === null ? [] : (new ErrorFormatter)->format($result->error(), true) as $path => $messages) {
-                $texts[] = trim(str_replace('/', ' ', (string) $path).': '.implode(' ', is_array($messages) ? array_map(static fn (mixed $message): string => is_string($message) ? $message : '', $messages) : []), ': ');
+                $texts[] = trim(
+                    str_replace('/', ' ', (string) $path).': '.implode(
+                        ' ',
+                        is_array($messages) ? array_map(static fn (mixed $message): string => is_string($message) ? $message : '', $messages) : [],
+                    ),
+                    ': ',
+                );
             }
 
             return ['outcome' => 'error', 'texts' => implode("\n", $texts)];
@@ -206,7 +216,9 @@ final class ImportFile
     private function records(Import $import): array
     {
         try {
-            return $import->format === 'json' ? self::fromJson(Kind::from($import->kind), $import->source) : self::fromSheet(Kind::from($import->kind), $import->source);
+            $kind = Kind::from($import->kind);
+
+            return $import->format === 'json' ? self::fromJson($kind, $import->source) : self::fromSheet($kind, $import->source);
         } catch (NotRead $refused) {
             throw ValidationException::withMessages(['source' => $refused->getMessage()]);
         }
@@ -244,12 +256,12 @@ final class ImportFile
     /** @return list<array{line: int, record: array<string, mixed>}> rows of one record stand together */
     private static function fromSheet(Kind $kind, string $text): array
     {
-        $records = app($kind->records());
-        $key = $records->key();
+        $sheet = $kind->sheet();
+        $key = $sheet->key();
         $lines = [];
         $groups = [];
         $last = null;
-        foreach (Sheet::read($text, $records->headings()) as $row) {
+        foreach (Sheet::read($text, $sheet->headings()) as $row) {
             // Another edition of a list is another record, though its code is the same.
             $of = $row['cells'][$key]."\n".($kind === Kind::Lists ? $row['cells']['edition'] : '');
             if ($of !== $last) {
@@ -260,6 +272,6 @@ final class ImportFile
             $groups[count($groups) - 1][] = $row['cells'];
         }
 
-        return array_map(static fn (int $line, array $rows): array => ['line' => $line, 'record' => $records->fromRows($rows)], $lines, $groups);
+        return array_map(static fn (int $line, array $rows): array => ['line' => $line, 'record' => $sheet->fromRows($rows)], $lines, $groups);
     }
 }

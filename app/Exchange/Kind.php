@@ -34,6 +34,16 @@ enum Kind: string
         };
     }
 
+    public function sheet(): RecordSheet
+    {
+        return match ($this) {
+            self::Catalogue => new CatalogueSheet,
+            self::Lists => new ListSheet,
+            self::Designs => new DesignSheet,
+            self::Kits => new KitSheet,
+        };
+    }
+
     public function schema(): string
     {
         return public_path("schemas/sarcina.{$this->value}-1.json");

@@ -47,62 +47,6 @@ final class KitRecords implements Records
         return array_values($this->there());
     }
 
-    public function headings(): array
-    {
-        return ['kit', 'name', 'design', 'place', 'scope', 'pocket', 'item', 'lot', 'expires', 'quantity', 'condition'];
-    }
-
-    public function key(): string
-    {
-        return 'kit';
-    }
-
-    public function rows(array $record): array
-    {
-        /** @var array{code: string, name: string, design: string, place: string, scope: string, contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>} $record */
-        $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope']];
-        $rows = array_map(
-            static fn (array $row): array => [
-                ...$about,
-                $row['pocket'],
-                $row['item'],
-                (string) $row['lot'],
-                (string) $row['expires'],
-                (string) $row['quantity'],
-                $row['condition'],
-            ],
-            $record['contents'],
-        );
-
-        return $rows === [] ? [[...$about, '', '', '', '', '', '']] : $rows;
-    }
-
-    public function fromRows(array $rows): array
-    {
-        $first = $rows[0];
-
-        return [
-            'code' => $first['kit'],
-            'name' => $first['name'],
-            'design' => $first['design'],
-            'place' => $first['place'],
-            'scope' => $first['scope'] === '' ? 'first_aider' : $first['scope'],
-            'contents' => array_values(
-                array_map(
-                    static fn (array $row): array => [
-                        'pocket' => $row['pocket'],
-                        'item' => $row['item'],
-                        'lot' => $row['lot'] === '' ? null : $row['lot'],
-                        'expires' => $row['expires'] === '' ? null : $row['expires'],
-                        'quantity' => Cells::number($row['quantity']),
-                        'condition' => $row['condition'] === '' ? 'good' : $row['condition'],
-                    ],
-                    array_filter($rows, static fn (array $row): bool => $row['item'].$row['pocket'] !== ''),
-                ),
-            ),
-        ];
-    }
-
     public function code(array $record): string
     {
         return is_string($record['code'] ?? null) ? $record['code'] : '';
@@ -152,7 +96,12 @@ final class KitRecords implements Records
 
     public function problems(array $record, ?array $known): array
     {
-        /** @var array{code: string, design: string, place: string, contents: list<array{pocket: string, item: string, expires: string|null, quantity: int}>} $record */
+        /**
+         * @var array{
+         *     code: string, design: string, place: string,
+         *     contents: list<array{pocket: string, item: string, expires: string|null, quantity: int}>,
+         * } $record
+         */
         $problems = [];
         if (! isset($this->places[$record['place']])) {
             $problems[] = "There is no place \"{$record['place']}\".";
@@ -195,7 +144,12 @@ final class KitRecords implements Records
     {
         $day = $this->organisation->today();
         foreach ($changes as $done => $change) {
-            /** @var array{code: string, name: string, design: string, place: string, scope: string, contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>} $record */
+            /**
+             * @var array{
+             *     code: string, name: string, design: string, place: string, scope: string,
+             *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
+             * } $record
+             */
             $record = $change['record'];
             $place = $this->places[$record['place']];
             $kit = Kit::query()->where('code', $record['code'])->first();
@@ -212,7 +166,12 @@ final class KitRecords implements Records
         $this->there = null;
     }
 
-    /** @param  array{code: string, name: string, design: string, place: string, scope: string, contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>}  $record */
+    /**
+     * @param  array{
+     *     code: string, name: string, design: string, place: string, scope: string,
+     *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
+     * }  $record
+     */
     private function pack(array $record, Place $place, User $by, string $day): void
     {
         $design = $this->designs[$record['design']];

@@ -6,29 +6,11 @@ namespace App\Exchange;
 
 use App\Accounts\Models\User;
 
-/** Records of one kind: how they are written, written as rows of a sheet, compared with what is there, and taken in. */
+/** Records of one kind: how they are written, compared with what is there, and taken in. */
 interface Records
 {
     /** @return list<array<string, mixed>> all there are, as the JSON format writes them */
     public function all(): array;
-
-    /** @return list<string> of the sheet */
-    public function headings(): array;
-
-    /**
-     * @param  array<string, mixed>  $record
-     * @return list<list<string>> one row or more, in the order of the headings
-     */
-    public function rows(array $record): array;
-
-    /** The heading whose value says to which record a row belongs. */
-    public function key(): string;
-
-    /**
-     * @param  non-empty-list<array<string, string>>  $rows  of one record, by heading
-     * @return array<string, mixed> as the JSON format has it
-     */
-    public function fromRows(array $rows): array;
 
     /** @param  array<string, mixed>  $record */
     public function code(array $record): string;

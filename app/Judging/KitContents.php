@@ -13,7 +13,8 @@ use Sarcina\Core\Calendar\Day;
 final class KitContents
 {
     private const COLUMNS = [
-        'holdings.kit_id', 'holdings.pocket_id', 'holdings.lot_id', 'holdings.quantity', 'holdings.condition', 'lots.number', 'lots.expires', 'items.code',
+        'holdings.kit_id', 'holdings.pocket_id', 'holdings.lot_id', 'holdings.quantity', 'holdings.condition',
+        'lots.number', 'lots.expires', 'items.code',
     ];
 
     /** @var array<string, list<ContentRow>> by kit */
@@ -32,7 +33,8 @@ final class KitContents
         $ids = array_map(static fn (Kit $kit): string => $kit->id, $kits);
         $this->rows = array_fill_keys($ids, []);
         $this->events = array_fill_keys($ids, []);
-        foreach ($this->holdings()->whereIn('holdings.kit_id', $ids)->orderBy('holdings.kit_id')->orderBy('holdings.id')->get(self::COLUMNS) as $row) {
+        $rows = $this->holdings()->whereIn('holdings.kit_id', $ids)->orderBy('holdings.kit_id')->orderBy('holdings.id')->get(self::COLUMNS);
+        foreach ($rows as $row) {
             $this->rows[$row->kit_id][] = self::row($row);
         }
         foreach ($this->planned($asOf)->whereIn('event_kits.kit_id', $ids)->get(['event_kits.kit_id', 'events.day']) as $row) {
@@ -52,7 +54,8 @@ final class KitContents
         $ahead = $this->rows[$kit->id] ?? null;
         unset($this->rows[$kit->id]);
 
-        return $ahead ?? array_values($this->holdings()->where('holdings.kit_id', $kit->id)->orderBy('holdings.id')->get(self::COLUMNS)->map(self::row(...))->all());
+        return $ahead ?? array_values($this->holdings()->where('holdings.kit_id', $kit->id)->orderBy('holdings.id')
+            ->get(self::COLUMNS)->map(self::row(...))->all());
     }
 
     /** @return list<Day> of events from that day on, the first first */
@@ -61,7 +64,10 @@ final class KitContents
         $ahead = $this->events[$kit->id] ?? null;
         unset($this->events[$kit->id]);
 
-        return $ahead ?? array_values(array_map(Day::of(...), $this->planned($asOf)->where('event_kits.kit_id', $kit->id)->pluck('events.day')->all()));
+        return $ahead ?? array_values(array_map(
+            Day::of(...),
+            $this->planned($asOf)->where('event_kits.kit_id', $kit->id)->pluck('events.day')->all(),
+        ));
     }
 
     private function holdings(): Builder
@@ -71,7 +77,8 @@ final class KitContents
 
     private function planned(Day $asOf): Builder
     {
-        return DB::table('events')->join('event_kits', 'event_kits.event_id', '=', 'events.id')->where('events.day', '>=', (string) $asOf)->orderBy('events.day');
+        return DB::table('events')->join('event_kits', 'event_kits.event_id', '=', 'events.id')
+            ->where('events.day', '>=', (string) $asOf)->orderBy('events.day');
     }
 
     private static function row(\stdClass $row): ContentRow

@@ -42,7 +42,8 @@ final class KitPlans
     {
         $modules = $this->modules()[$kit->id] ?? [];
 
-        return $modules === [] ? $this->of($kit->design_id) : $this->plans[$kit->design_id.' '.implode(' ', $modules)] ??= $this->read($kit->design_id, $modules);
+        return $modules === [] ? $this->of($kit->design_id) : $this
+            ->plans[$kit->design_id.' '.implode(' ', $modules)] ??= $this->read($kit->design_id, $modules);
     }
 
     /** Forgets what was read, after a list, a design or a kit's modules changed. */
@@ -70,7 +71,10 @@ final class KitPlans
     {
         /** @var \stdClass $design */
         $design = DB::table('designs')->join('lists', 'lists.id', '=', 'designs.list_id')->where('designs.id', $designId)
-            ->first(['designs.*', 'lists.code as list_code', 'lists.title', 'lists.size', 'lists.edition', 'lists.basis', 'lists.origin', 'lists.confirmed_at']);
+            ->first([
+                'designs.*', 'lists.code as list_code', 'lists.title', 'lists.size', 'lists.edition', 'lists.basis',
+                'lists.origin', 'lists.confirmed_at',
+            ]);
         $names = [];
         $byLeaf = [];
         $pockets = [];
@@ -80,7 +84,8 @@ final class KitPlans
             ->get(['pockets.*', 'leaves.name as leaf', 'leaves.position']);
         foreach ($all as $pocket) {
             $pockets[$pocket->id] = new PlanPocket(
-                $pocket->id, $pocket->name, $pocket->leaf, (int) $pocket->row, (int) $pocket->column, (int) $pocket->row_span, (int) $pocket->column_span,
+                $pocket->id, $pocket->name, $pocket->leaf, (int) $pocket->row, (int) $pocket->column,
+                (int) $pocket->row_span, (int) $pocket->column_span,
             );
             $names[$pocket->position] = $pocket->leaf;
             $byLeaf[$pocket->position][] = $pockets[$pocket->id];
@@ -93,9 +98,11 @@ final class KitPlans
             $design->max_mass_g === null ? null : (int) $design->max_mass_g,
             $this->policy($design),
             new KeptList(
-                $design->list_id, $design->list_code, $design->title, $design->size, $design->edition, $design->basis, $design->origin, $design->confirmed_at !== null,
+                $design->list_id, $design->list_code, $design->title, $design->size, $design->edition, $design->basis,
+                $design->origin, $design->confirmed_at !== null,
             ),
-            array_values(DB::table('list_exclusions')->where('list_id', $design->list_id)->orderBy('id')->pluck('class')->map(static fn (string $class): ItemClass => new ItemClass($class))->all()),
+            array_values(DB::table('list_exclusions')->where('list_id', $design->list_id)->orderBy('id')->pluck('class')
+                ->map(static fn (string $class): ItemClass => new ItemClass($class))->all()),
             $lines,
             $pockets,
             $leaves,
@@ -115,7 +122,8 @@ final class KitPlans
                 'days' => Interval::days((int) $design->every_count),
                 default => null,
             },
-            array_values(DB::table('design_seasons')->where('design_id', $design->id)->orderBy('month_day')->pluck('month_day')->map(SeasonDay::of(...))->all()),
+            array_values(DB::table('design_seasons')->where('design_id', $design->id)->orderBy('month_day')->pluck('month_day')
+                ->map(SeasonDay::of(...))->all()),
             (bool) $design->before_events,
             (bool) $design->after_use,
             (bool) $design->sealed,
@@ -157,7 +165,14 @@ final class KitPlans
         foreach ($rows->sortBy('place') as $line) {
             // Lines of a module are told from the design's own by its name before theirs.
             $code = isset($moduleOf[$line->list_id]) ? "{$moduleOf[$line->list_id]}.{$line->code}" : $line->code;
-            $lines[] = new KitPlanLine($line->id, self::asked($line, $code, $entries[$line->id] ?? []), $line->need, $line->pocket_id, $line->reason, $line->list_id);
+            $lines[] = new KitPlanLine(
+                $line->id,
+                self::asked($line, $code, $entries[$line->id] ?? []),
+                $line->need,
+                $line->pocket_id,
+                $line->reason,
+                $line->list_id,
+            );
         }
 
         return [$lines, array_values(array_unique($named))];

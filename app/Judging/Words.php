@@ -211,7 +211,11 @@ final class Words
             $finding->kind->value,
             $finding->severity->value,
             self::found($this->fact($judged, $finding)),
-            self::toDo($finding->kind, $advised->action, $finding->kind === FindingKind::Short ? $this->toRestock($judged, (string) $line?->code()) : ''),
+            self::toDo(
+                $finding->kind,
+                $advised->action,
+                $finding->kind === FindingKind::Short ? $this->toRestock($judged, (string) $line?->code()) : '',
+            ),
             $job,
             $line?->code(),
             $finding->item?->code,
@@ -233,7 +237,9 @@ final class Words
     {
         foreach ((new Advice($judged->judgement))->wanted() as $want) {
             if ($want->line?->id === $line) {
-                $what = $want->item === null ? "any suitable item of class {$want->line->accepts[0]->class?->name}" : $this->catalogue->name($want->item);
+                $what = $want
+                    ->item === null ? "any suitable item of class {$want->line->accepts[0]->class?->name}" : $this
+                    ->catalogue->name($want->item);
 
                 return "Put in {$want->pieces} × {$what}.";
             }

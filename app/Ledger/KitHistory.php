@@ -45,21 +45,40 @@ final class KitHistory
         $only = static fn ($query, string $column) => $kitIds === null ? $query : $query->whereIn($column, $kitIds);
         $seals = [];
         foreach ($only(DB::table('seals'), 'kit_id')->orderBy('operation_number')->orderBy('position')->get() as $seal) {
-            $seals["{$seal->kit_id} {$seal->operation_number}"][] = new SealEvent($seal->kit_id, $seal->event, $seal->seal_number, $seal->reason, $seal->set_by === null ? null : (int) $seal->set_by);
+            $seals["{$seal->kit_id} {$seal->operation_number}"][] = new SealEvent(
+                $seal->kit_id,
+                $seal->event,
+                $seal->seal_number,
+                $seal->reason,
+                $seal->set_by === null ? null : (int) $seal->set_by,
+            );
         }
         $changes = [];
         foreach ($only(DB::table('kit_changes'), 'kit_id')->orderBy('operation_number')->orderBy('position')->get() as $change) {
-            $changes["{$change->kit_id} {$change->operation_number}"][] = new KitChanged($change->kit_id, $change->field, $change->was, $change->becomes, $change->was_name, $change->becomes_name);
+            $changes["{$change->kit_id} {$change->operation_number}"][] = new KitChanged(
+                $change->kit_id,
+                $change->field,
+                $change->was,
+                $change->becomes,
+                $change->was_name,
+                $change->becomes_name,
+            );
         }
         $standings = $only(DB::table('checks'), 'kit_id')->pluck('standing', 'operation_number')->all();
         $doubts = $only(DB::table('check_rows')->join('checks', 'checks.operation_number', '=', 'check_rows.operation_number'), 'checks.kit_id')
             ->where('check_rows.in_doubt', true)->distinct()->pluck('check_rows.operation_number')->flip()->all();
         $uses = [];
-        foreach ($only(DB::table('movements')->where('reason', 'used'), 'from_kit_id')->distinct()->get(['operation_number', 'from_kit_id']) as $use) {
+        foreach ($only(
+            DB::table('movements')->where('reason', 'used'),
+            'from_kit_id',
+        )->distinct()->get(['operation_number', 'from_kit_id']) as $use) {
             $uses["{$use->from_kit_id} {$use->operation_number}"] = true;
         }
         $events = [];
-        $of = $only(DB::table('operation_kits')->join('operations', 'operations.number', '=', 'operation_kits.operation_number'), 'operation_kits.kit_id')->orderBy('operations.number');
+        $of = $only(
+            DB::table('operation_kits')->join('operations', 'operations.number', '=', 'operation_kits.operation_number'),
+            'operation_kits.kit_id',
+        )->orderBy('operations.number');
         $of->get(['operations.number', 'operations.done_at', 'operations.day', 'operations.kind', 'operation_kits.kit_id'])
             ->each(function (stdClass $row) use (&$events, $seals, $changes, $standings, $doubts, $uses): void {
                 $key = "{$row->kit_id} {$row->number}";

@@ -119,7 +119,8 @@ final class ConfirmList
         if ($line->total_quantity === null) {
             if (preg_match('/^[1-9]\d{0,5}$/D', $figure) !== 1) {
                 throw ValidationException::withMessages([
-                    'figure' => 'Enter the number of pieces that your copy asks for, such as 6. Where it does not have this line at all, say "not in my copy".',
+                    'figure' => 'Enter the number of pieces that your copy asks for, such as 6. Where it does not '.
+                        'have this line at all, say "not in my copy".',
                 ]);
             }
 

@@ -25,7 +25,7 @@ final class NewEdition
 
         return $this->write->create(
             ['code' => $list->code, 'edition' => $edition, 'origin' => $list->origin, 'kind' => $list->kind, 'supersedes_id' => $list->id],
-            WriteList::content($list),
+            ListContent::of($list),
         );
     }
 
@@ -34,8 +34,11 @@ final class NewEdition
     {
         $name = "{$from->title}".($from->size === null ? '' : ", {$from->size}").", edition {$from->edition}";
 
-        return $this->write->create(['code' => $code, 'edition' => '1', 'origin' => 'house', 'kind' => $from->kind, 'copied_from_id' => $from->id], [
-            ...WriteList::content($from), 'title' => $title, 'size' => null, 'basis' => mb_substr("Copied from {$name} ({$from->basis})", 0, 200),
-        ]);
+        $content = ListContent::of($from);
+
+        return $this->write->create(
+            ['code' => $code, 'edition' => '1', 'origin' => 'house', 'kind' => $from->kind, 'copied_from_id' => $from->id],
+            new ListContent($title, null, mb_substr("Copied from {$name} ({$from->basis})", 0, 200), $content->excludes, $content->lines),
+        );
     }
 }

@@ -19,7 +19,13 @@ final class KeepPeople
     {
     }
 
-    /** @param  array{name: string, ended_on: string|null, qualifications: list<array{scope: string, title: string, expires_on: string|null}>, postings: list<array{place_id: string, shift: string}>}  $about */
+    /**
+     * @param  array{
+     *     name: string, ended_on: string|null,
+     *     qualifications: list<array{scope: string, title: string, expires_on: string|null}>,
+     *     postings: list<array{place_id: string, shift: string}>,
+     * }  $about
+     */
     public function person(string $id, array $about): FirstAider
     {
         return Transaction::run(function () use ($id, $about): FirstAider {

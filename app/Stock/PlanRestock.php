@@ -152,7 +152,8 @@ final class PlanRestock
             $held = $judged->rows[$leaving->index];
 
             return new PlannedOut(
-                $held->pocketId, $held->itemCode, (string) $held->lotId, $held->lot, $held->expires, $held->condition, $held->quantity, $leaving->because, $leaving->toStore,
+                $held->pocketId, $held->itemCode, (string) $held->lotId, $held->lot, $held->expires, $held->condition,
+                $held->quantity, $leaving->because, $leaving->toStore,
             );
         }, $advice->leaving());
     }

@@ -20,7 +20,11 @@ final class DatabaseTrouble
             if ($at instanceof TransactionWasLost || $at instanceof DoneAtTheSameMoment) {
                 return true;
             }
-            if ($at instanceof PDOException && (in_array((int) ($at->errorInfo[1] ?? $at->getCode()), self::CODES, true) || (new LostConnectionDetector)->causedByLostConnection($at))) {
+            if ($at instanceof PDOException && (in_array(
+                (int) ($at->errorInfo[1] ?? $at->getCode()),
+                self::CODES,
+                true,
+            ) || (new LostConnectionDetector)->causedByLostConnection($at))) {
                 return true;
             }
         }

@@ -21,7 +21,13 @@ final class GuardedConnection extends MariaDbConnection
     public function getSchemaBuilder(): MariaDbBuilder
     {
         $builder = parent::getSchemaBuilder();
-        $builder->blueprintResolver(static fn (Connection $connection, string $table, ?Closure $callback): NarrowBlueprint => new NarrowBlueprint($connection, $table, $callback));
+        $builder->blueprintResolver(
+            static fn (Connection $connection, string $table, ?Closure $callback): NarrowBlueprint => new NarrowBlueprint(
+                $connection,
+                $table,
+                $callback,
+            ),
+        );
 
         return $builder;
     }

@@ -78,7 +78,10 @@ final class AdviceTest extends TestCase
 
     public function test_critical_lines_come_first_then_companions(): void
     {
-        $lines = [$this->line('L1', 1, 'pad'), [...$this->line('L2', 2, 'gauze'), 'rank' => 'critical'], [...$this->line('L3', 1, 'shears'), 'rank' => 'optional']];
+        $lines = [
+            $this->line('L1', 1, 'pad'), [...$this->line('L2', 2, 'gauze'), 'rank' => 'critical'],
+            [...$this->line('L3', 1, 'shears'), 'rank' => 'optional'],
+        ];
         $wanted = $this->advice([self::PAD, self::GAUZE, ...self::TOOLS], $lines, [])->wanted();
         // Two of shears or knife are needed beside the gauze that is put in; one pair of shears comes for its line.
         $this->assertSame(['L2 2 gauze critical', 'L1 1 pad', 'L3 1 shears', '- 1 shears for gauze'], $this->said($wanted));
@@ -110,14 +113,22 @@ final class AdviceTest extends TestCase
     public function test_companions_of_what_leaves_are_not_wanted(): void
     {
         $rows = [['item' => 'gauze', 'quantity' => 1, 'expires' => '2026-05']];
-        $wanted = $this->advice([self::GAUZE, ['code' => 'wrap', 'class' => 'gauze'], ...self::TOOLS], [['id' => 'L', 'quantity' => 1, 'accepts' => [['item' => 'wrap'], ['item' => 'gauze']]]], $rows)->wanted();
+        $wanted = $this->advice(
+            [self::GAUZE, ['code' => 'wrap', 'class' => 'gauze'], ...self::TOOLS],
+            [['id' => 'L', 'quantity' => 1, 'accepts' => [['item' => 'wrap'], ['item' => 'gauze']]]],
+            $rows,
+        )->wanted();
         $this->assertSame(['L 1 wrap'], $this->said($wanted));
     }
 
     public function test_pieces_that_nobody_there_may_use_are_not_bought_again(): void
     {
         $items = [['code' => 'pad', 'class' => 'pad', 'scope' => 'trained', 'dated' => true]];
-        $rows = [['item' => 'pad', 'quantity' => 2, 'expires' => '2026-01'], ['item' => 'pad', 'quantity' => 2, 'expires' => '2030-01'], ['item' => 'pad', 'quantity' => 1], ['item' => 'pad', 'quantity' => 1, 'condition' => 'soiled', 'expires' => '2030-01']];
+        $rows = [
+            ['item' => 'pad', 'quantity' => 2, 'expires' => '2026-01'],
+            ['item' => 'pad', 'quantity' => 2, 'expires' => '2030-01'], ['item' => 'pad', 'quantity' => 1],
+            ['item' => 'pad', 'quantity' => 1, 'condition' => 'soiled', 'expires' => '2030-01'],
+        ];
         $three = $this->advice($items, [$this->line('L', 3, 'pad')], $rows);
         $this->assertSame(['L 1 pad'], $this->said($three->wanted()));
         $two = $this->advice($items, [$this->line('L', 2, 'pad')], $rows);

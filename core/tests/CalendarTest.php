@@ -16,7 +16,10 @@ final class CalendarTest extends TestCase
     public function test_every_day_of_many_years_is_numbered_and_written_right(): void
     {
         // All of four centuries' ends and each of the years about today.
-        foreach ([['0001-01-01', 800], ['1599-12-25', 800], ['1899-11-01', 500], ['1969-01-01', 800], ['1999-12-25', 40_000], ['2399-12-01', 500], ['9998-01-01', 729]] as [$from, $days]) {
+        foreach ([
+            ['0001-01-01', 800], ['1599-12-25', 800], ['1899-11-01', 500], ['1969-01-01', 800],
+            ['1999-12-25', 40_000], ['2399-12-01', 500], ['9998-01-01', 729],
+        ] as [$from, $days]) {
             $there = new \DateTimeImmutable($from, new \DateTimeZone('UTC'));
             $day = Day::of($from);
             for ($step = 0; $step < $days; $step++) {

@@ -25,8 +25,14 @@ final class CarryOutTest extends TestCase
     public function test_a_larger_kit_stands_in_and_a_smaller_never_does(): void
     {
         $this->assertSame([], $this->work([new Demand('a', ['small' => 1], [])], [new HeldKit('K1', 'a', KitSize::Large, [])]));
-        $this->assertSame(['make large in a', 'retire K1 in a'], $this->work([new Demand('a', ['large' => 1], [])], [new HeldKit('K1', 'a', KitSize::Medium, [])]));
-        $this->assertSame(['make vehicle in a', 'retire K1 in a'], $this->work([new Demand('a', ['vehicle' => 1], [])], [new HeldKit('K1', 'a', KitSize::Large, [])]));
+        $this->assertSame(
+            ['make large in a', 'retire K1 in a'],
+            $this->work([new Demand('a', ['large' => 1], [])], [new HeldKit('K1', 'a', KitSize::Medium, [])]),
+        );
+        $this->assertSame(
+            ['make vehicle in a', 'retire K1 in a'],
+            $this->work([new Demand('a', ['vehicle' => 1], [])], [new HeldKit('K1', 'a', KitSize::Large, [])]),
+        );
         $this->assertSame([], $this->work([new Demand('a', ['class-a' => 1], [])], [new HeldKit('K1', 'a', KitSize::ClassB, [])]));
     }
 
@@ -54,19 +60,48 @@ final class CarryOutTest extends TestCase
             [new Demand('a', ['small' => 1, 'travel' => 1], ['burn' => 1, 'eye' => 1])],
             [new HeldKit('K2', 'a', KitSize::Travel, []), new HeldKit('K1', 'a', KitSize::Small, [])],
         ));
-        $this->assertSame(['make small in a with burn', 'upgrade K1 in a with burn'], $this->work([new Demand('a', ['small' => 2], ['burn' => 2])], [new HeldKit('K1', 'a', KitSize::Small, [])]));
-        $this->assertSame(['upgrade K1 in a with remote'], $this->work([new Demand('a', ['travel' => 1], ['remote' => 1])], [new HeldKit('K1', 'a', KitSize::Travel, [])]));
+        $this->assertSame(
+            ['make small in a with burn', 'upgrade K1 in a with burn'],
+            $this->work([new Demand('a', ['small' => 2], ['burn' => 2])], [new HeldKit('K1', 'a', KitSize::Small, [])]),
+        );
+        $this->assertSame(
+            ['make small in a', 'make small in a with burn'],
+            $this->work([new Demand('a', ['small' => 2], ['burn' => 1])], []),
+            'One module goes into one of them.',
+        );
+        $this->assertSame(
+            ['upgrade K1 in a with remote'],
+            $this->work([new Demand('a', ['travel' => 2], ['remote' => 1])], [
+                new HeldKit('K1', 'a', KitSize::Travel, []), new HeldKit('K2', 'a', KitSize::Travel, []),
+            ]),
+        );
+        $this->assertSame(
+            ['upgrade K1 in a with burn'],
+            $this->work([new Demand('a', ['small' => 2], ['burn' => 1])], [
+                new HeldKit('K1', 'a', KitSize::Small, []), new HeldKit('K2', 'a', KitSize::Small, []),
+            ]),
+        );
+        $this->assertSame(
+            ['upgrade K1 in a with remote'],
+            $this->work([new Demand('a', ['travel' => 1], ['remote' => 1])], [new HeldKit('K1', 'a', KitSize::Travel, [])]),
+        );
     }
 
     public function test_two_modules_of_two_kinds_are_spread_over_the_kits(): void
     {
-        $tasks = $this->work([new Demand('a', ['small' => 2], ['burn' => 1, 'eye' => 1])], [new HeldKit('K1', 'a', KitSize::Small, []), new HeldKit('K2', 'a', KitSize::Small, [])]);
+        $tasks = $this->work(
+            [new Demand('a', ['small' => 2], ['burn' => 1, 'eye' => 1])],
+            [new HeldKit('K1', 'a', KitSize::Small, []), new HeldKit('K2', 'a', KitSize::Small, [])],
+        );
         $this->assertSame(['upgrade K1 in a with burn', 'upgrade K2 in a with eye'], $tasks);
     }
 
     public function test_a_kit_beside_any_plan_is_left_alone_but_its_module_counts(): void
     {
-        $this->assertSame([], $this->work([new Demand('a', [], ['burn' => 1])], [new HeldKit('E1', 'a', null, ['burn']), new HeldKit('E2', 'a', null, [])]));
+        $this->assertSame(
+            [],
+            $this->work([new Demand('a', [], ['burn' => 1])], [new HeldKit('E1', 'a', null, ['burn']), new HeldKit('E2', 'a', null, [])]),
+        );
     }
 
     public function test_a_module_without_any_kit_is_a_pouch_of_its_own(): void

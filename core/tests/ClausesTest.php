@@ -13,7 +13,10 @@ use Sarcina\Core\Rule;
 /** Clauses of the check rule that the worked cases leave out, each on the smallest kit that shows it. */
 final class ClausesTest extends TestCase
 {
-    private const PAD = ['code' => 'pad', 'class' => 'dressing.sterile', 'dated' => true, 'mass_g' => 20, 'size' => ['width' => '10 cm', 'height' => '20 cm']];
+    private const PAD = [
+        'code' => 'pad', 'class' => 'dressing.sterile', 'dated' => true, 'mass_g' => 20,
+        'size' => ['width' => '10 cm', 'height' => '20 cm'],
+    ];
 
     private const TAPE = ['code' => 'tape', 'class' => 'tape', 'size' => ['length' => '5 m']];
 
@@ -48,7 +51,10 @@ final class ClausesTest extends TestCase
 
     public function test_a_line_is_restocked_with_the_first_that_is_named_and_may_be_bought(): void
     {
-        $items = [['code' => 'old', 'class' => 'pad', 'superseded_by' => 'pad'], ['code' => 'deep', 'class' => 'pad', 'scope' => 'clinician'], ['code' => 'pad', 'class' => 'pad']];
+        $items = [
+            ['code' => 'old', 'class' => 'pad', 'superseded_by' => 'pad'],
+            ['code' => 'deep', 'class' => 'pad', 'scope' => 'clinician'], ['code' => 'pad', 'class' => 'pad'],
+        ];
         $restock = fn (array ...$accepts): array => $this->judge($items, [['id' => 'L', 'quantity' => 2, 'accepts' => $accepts]], [])['restock'][0];
         $this->assertSame('pad', $restock(['class' => 'pad'], ['item' => 'old'], ['item' => 'deep'], ['item' => 'pad'])['item']);
         $this->assertSame('unknown', $restock(['item' => 'unknown'])['item'], 'It is not among the items, and is named all the same.');
@@ -60,11 +66,17 @@ final class ClausesTest extends TestCase
     public function test_an_item_may_need_one_thing_for_the_kit_and_another_for_each_piece(): void
     {
         $items = [
-            ['code' => 'needle', 'class' => 'needle', 'needs' => [['any_of' => ['box'], 'per' => 'kit', 'quantity' => 1], ['any_of' => ['swab', 'wipe'], 'per' => 'each', 'quantity' => 2]]],
+            [
+                'code' => 'needle', 'class' => 'needle',
+                'needs' => [['any_of' => ['box'], 'per' => 'kit', 'quantity' => 1], ['any_of' => ['swab', 'wipe'], 'per' => 'each', 'quantity' => 2]],
+            ],
             ['code' => 'box', 'class' => 'box'], ['code' => 'swab', 'class' => 'swab'], ['code' => 'wipe', 'class' => 'wipe'],
         ];
         $lines = [['id' => 'L', 'quantity' => 2, 'accepts' => [['item' => 'needle']]]];
-        $unpaired = fn (array ...$rows): int => count($this->found($this->judge($items, $lines, [['item' => 'needle', 'quantity' => 2], ...$rows]), 'unpaired'));
+        $unpaired = fn (array ...$rows): int => count($this->found(
+            $this->judge($items, $lines, [['item' => 'needle', 'quantity' => 2], ...$rows]),
+            'unpaired',
+        ));
         $this->assertSame(1, $unpaired(['item' => 'box', 'quantity' => 1], ['item' => 'swab', 'quantity' => 3]));
         $this->assertSame(0, $unpaired(['item' => 'box', 'quantity' => 1], ['item' => 'swab', 'quantity' => 3], ['item' => 'wipe', 'quantity' => 1]));
         $this->assertSame(1, $unpaired(['item' => 'swab', 'quantity' => 4]));
@@ -75,9 +87,14 @@ final class ClausesTest extends TestCase
     {
         $good = static fn (?string $expires, string $condition): bool => RandomKits::read([
             'format' => 'sarcina.kit/1', 'as_of' => '2026-03-14', 'kit' => ['code' => 'K'], 'policy' => ['expiry' => 'strict', 'next_check' => '2026-06-14'],
-            'items' => [self::TAPE], 'list' => ['code' => 'small', 'lines' => []], 'contents' => [['item' => 'tape', 'quantity' => 1, 'expires' => $expires, 'condition' => $condition]],
+            'items' => [self::TAPE], 'list' => ['code' => 'small', 'lines' => []], 'contents' => [[
+                'item' => 'tape', 'quantity' => 1, 'expires' => $expires, 'condition' => $condition,
+            ]],
         ])->contents[0]->isGoodOn(Day::of('2026-03-14'));
-        $this->assertSame([true, true, false, false, false], [$good(null, 'good'), $good('2026-03-14', 'good'), $good('2026-03-13', 'good'), $good(null, 'soiled'), $good('2026-03-13', 'soiled')]);
+        $this->assertSame(
+            [true, true, false, false, false],
+            [$good(null, 'good'), $good('2026-03-14', 'good'), $good('2026-03-13', 'good'), $good(null, 'soiled'), $good('2026-03-13', 'soiled')],
+        );
     }
 
     public function test_of_two_verdicts_the_graver_one_is_worse(): void
@@ -92,13 +109,20 @@ final class ClausesTest extends TestCase
 
     public function test_a_date_counts_on_an_undated_item_too(): void
     {
-        $verdict = $this->judge([self::TAPE], [['id' => 'L', 'quantity' => 1, 'accepts' => [['item' => 'tape']]]], [['item' => 'tape', 'quantity' => 1, 'expires' => '2026-03-13']]);
+        $verdict = $this->judge(
+            [self::TAPE],
+            [['id' => 'L', 'quantity' => 1, 'accepts' => [['item' => 'tape']]]],
+            [['item' => 'tape', 'quantity' => 1, 'expires' => '2026-03-13']],
+        );
         $this->assertSame([['limited', 1]], [[$verdict['verdict'], count($this->found($verdict, 'expired'))]]);
     }
 
     public function test_what_is_not_good_is_found_in_its_condition_only(): void
     {
-        $contents = [['item' => 'pad', 'quantity' => 1, 'expires' => '2020-01', 'condition' => 'soiled'], ['item' => 'pad', 'quantity' => 1, 'condition' => 'failed']];
+        $contents = [
+            ['item' => 'pad', 'quantity' => 1, 'expires' => '2020-01', 'condition' => 'soiled'],
+            ['item' => 'pad', 'quantity' => 1, 'condition' => 'failed'],
+        ];
         $verdict = $this->judge([self::PAD], [$this->pads(1)], $contents);
         $this->assertEqualsCanonicalizing(['short', 'soiled', 'failed'], array_column($verdict['findings'], 'kind'));
     }
@@ -106,13 +130,29 @@ final class ClausesTest extends TestCase
     public function test_what_is_excluded_says_its_condition_and_its_scope_too(): void
     {
         $item = ['code' => 'cream', 'class' => 'medicine.cream', 'scope' => 'clinician', 'superseded_by' => 'gel'];
-        $verdict = $this->judge([$item], [$this->pads(1)], [['item' => 'cream', 'quantity' => 2, 'condition' => 'opened']], ['list' => ['excludes' => ['medicine']]]);
+        $verdict = $this->judge(
+            [$item],
+            [$this->pads(1)],
+            [['item' => 'cream', 'quantity' => 2, 'condition' => 'opened']],
+            ['list' => ['excludes' => ['medicine']]],
+        );
         $this->assertEqualsCanonicalizing(['short', 'opened', 'excluded', 'beyond_scope', 'superseded'], array_column($verdict['findings'], 'kind'));
     }
 
     public function test_good_through_the_next_check_and_its_margin_is_not_early(): void
     {
-        $early = fn (string $expires): array => array_column($this->found($this->judge([self::PAD], [$this->pads(1)], [['item' => 'pad', 'quantity' => 1, 'expires' => $expires]], ['policy' => ['margin_days' => 16]]), 'expires_early'), 'severity');
+        $early = fn (string $expires): array => array_column(
+            $this->found(
+                $this->judge(
+                    [self::PAD],
+                    [$this->pads(1)],
+                    [['item' => 'pad', 'quantity' => 1, 'expires' => $expires]],
+                    ['policy' => ['margin_days' => 16]],
+                ),
+                'expires_early',
+            ),
+            'severity',
+        );
         $this->assertSame([], $early('2026-06'));
         $this->assertSame([], $early('2026-06-30'));
         $this->assertSame(['fix'], $early('2026-06-29'));
@@ -127,9 +167,16 @@ final class ClausesTest extends TestCase
             ['item' => 'short-roll', 'quantity' => 3, 'condition' => 'damaged'],
         ];
         $verdict = $this->judge([$short, self::TAPE], [$line], $contents, ['policy' => ['expiry' => 'reserve']]);
-        $this->assertSame(['12 m', '15 m', null, '0 m'], [$verdict['lines'][0]['required'], $verdict['lines'][0]['effective'], $verdict['lines'][0]['reserve'], $verdict['lines'][0]['short']]);
+        $this->assertSame(
+            ['12 m', '15 m', null, '0 m'],
+            [$verdict['lines'][0]['required'], $verdict['lines'][0]['effective'], $verdict['lines'][0]['reserve'], $verdict['lines'][0]['short']],
+        );
         $this->assertSame([0, 1], array_column($verdict['lines'][0]['placed'], 'row'));
-        $this->assertSame([['line' => 'T', 'item' => 'tape', 'quantity' => 1]], $verdict['restock'], 'The roll that runs out in May does not bring it up to what is asked.');
+        $this->assertSame(
+            [['line' => 'T', 'item' => 'tape', 'quantity' => 1]],
+            $verdict['restock'],
+            'The roll that runs out in May does not bring it up to what is asked.',
+        );
         $this->assertSame('fix', $this->found($verdict, 'expires_early')[0]['severity']);
         $this->assertSame([], $this->found($verdict, 'surplus'));
         $this->assertSame('ready_with_actions', $verdict['verdict']);
@@ -139,7 +186,11 @@ final class ClausesTest extends TestCase
     {
         $verdicts = [];
         foreach (['critical', 'required', 'optional'] as $rank) {
-            $verdicts[] = $this->judge([self::TAPE], [['id' => 'T', 'rank' => $rank, 'total' => ['length' => '6 m'], 'accepts' => [['item' => 'tape']]]], [['item' => 'tape', 'quantity' => 1]])['verdict'];
+            $verdicts[] = $this->judge(
+                [self::TAPE],
+                [['id' => 'T', 'rank' => $rank, 'total' => ['length' => '6 m'], 'accepts' => [['item' => 'tape']]]],
+                [['item' => 'tape', 'quantity' => 1]],
+            )['verdict'];
         }
         $this->assertSame(['not_ready', 'limited', 'ready'], $verdicts);
     }
@@ -150,16 +201,35 @@ final class ClausesTest extends TestCase
         $verdict = $this->judge([self::PAD], [$this->pads(3, 'optional')], $expired, ['policy' => ['expiry' => 'reserve']]);
         $this->assertSame(['ready_with_actions', 2, 3], [$verdict['verdict'], $verdict['lines'][0]['reserve'], $verdict['lines'][0]['short']]);
         $this->assertSame('limited', $this->judge([self::PAD], [$this->pads(3)], $expired, ['policy' => ['expiry' => 'reserve']])['verdict']);
-        $this->assertSame('ready_with_actions', $this->judge([self::PAD], [$this->pads(2)], $expired, ['policy' => ['expiry' => 'reserve']])['verdict']);
+        $this->assertSame(
+            'ready_with_actions',
+            $this->judge([self::PAD], [$this->pads(2)], $expired, ['policy' => ['expiry' => 'reserve']])['verdict'],
+        );
         $this->assertSame('limited', $this->judge([self::PAD], [$this->pads(2)], $expired)['verdict']);
     }
 
     public function test_companions_per_kit_are_asked_once_and_per_each_are_added_up_by_their_set(): void
     {
-        $torch = fn (string $code, string $per, int $quantity): array => ['code' => $code, 'class' => 'torch', 'needs' => [['any_of' => ['cell'], 'per' => $per, 'quantity' => $quantity]]];
+        $torch = fn (string $code, string $per, int $quantity): array => [
+            'code' => $code, 'class' => 'torch',
+            'needs' => [['any_of' => ['cell'], 'per' => $per, 'quantity' => $quantity]],
+        ];
         $cell = ['code' => 'cell', 'class' => 'cell'];
         $lines = [['id' => 'L', 'quantity' => 2, 'accepts' => [['class' => 'torch']]]];
-        $unpaired = fn (array $one, array $other, int $cells): array => array_column($this->found($this->judge([$one, $other, $cell], $lines, [['item' => $one['code'], 'quantity' => 1], ['item' => $other['code'], 'quantity' => 1], ['item' => 'cell', 'quantity' => $cells]]), 'unpaired'), 'item');
+        $unpaired = fn (array $one, array $other, int $cells): array => array_column(
+            $this->found(
+                $this->judge(
+                    [$one, $other, $cell],
+                    $lines,
+                    [
+                        ['item' => $one['code'], 'quantity' => 1], ['item' => $other['code'], 'quantity' => 1],
+                        ['item' => 'cell', 'quantity' => $cells],
+                    ],
+                ),
+                'unpaired',
+            ),
+            'item',
+        );
         $this->assertSame([], $unpaired($torch('a', 'kit', 2), $torch('b', 'kit', 3), 3), 'Per kit is not added up.');
         $this->assertSame(['b'], $unpaired($torch('a', 'kit', 2), $torch('b', 'kit', 3), 2));
         $this->assertSame([], $unpaired($torch('a', 'each', 2), $torch('b', 'kit', 3), 3), 'What is per kit is apart from what is per each.');
@@ -171,7 +241,10 @@ final class ClausesTest extends TestCase
     {
         $needle = ['code' => 'needle', 'class' => 'needle', 'needs' => [['any_of' => ['box'], 'per' => 'kit', 'quantity' => 1]]];
         $lines = [['id' => 'L', 'quantity' => 1, 'rank' => 'optional', 'accepts' => [['item' => 'needle']]]];
-        $this->assertSame([], $this->found($this->judge([$needle], $lines, [['item' => 'needle', 'quantity' => 1, 'condition' => 'damaged']]), 'unpaired'));
+        $this->assertSame(
+            [],
+            $this->found($this->judge([$needle], $lines, [['item' => 'needle', 'quantity' => 1, 'condition' => 'damaged']]), 'unpaired'),
+        );
         $this->assertSame('fix', $this->found($this->judge([$needle], $lines, [['item' => 'needle', 'quantity' => 1]]), 'unpaired')[0]['severity']);
         $lines[] = ['id' => 'C', 'quantity' => 1, 'rank' => 'critical', 'accepts' => [['item' => 'elsewhere'], ['class' => 'needle']]];
         $verdict = $this->judge([$needle], $lines, [['item' => 'needle', 'quantity' => 2]]);
@@ -180,15 +253,27 @@ final class ClausesTest extends TestCase
 
     public function test_the_mass_is_of_all_rows_and_may_be_just_what_is_allowed(): void
     {
-        $contents = [['item' => 'pad', 'quantity' => 2, 'expires' => '2029-01'], ['item' => 'pad', 'quantity' => 1, 'condition' => 'damaged', 'expires' => '2029-01']];
-        $mass = fn (int $most): array => $this->judge([self::PAD], [$this->pads(2)], $contents, ['kit' => ['empty_mass_g' => 100, 'max_mass_g' => $most]]);
+        $contents = [
+            ['item' => 'pad', 'quantity' => 2, 'expires' => '2029-01'],
+            ['item' => 'pad', 'quantity' => 1, 'condition' => 'damaged', 'expires' => '2029-01'],
+        ];
+        $mass = fn (int $most): array => $this->judge(
+            [self::PAD],
+            [$this->pads(2)],
+            $contents,
+            ['kit' => ['empty_mass_g' => 100, 'max_mass_g' => $most]],
+        );
         $this->assertSame([160, []], [$mass(160)['mass_g'], $this->found($mass(160), 'overweight')]);
         $this->assertSame([['kind' => 'overweight', 'severity' => 'fix']], $this->found($mass(159), 'overweight'));
     }
 
     public function test_surplus_is_said_once_an_item_and_never_of_what_cannot_count(): void
     {
-        $contents = [['item' => 'pad', 'quantity' => 2, 'expires' => '2029-01'], ['item' => 'pad', 'quantity' => 2, 'expires' => '2030-01'], ['item' => 'tape', 'quantity' => 1, 'condition' => 'opened']];
+        $contents = [
+            ['item' => 'pad', 'quantity' => 2, 'expires' => '2029-01'],
+            ['item' => 'pad', 'quantity' => 2, 'expires' => '2030-01'],
+            ['item' => 'tape', 'quantity' => 1, 'condition' => 'opened'],
+        ];
         $this->assertSame(['pad'], array_column($this->found($this->judge([self::PAD, self::TAPE], [$this->pads(1)], $contents), 'surplus'), 'item'));
     }
 
@@ -196,13 +281,21 @@ final class ClausesTest extends TestCase
     {
         $other = ['code' => 'other', 'class' => 'dressing.sterile'];
         $lines = [$this->pads(2), ['id' => 'C', 'quantity' => 2, 'rank' => 'critical', 'accepts' => [['item' => 'pad'], ['item' => 'other']]]];
-        $verdict = $this->judge([self::PAD, $other], $lines, [['item' => 'pad', 'quantity' => 3, 'expires' => '2029-01'], ['item' => 'other', 'quantity' => 1]]);
+        $verdict = $this->judge(
+            [self::PAD, $other],
+            $lines,
+            [['item' => 'pad', 'quantity' => 3, 'expires' => '2029-01'], ['item' => 'other', 'quantity' => 1]],
+        );
         $this->assertSame([2, 2, 'ready'], [$verdict['lines'][0]['effective'], $verdict['lines'][1]['effective'], $verdict['verdict']]);
     }
 
     public function test_a_large_number_of_pieces_is_placed_at_once(): void
     {
-        $verdict = $this->judge([self::PAD], [$this->pads(900_000_000), ['id' => 'M', 'quantity' => 5, 'accepts' => [['item' => 'pad']]]], [['item' => 'pad', 'quantity' => 900_000_005, 'expires' => '2029-01']]);
+        $verdict = $this->judge(
+            [self::PAD],
+            [$this->pads(900_000_000), ['id' => 'M', 'quantity' => 5, 'accepts' => [['item' => 'pad']]]],
+            [['item' => 'pad', 'quantity' => 900_000_005, 'expires' => '2029-01']],
+        );
         $this->assertSame(['ready', 18_000_000_100], [$verdict['verdict'], $verdict['mass_g']]);
     }
 

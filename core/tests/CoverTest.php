@@ -26,9 +26,16 @@ final class CoverTest extends TestCase
 
     public function test_what_one_shift_may_not_use_is_not_there(): void
     {
-        $posted = [new Posting('p1', 'day', Scope::Clinician, null), new Posting('p2', 'night', Scope::FirstAider, null), new Posting('p3', 'night', Scope::Anyone, null)];
+        $posted = [
+            new Posting('p1', 'day', Scope::Clinician, null), new Posting('p2', 'night', Scope::FirstAider, null),
+            new Posting('p3', 'night', Scope::Anyone, null),
+        ];
         $this->assertSame(Scope::FirstAider, Cover::of(Day::of('2026-01-01'), [], $posted)->scope);
-        $this->assertSame(Scope::Anyone, Cover::of(Day::of('2026-01-01'), [new Needed('weekend', Scope::FirstAider, 1)], $posted)->scope, 'A shift that asks for somebody and has nobody.');
+        $this->assertSame(
+            Scope::Anyone,
+            Cover::of(Day::of('2026-01-01'), [new Needed('weekend', Scope::FirstAider, 1)], $posted)->scope,
+            'A shift that asks for somebody and has nobody.',
+        );
     }
 
     public function test_where_nobody_is_asked_for_and_nobody_assigned_the_scope_is_open(): void
@@ -50,7 +57,10 @@ final class CoverTest extends TestCase
             new Posting('p2', 'day', Scope::FirstAider, null), new Posting('p3', 'late', Scope::Clinician, null),
         ];
         $needs = [new Needed('day', Scope::FirstAider, 3), new Needed('day', Scope::Trained, 1), new Needed('late', Scope::Trained, 1)];
-        $there = static fn (string $day): array => array_map(static fn (array $shift): int => $shift['there'], Cover::of(Day::of($day), $needs, $posted)->shifts);
+        $there = static fn (string $day): array => array_map(
+            static fn (array $shift): int => $shift['there'],
+            Cover::of(Day::of($day), $needs, $posted)->shifts,
+        );
         $this->assertSame([2, 1, 1], $there('2026-06-01'));
         $this->assertSame([2, 0, 1], $there('2026-06-02'));
     }

@@ -99,11 +99,18 @@ final class FormatTest extends TestCase
         $document = self::KIT;
         $document['items'][1]['mass_g'] = 1_000_000_000;
         $document['kit']['empty_mass_g'] = 1_000_000_000;
-        $document['contents'] = array_map(static fn (int $row): array => ['item' => 'pad', 'lot' => "K{$row}", 'quantity' => 1_000_000_000], range(0, 8));
+        $document['contents'] = array_map(
+            static fn (int $row): array => ['item' => 'pad', 'lot' => "K{$row}", 'quantity' => 1_000_000_000],
+            range(0, 8),
+        );
         $this->assertSame([], self::errors((string) json_encode($document)));
         $document['contents'][] = ['item' => 'pad', 'quantity' => 1_000_000_000];
         $document['contents'][] = ['item' => 'pad', 'lot' => 'last', 'quantity' => 0];
-        $this->assertSame(['/contents/9/quantity', '/contents/10/quantity'], self::errors((string) json_encode($document)), 'What comes after it is read too.');
+        $this->assertSame(
+            ['/contents/9/quantity', '/contents/10/quantity'],
+            self::errors((string) json_encode($document)),
+            'What comes after it is read too.',
+        );
     }
 
     public function test_a_need_that_lacks_its_keys_does_not_hide_the_next_one(): void
@@ -127,7 +134,11 @@ final class FormatTest extends TestCase
         $nested = static fn (int $depth): string => str_repeat('[', $depth).str_repeat(']', $depth);
         $this->assertStringContainsString('This must be an object', self::messages($nested(63)));
         $this->assertStringContainsString('This is not JSON', self::messages($nested(64)), 'Nested too deep to be anything of ours.');
-        $this->assertSame([], self::errors(str_replace('"code":"small"', '"code":"a \\" b: \"c\":"', (string) json_encode(self::KIT))), 'What looks like a key within text is none.');
+        $this->assertSame(
+            [],
+            self::errors(str_replace('"code":"small"', '"code":"a \\" b: \"c\":"', (string) json_encode(self::KIT))),
+            'What looks like a key within text is none.',
+        );
         $this->assertSame([''], self::errors('{"format": '));
         $this->assertSame([''], array_slice(self::errors('[]'), 0, 1));
     }

@@ -23,7 +23,10 @@ final class ItemToBuyTest extends TestCase
     public function test_the_first_entry_wins_over_any_price(): void
     {
         $this->packs = ['pad' => [new Pack(1, 900)], 'cloth' => [new Pack(1, 1)]];
-        $this->assertSame('pad', $this->bought([Accepted::item('pad'), Accepted::class('dressing')], $this->item('cloth', 'dressing'), $this->item('pad', 'pad')));
+        $this->assertSame(
+            'pad',
+            $this->bought([Accepted::item('pad'), Accepted::class('dressing')], $this->item('cloth', 'dressing'), $this->item('pad', 'pad')),
+        );
     }
 
     public function test_then_the_cheapest_piece_then_the_lightest_then_the_code(): void
@@ -50,8 +53,15 @@ final class ItemToBuyTest extends TestCase
     public function test_the_nearest_place_is_the_place_itself_or_what_it_is_in(): void
     {
         $in = ['shelf' => 'room', 'room' => 'house', 'house' => null];
-        $nearest = static fn (string $place, string ...$are): ?string => Nearest::of($place, static fn (string $at): ?string => $in[$at], static fn (string $at): bool => in_array($at, $are, true));
-        $this->assertSame(['shelf', 'room', 'house', null], [$nearest('shelf', 'shelf', 'house'), $nearest('shelf', 'room', 'house'), $nearest('shelf', 'house'), $nearest('shelf')]);
+        $nearest = static fn (string $place, string ...$are): ?string => Nearest::of(
+            $place,
+            static fn (string $at): ?string => $in[$at],
+            static fn (string $at): bool => in_array($at, $are, true),
+        );
+        $this->assertSame(
+            ['shelf', 'room', 'house', null],
+            [$nearest('shelf', 'shelf', 'house'), $nearest('shelf', 'room', 'house'), $nearest('shelf', 'house'), $nearest('shelf')],
+        );
     }
 
     /** @param  non-empty-list<Accepted>  $accepts */

@@ -13,7 +13,10 @@ final class PacksTest extends TestCase
     public function test_the_cheapest_whole_packs_need_not_be_the_cheapest_per_piece(): void
     {
         $packs = [new Pack(1, 120), new Pack(10, 900)];
-        $this->assertSame([0, 120, 840, 900, 900, 1020], array_map(static fn (int $pieces): ?int => Packs::leastFor($pieces, $packs), [0, 1, 7, 8, 10, 11]));
+        $this->assertSame(
+            [0, 120, 840, 900, 900, 1020],
+            array_map(static fn (int $pieces): ?int => Packs::leastFor($pieces, $packs), [0, 1, 7, 8, 10, 11]),
+        );
         $this->assertSame(100, Packs::leastFor(3, [new Pack(5, 100)]));
         $this->assertSame(0, Packs::leastFor(0, []), 'No pieces cost nothing, even of what nobody sells.');
         $this->assertNull(Packs::leastFor(1, []), 'What nobody sells has no cost, and not the cost nought.');

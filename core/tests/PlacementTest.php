@@ -62,16 +62,29 @@ final class PlacementTest extends TestCase
     public function test_no_preference_however_strong_brings_an_early_piece_in(): void
     {
         // The early piece would serve the first line as it likes best; without it each line along the chain takes its thirteenth choice.
-        $items = array_map(static fn (string $code): array => ['code' => $code, 'class' => 'thing'], ['early', 'other', ...array_map(static fn (int $n): string => "i{$n}", range(0, 6))]);
+        $items = array_map(
+            static fn (string $code): array => ['code' => $code, 'class' => 'thing'],
+            ['early', 'other', ...array_map(static fn (int $n): string => "i{$n}", range(0, 6))],
+        );
         $lines = [];
         for ($number = 0; $number < 6; $number++) {
-            $accepts = [['item' => $number === 0 ? 'early' : "i{$number}"], ...array_map(static fn (int $n): array => ['item' => "none-{$n}"], range(1, 12)), ['item' => 'i'.($number + 1)]];
+            $accepts = [
+                ['item' => $number === 0 ? 'early' : "i{$number}"],
+                ...array_map(static fn (int $n): array => ['item' => "none-{$n}"], range(1, 12)),
+                ['item' => 'i'.($number + 1)],
+            ];
             $lines[] = ['id' => "L{$number}", 'quantity' => 1, 'accepts' => $accepts];
         }
-        $contents = [['item' => 'early', 'quantity' => 1, 'expires' => '2026-04'], ...array_map(static fn (int $n): array => ['item' => "i{$n}", 'quantity' => 1], range(1, 6))];
+        $contents = [
+            ['item' => 'early', 'quantity' => 1, 'expires' => '2026-04'],
+            ...array_map(static fn (int $n): array => ['item' => "i{$n}", 'quantity' => 1], range(1, 6)),
+        ];
         $placement = Placement::of(RandomKits::read($this->kit($items, $lines, $contents, 'strict')));
         for ($number = 0; $number < 6; $number++) {
-            $this->assertSame([[$number + 1, 13]], array_map(static fn ($placed): array => [$placed->row, $placed->preference], $placement->onLine($number)));
+            $this->assertSame(
+                [[$number + 1, 13]],
+                array_map(static fn ($placed): array => [$placed->row, $placed->preference], $placement->onLine($number)),
+            );
         }
     }
 
@@ -80,11 +93,16 @@ final class PlacementTest extends TestCase
         $items = [['code' => 'pad', 'class' => 'pad']];
         $lines = [['id' => 'L', 'quantity' => 3, 'accepts' => [['item' => 'pad']]]];
         $rows = [
-            ['item' => 'pad', 'lot' => 'A', 'quantity' => 1, 'expires' => '2027-01'], ['item' => 'pad', 'lot' => 'B', 'quantity' => 5, 'expires' => '2027-01'],
+            [
+                'item' => 'pad', 'lot' => 'A', 'quantity' => 1, 'expires' => '2027-01',
+            ], ['item' => 'pad', 'lot' => 'B', 'quantity' => 5, 'expires' => '2027-01'],
             ['item' => 'pad', 'lot' => 'C', 'quantity' => 1, 'expires' => '2027-02'],
         ];
         $placement = Placement::of(RandomKits::read($this->kit($items, $lines, $rows, 'strict')));
-        $this->assertSame([[2, 1], [0, 1], [1, 1]], array_map(static fn ($placed): array => [$placed->row, $placed->quantity], $placement->onLine(0)));
+        $this->assertSame(
+            [[2, 1], [0, 1], [1, 1]],
+            array_map(static fn ($placed): array => [$placed->row, $placed->quantity], $placement->onLine(0)),
+        );
         $this->assertSame([1, 1, 1], array_map($placement->takenFrom(...), [0, 1, 2]));
     }
 
@@ -179,7 +197,10 @@ final class PlacementTest extends TestCase
             $after[$line->rank->value] += (int) $line->quantity - $effective[$index] - $reserve[$index];
         }
 
-        return [$short['critical'], $short['required'], $short['optional'], $early, $preference, $after['required'], $after['optional'], $reservePreference];
+        return [
+            $short['critical'], $short['required'], $short['optional'], $early, $preference, $after['required'],
+            $after['optional'], $reservePreference,
+        ];
     }
 
     /** @return list<int> */

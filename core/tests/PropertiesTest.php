@@ -63,12 +63,19 @@ final class PropertiesTest extends TestCase
             ], true));
             // A line that asks for more than what lies there beyond the kit's scope waits for people, not for pieces.
             $advice = (new Advice($judgement))->findings();
-            $waits = array_filter($advice, static fn ($advised): bool => $advised->action === Action::People && $advised->finding->kind === FindingKind::Short);
+            $waits = array_filter(
+                $advice,
+                static fn ($advised): bool => $advised->action === Action::People && $advised->finding->kind === FindingKind::Short,
+            );
             $beyond = array_filter($judgement->findings, static fn (Finding $finding): bool => $finding->kind === FindingKind::BeyondScope);
             if ($waits !== [] || $beyond !== []) {
                 continue;
             }
-            $this->assertSame([], array_map(static fn (Finding $finding): string => $finding->kind->value, array_values($left)), Json::write($document));
+            $this->assertSame(
+                [],
+                array_map(static fn (Finding $finding): string => $finding->kind->value, array_values($left)),
+                Json::write($document),
+            );
             $this->assertSame([], $after->restock);
             $this->assertTrue(in_array($after->verdict, [Verdict::Ready, Verdict::ReadyWithActions], true));
             $mended += $judgement->verdict === Verdict::NotReady || $judgement->verdict === Verdict::Limited ? 1 : 0;
@@ -129,7 +136,10 @@ final class PropertiesTest extends TestCase
     private static function spoilt(mixed $value, RandomKits $random): mixed
     {
         if (! is_array($value) || $value === [] || $random->chance(8)) {
-            return $random->pick([null, true, -1, 0, 1.5, 9_000_000_000_000_000_000, '', "\u{0}", 'x', '2026-02-30', '2026-02-28', '0 mm', '7 cm', [], [[]], ['a' => 1], [null]]);
+            return $random->pick([
+                null, true, -1, 0, 1.5, 9_000_000_000_000_000_000, '', "\u{0}", 'x', '2026-02-30', '2026-02-28',
+                '0 mm', '7 cm', [], [[]], ['a' => 1], [null],
+            ]);
         }
         $key = $random->pick(array_keys($value));
         $what = $random->pick(['goes', 'comes twice', 'changes', 'changes', 'changes', 'changes']);
@@ -179,9 +189,16 @@ final class PropertiesTest extends TestCase
         // Which of the rows that are alike for the placement is taken may differ; that some expire early does not.
         $findings = array_count_values(array_map(
             static fn (Finding $finding): string => "{$finding->kind->value} {$finding->severity->value} ".($finding->line->id ?? $finding->item->code ?? ''),
-            array_filter($judgement->findings, static fn (Finding $finding): bool => $finding->kind !== FindingKind::ExpiresEarly || $finding->severity === Severity::Note),
+            array_filter(
+                $judgement->findings,
+                static fn (Finding $finding): bool => $finding->kind !== FindingKind::ExpiresEarly || $finding->severity === Severity::Note,
+            ),
         ));
-        $findings = array_filter($findings, static fn (string $kind): bool => ! str_starts_with($kind, 'expires_early') && ! str_starts_with($kind, 'surplus'), ARRAY_FILTER_USE_KEY);
+        $findings = array_filter(
+            $findings,
+            static fn (string $kind): bool => ! str_starts_with($kind, 'expires_early') && ! str_starts_with($kind, 'surplus'),
+            ARRAY_FILTER_USE_KEY,
+        );
         ksort($findings);
 
         return [

@@ -54,7 +54,10 @@ final class ProvisionTest extends TestCase
                         $this->assertGreaterThanOrEqual(array_sum($area['least']->kits()), array_sum($area['full']->kits()));
                         $this->assertGreaterThanOrEqual(array_sum($area['least']->modules()), array_sum($area['full']->modules()));
                         $this->assertGreaterThanOrEqual($people === 0 ? 0 : $points, array_sum($area['least']->kits()), 'One at every point.');
-                        $largest = static fn (array $kits): int => $kits === [] ? 0 : max(array_map(static fn (string $size): int => $rungs[$size], array_keys($kits)));
+                        $largest = static fn (array $kits): int => $kits === [] ? 0 : max(array_map(
+                            static fn (string $size): int => $rungs[$size],
+                            array_keys($kits),
+                        ));
                         $this->assertGreaterThanOrEqual($largest($area['least']->kits()), $largest($area['full']->kits()));
                     }
                 }
@@ -93,6 +96,8 @@ final class ProvisionTest extends TestCase
         [$area] = Provision::of(Scheme::KitClass, [new Area('Track', 0, Hazard::High, 2, 0, 1, true, [Risk::Remote])])->areas;
         $this->assertSame([['vehicle' => 1], ['remote' => 1]], [$area['least']->kits(), $area['least']->modules()]);
         $this->assertSame(['remote' => 2], $area['full']->modules());
+        $this->assertStringEndsWith('the risk is there, one at each of 2 points.', $area['full']->because()[1]);
+        $this->assertStringEndsWith('the risk is there, one for the area.', $area['least']->because()[1]);
     }
 
     public function test_the_reasons_say_which_step_of_the_table_it_was(): void
@@ -101,15 +106,39 @@ final class ProvisionTest extends TestCase
         $this->assertSame(['1 small kit: 1 person at low hazard, fewer than 25.'], $why(Scheme::Headcount, new Area('A', 1, Hazard::Low)));
         $this->assertSame(['1 small kit: 4 people at high hazard, fewer than 5.'], $why(Scheme::Headcount, new Area('A', 4, Hazard::High)));
         $this->assertSame(['1 medium kit: 25 people at high hazard, 5 to 25.'], $why(Scheme::Headcount, new Area('A', 25, Hazard::High)));
-        $this->assertSame(['2 large kits: 101 people at low hazard, one for every 100 or part of 100.'], $why(Scheme::Headcount, new Area('A', 101, Hazard::Low)));
-        $this->assertSame(['2 large kits: 26 people at high hazard, one for every 25 or part of 25.'], $why(Scheme::Headcount, new Area('A', 26, Hazard::High, 2)));
-        $this->assertSame(['1 medium kit: 30 people at low hazard, 25 to 100.', '1 small kit: one for each of 1 point left over of 2, each for 15 people.'], $why(Scheme::Headcount, new Area('A', 30, Hazard::Low, 2)));
-        $this->assertSame(['2 medium kits: 30 people at low hazard, 25 to 100, and one such kit at each of 2 points too far apart to share.'], $why(Scheme::Headcount, new Area('A', 30, Hazard::Low, 2), 'full'));
-        $this->assertSame(['2 class-b kits: high hazard, 101 people, one for every 100 or part of 100.'], $why(Scheme::KitClass, new Area('A', 101, Hazard::High)));
-        $this->assertSame(['2 class-a kits: low hazard, 100 people, one for every 50 or part of 50.'], $why(Scheme::KitClass, new Area('A', 100, Hazard::Low, 2), 'full'));
-        $this->assertSame(['2 class-a kits: low hazard, 2 points too far apart to share, one at each.'], $why(Scheme::KitClass, new Area('A', 100, Hazard::Low, 2)));
+        $this->assertSame(
+            ['2 large kits: 101 people at low hazard, one for every 100 or part of 100.'],
+            $why(Scheme::Headcount, new Area('A', 101, Hazard::Low)),
+        );
+        $this->assertSame(
+            ['2 large kits: 26 people at high hazard, one for every 25 or part of 25.'],
+            $why(Scheme::Headcount, new Area('A', 26, Hazard::High, 2)),
+        );
+        $this->assertSame(
+            ['1 medium kit: 30 people at low hazard, 25 to 100.', '1 small kit: one for each of 1 point left over of 2, each for 15 people.'],
+            $why(Scheme::Headcount, new Area('A', 30, Hazard::Low, 2)),
+        );
+        $this->assertSame(
+            ['2 medium kits: 30 people at low hazard, 25 to 100, and one such kit at each of 2 points too far apart to share.'],
+            $why(Scheme::Headcount, new Area('A', 30, Hazard::Low, 2), 'full'),
+        );
+        $this->assertSame(
+            ['2 class-b kits: high hazard, 101 people, one for every 100 or part of 100.'],
+            $why(Scheme::KitClass, new Area('A', 101, Hazard::High)),
+        );
+        $this->assertSame(
+            ['2 class-a kits: low hazard, 100 people, one for every 50 or part of 50.'],
+            $why(Scheme::KitClass, new Area('A', 100, Hazard::Low, 2), 'full'),
+        );
+        $this->assertSame(
+            ['2 class-a kits: low hazard, 2 points too far apart to share, one at each.'],
+            $why(Scheme::KitClass, new Area('A', 100, Hazard::Low, 2)),
+        );
         $this->assertSame([], $why(Scheme::KitClass, new Area('A', 0, Hazard::Low, 3, 0, 0, false, [Risk::Burn])));
-        $this->assertSame(['1 travel kit: one for each lone worker.', '1 module for burns: the risk is there, one for the area.'], $why(Scheme::Headcount, new Area('A', 0, Hazard::Low, 1, 1, 0, true, [Risk::Burn]), 'full'));
+        $this->assertSame(
+            ['1 travel kit: one for each lone worker.', '1 module for burns: the risk is there, one for the area.'],
+            $why(Scheme::Headcount, new Area('A', 0, Hazard::Low, 1, 1, 0, true, [Risk::Burn]), 'full'),
+        );
     }
 
     public function test_a_kit_stands_in_for_no_other_kind_and_never_for_a_larger_one(): void
@@ -153,8 +182,14 @@ final class ProvisionTest extends TestCase
         yield 'fewer than nobody' => [$area(',"lone_workers":-1'), ['/areas/0/lone_workers']];
         yield 'a risk twice' => [$area(',"risks":["burn","burn"]'), ['/areas/0/risks/1']];
         yield 'water as a risk that is none' => [$area(',"risks":["no_running_water"]'), ['/areas/0/risks/0']];
-        yield 'an area twice' => ['{"format":"sarcina.assessment/1","scheme":"class","areas":[{"name":"A","people":1,"hazard":"low"},{"name":"A","people":1,"hazard":"low"}]}', ['/areas/1/name']];
-        yield 'nothing of an area' => ['{"format":"sarcina.assessment/1","scheme":"class","areas":[{}]}', ['/areas/0/name', '/areas/0/people', '/areas/0/hazard']];
+        yield 'an area twice' => [
+            '{"format":"sarcina.assessment/1","scheme":"class","areas":[{"name":"A","people":1,"hazard":"low"},{"name":"A","people":1,"hazard":"low"}]}',
+            ['/areas/1/name'],
+        ];
+        yield 'nothing of an area' => [
+            '{"format":"sarcina.assessment/1","scheme":"class","areas":[{}]}',
+            ['/areas/0/name', '/areas/0/people', '/areas/0/hazard'],
+        ];
     }
 
     /** @param  list<string>  $paths */

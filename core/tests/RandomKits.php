@@ -30,11 +30,17 @@ final class RandomKits
     public function document(): array
     {
         $items = [
-            ['code' => 'pad-small', 'class' => 'pad.sterile', 'dated' => true, 'size' => ['width' => '5 cm', 'height' => '8 cm'], 'mass_g' => 5, 'reserve' => $this->chance(3)],
+            [
+                'code' => 'pad-small', 'class' => 'pad.sterile', 'dated' => true,
+                'size' => ['width' => '5 cm', 'height' => '8 cm'], 'mass_g' => 5, 'reserve' => $this->chance(3),
+            ],
             ['code' => 'pad-large', 'class' => 'pad.sterile', 'dated' => true, 'size' => ['width' => '10 cm', 'height' => '12 cm'], 'mass_g' => 11],
             ['code' => 'tape', 'class' => 'tape', 'size' => ['length' => '2.5 m'], 'mass_g' => 30],
             ['code' => 'mask', 'class' => 'airway', 'dated' => $this->chance(2), 'scope' => $this->pick(['anyone', 'first_aider', 'trained'])],
-            ['code' => 'gauze', 'class' => 'gauze', 'needs' => [['any_of' => ['shears', 'knife'], 'per' => $this->pick(['kit', 'each']), 'quantity' => 1]]],
+            [
+                'code' => 'gauze', 'class' => 'gauze',
+                'needs' => [['any_of' => ['shears', 'knife'], 'per' => $this->pick(['kit', 'each']), 'quantity' => 1]],
+            ],
             ['code' => 'shears', 'class' => 'tool'],
             ['code' => 'knife', 'class' => 'tool', 'superseded_by' => $this->pick([null, 'shears'])],
             ['code' => 'pills', 'class' => 'medicine.pain'],
@@ -46,7 +52,11 @@ final class RandomKits
             $this->line('L4', [['item' => 'gauze']]),
         ];
         if ($this->chance(2)) {
-            $lines[] = ['id' => 'T', 'rank' => $this->pick(['critical', 'required', 'optional']), 'total' => ['length' => $this->pick(['2 m', '5 m', '9.5 m', '4 yd'])], 'accepts' => [['item' => 'tape'], ['class' => 'tape']]];
+            $lines[] = [
+                'id' => 'T', 'rank' => $this->pick(['critical', 'required', 'optional']),
+                'total' => ['length' => $this->pick(['2 m', '5 m', '9.5 m', '4 yd'])],
+                'accepts' => [['item' => 'tape'], ['class' => 'tape']],
+            ];
         }
         $contents = [];
         for ($row = $this->random->getInt(0, 8); $row > 0; $row--) {
@@ -63,7 +73,10 @@ final class RandomKits
         return [
             'format' => 'sarcina.kit/1',
             'as_of' => '2026-03-14',
-            'kit' => ['code' => 'QH-03', 'scope' => $this->pick(['anyone', 'first_aider']), 'empty_mass_g' => 100, ...($this->chance(2) ? ['max_mass_g' => $this->random->getInt(90, 220)] : [])],
+            'kit' => [
+                'code' => 'QH-03', 'scope' => $this->pick(['anyone', 'first_aider']), 'empty_mass_g' => 100,
+                ...($this->chance(2) ? ['max_mass_g' => $this->random->getInt(90, 220)] : []),
+            ],
             'policy' => ['expiry' => $this->pick(['strict', 'reserve']), 'next_check' => '2026-06-14', 'margin_days' => 14],
             'items' => $items,
             'list' => ['code' => 'small', 'excludes' => $this->chance(2) ? ['medicine'] : [], 'lines' => $lines],
@@ -105,6 +118,9 @@ final class RandomKits
      */
     private function line(string $id, array $accepts): array
     {
-        return ['id' => $id, 'rank' => $this->pick(['critical', 'required', 'optional']), 'quantity' => $this->random->getInt(1, 4), 'accepts' => $accepts];
+        return [
+            'id' => $id, 'rank' => $this->pick(['critical', 'required', 'optional']),
+            'quantity' => $this->random->getInt(1, 4), 'accepts' => $accepts,
+        ];
     }
 }

@@ -15,9 +15,16 @@ final class UrgencyTest extends TestCase
     public function test_days_of_grace_are_not_overdue(): void
     {
         $due = Day::of('2026-03-01');
-        $this->assertSame([0, 0, 1], array_map(static fn (string $on): int => Urgency::overdueDays($due, 3, Day::of($on)), ['2026-02-01', '2026-03-04', '2026-03-05']));
+        $this->assertSame(
+            [0, 0, 1],
+            array_map(static fn (string $on): int => Urgency::overdueDays($due, 3, Day::of($on)), ['2026-02-01', '2026-03-04', '2026-03-05']),
+        );
         $this->assertSame('2026-03-05', (string) Urgency::overdueFrom($due, 3));
-        $this->assertSame(1, Urgency::overdueDays($due, 3, Urgency::overdueFrom($due, 3) ?? $due), 'The first day that is overdue is overdue by one.');
+        $this->assertSame(
+            1,
+            Urgency::overdueDays($due, 3, Urgency::overdueFrom($due, 3) ?? $due),
+            'The first day that is overdue is overdue by one.',
+        );
         $this->assertSame(0, Urgency::overdueDays(null, 0, $due));
         $this->assertNull(Urgency::overdueFrom(null, 0));
     }
@@ -25,7 +32,12 @@ final class UrgencyTest extends TestCase
     public function test_the_band_of_a_kit(): void
     {
         $today = Day::of('2026-03-14');
-        $band = static fn (Verdict $verdict, ?string $due, bool $restock): Band => Urgency::band($verdict, $due === null ? null : Day::of($due), $restock, $today);
+        $band = static fn (Verdict $verdict, ?string $due, bool $restock): Band => Urgency::band(
+            $verdict,
+            $due === null ? null : Day::of($due),
+            $restock,
+            $today,
+        );
         $this->assertSame(Band::Stop, $band(Verdict::NotReady, null, true));
         $this->assertSame(Band::Stop, $band(Verdict::NotReady, '2026-03-28', false));
         $this->assertSame(Band::Now, $band(Verdict::Limited, null, true));
@@ -36,7 +48,11 @@ final class UrgencyTest extends TestCase
         $this->assertSame(Band::Nothing, $band(Verdict::Ready, '2026-03-29', false));
         $this->assertSame(Band::Later, $band(Verdict::ReadyWithActions, '2026-03-29', true));
         $this->assertSame(Band::Later, $band(Verdict::ReadyWithActions, null, true));
-        $this->assertSame(Band::Nothing, $band(Verdict::NotReady, null, false), 'It waits for people or a list, and nobody can restock or check it better.');
+        $this->assertSame(
+            Band::Nothing,
+            $band(Verdict::NotReady, null, false),
+            'It waits for people or a list, and nobody can restock or check it better.',
+        );
         $this->assertSame(['stop', 'now', 'soon', 'later', 'nothing'], array_map(static fn (Band $band): string => $band->word(), Band::cases()));
         $this->assertSame([0, 1, 2, 3, 4], array_map(static fn (Band $band): int => $band->value, Band::cases()));
     }

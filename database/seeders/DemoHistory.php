@@ -82,7 +82,14 @@ final class DemoHistory
     {
         $this->packedAt = ($this->packedAt ?? $files->today->subDays(self::PACKED_DAYS_AGO)->setTime(10, 0))->addMinutes(20);
 
-        return ($this->equip)($report, $by, $this->packedAt, $this->packedAt->toDateString(), null, fn (Kit $kit): array => $this->packing($files, $kit));
+        return ($this->equip)(
+            $report,
+            $by,
+            $this->packedAt,
+            $this->packedAt->toDateString(),
+            null,
+            fn (Kit $kit): array => $this->packing($files, $kit),
+        );
     }
 
     /**
@@ -118,7 +125,9 @@ final class DemoHistory
     {
         if ($this->pockets === null) {
             $this->pockets = [];
-            foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'leaves.design_id']) as $pocket) {
+            foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->get([
+                'pockets.id', 'pockets.name', 'leaves.name as leaf', 'leaves.design_id',
+            ]) as $pocket) {
                 $this->pockets["{$pocket->design_id} {$pocket->leaf} {$pocket->name}"] = $pocket->id;
             }
         }
@@ -126,7 +135,13 @@ final class DemoHistory
         foreach ($files->rows('packing') as $row) {
             if ($row['kit'] === $kit->code) {
                 $pocket = $this->pockets["{$kit->design_id} {$row['leaf']} {$row['pocket']}"];
-                $movements[] = new LotMovement($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Location::pocket($kit->id, $pocket), 'received');
+                $movements[] = new LotMovement(
+                    $this->lots["{$row['item']} {$row['lot']}"],
+                    (int) $row['quantity'],
+                    null,
+                    Location::pocket($kit->id, $pocket),
+                    'received',
+                );
             }
         }
 
@@ -139,7 +154,16 @@ final class DemoHistory
         if ($rows === []) {
             return;
         }
-        $movements = array_map(fn (array $row): LotMovement => new LotMovement($this->lots["{$row['item']} {$row['lot']}"], (int) $row['quantity'], null, Location::store($this->store->id), 'received'), $rows);
+        $movements = array_map(
+            fn (array $row): LotMovement => new LotMovement(
+                $this->lots["{$row['item']} {$row['lot']}"],
+                (int) $row['quantity'],
+                null,
+                Location::store($this->store->id),
+                'received',
+            ),
+            $rows,
+        );
         $at = $day->setTime(7, 30);
         $operation = Operation::now(Str::lower((string) Str::ulid($at)), OperationKind::Receive, $this->people['lead'], $at, $at->toDateString());
         Transaction::run(fn (): int => $this->record->write($operation->of([], [$this->store])->with($movements)));
@@ -189,7 +213,10 @@ final class DemoHistory
         }
         ($this->restockKit)(new RestockReport(
             Str::lower((string) Str::ulid($at)), $kit->id, $this->store->id, WhenDone::now($at), Head::read()->base(),
-            array_map(static fn (PlannedOut $row): TakenOut => new TakenOut($row->pocketId, $row->lotId, $row->condition, $row->quantity, $row->toStore), $plan->out),
+            array_map(
+                static fn (PlannedOut $row): TakenOut => new TakenOut($row->pocketId, $row->lotId, $row->condition, $row->quantity, $row->toStore),
+                $plan->out,
+            ),
             array_map(static fn (PlannedIn $row): PutIn => new PutIn((string) $row->pocketId, $row->lotId, $row->quantity), $plan->in),
             'Restocked',
         ), $by);
@@ -198,14 +225,25 @@ final class DemoHistory
     /** @param  list<array<string, string>>  $found  what the check found in another condition than recorded */
     private function check(Kit $kit, ?string $seal, array $found, User $by, CarbonImmutable $at): void
     {
-        $rows = array_map(static fn (ContentRow $row): CountedRow => new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $row->quantity, $row->condition), $this->contents->of($kit));
+        $rows = array_map(
+            static fn (ContentRow $row): CountedRow => new CountedRow(
+                $row->pocketId,
+                $row->itemCode,
+                $row->lot,
+                $row->expires,
+                $row->quantity,
+                $row->condition,
+            ),
+            $this->contents->of($kit),
+        );
         foreach ($found as $finding) {
             [$what, $quantity] = explode('=', $finding['details']);
             [$item, $condition] = explode(':', $what);
             $rows = self::turn($rows, $item, $condition, (int) $quantity);
         }
         ($this->finishCheck)(new CheckReport(
-            Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $at, $at), Head::read()->base(), $rows, $by->name, null, $seal,
+            Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $at, $at),
+            Head::read()->base(), $rows, $by->name, null, $seal,
             $kit->seal === Seal::Intact ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.',
         ), $by);
     }

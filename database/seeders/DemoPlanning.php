@@ -12,6 +12,8 @@ use App\Assess\SignAssessment;
 use App\Assess\StartAssessment;
 use App\Kits\Models\Place;
 use App\Lists\ConfirmList;
+use App\Lists\LineContent;
+use App\Lists\ListContent;
 use App\Lists\Models\KitList;
 use App\Lists\NewEdition;
 use App\Lists\WriteList;
@@ -47,14 +49,23 @@ final class DemoPlanning
     private function firstAiders(DemoFiles $files, array $places): void
     {
         foreach ($files->rows('first-aiders') as $row) {
-            $person = FirstAider::query()->create(['name' => $row['name'], 'ended_on' => $row['ended_days_ago'] === '' ? null : $files->today->subDays((int) $row['ended_days_ago'])->toDateString()]);
-            $person->qualifications()->create(['scope' => $row['scope'], 'title' => $row['training'], 'expires_on' => $files->today->addDays((int) $row['expires_in_days'])->toDateString()]);
+            $person = FirstAider::query()->create([
+                'name' => $row['name'],
+                'ended_on' => $row['ended_days_ago'] === '' ? null : $files->today->subDays((int) $row['ended_days_ago'])->toDateString(),
+            ]);
+            $person->qualifications()->create([
+                'scope' => $row['scope'], 'title' => $row['training'],
+                'expires_on' => $files->today->addDays((int) $row['expires_in_days'])->toDateString(),
+            ]);
             foreach (array_filter(explode(';', $row['places'])) as $key) {
                 $person->postings()->create(['place_id' => $places[$key]->id, 'shift' => $row['shift']]);
             }
         }
         foreach ($files->rows('cover') as $row) {
-            CoverNeed::query()->create(['place_id' => $places[$row['place']]->id, 'shift' => $row['shift'], 'scope' => $row['scope'], 'count' => (int) $row['count']]);
+            CoverNeed::query()->create([
+                'place_id' => $places[$row['place']]->id, 'shift' => $row['shift'], 'scope' => $row['scope'],
+                'count' => (int) $row['count'],
+            ]);
         }
     }
 
@@ -68,17 +79,29 @@ final class DemoPlanning
         }
         $this->confirm->finish($first, $lead, $at);
         $second = $this->editions->of($first->refresh(), '2');
-        $content = WriteList::content($second);
-        $content['basis'] = 'Risk assessment of the tree crew after the rescue drill: two limbs may be hurt, and it is cold aloft';
-        foreach ($content['lines'] as $index => $line) {
-            if ($line['need'] === 'Tourniquet') {
-                $content['lines'][$index] = [...$line, 'quantity' => 2, 'reason' => 'Two limbs may be hurt, as the rescue drill showed.'];
-            }
-        }
-        $content['lines'][] = [
-            'code' => 'L'.(count($content['lines']) + 1), 'need' => 'Foil blanket', 'rank' => 'required', 'quantity' => 1, 'total' => null,
-            'accepts' => [['item' => 'foil-blanket'], ['item' => 'rescue-blanket-wool']], 'reason' => 'Who has bled gets cold, aloft most of all.',
-        ];
+        $content = ListContent::of($second);
+        $lines = array_map(static fn (LineContent $line): LineContent => $line->need !== 'Tourniquet' ? $line : new LineContent(
+            $line->code,
+            $line->need,
+            $line->rank,
+            2,
+            null,
+            null,
+            $line->accepts,
+            'Two limbs may be hurt, as the rescue drill showed.',
+        ), $content->lines);
+        $lines[] = LineContent::ofDocument([
+            'id' => 'L'.(count($lines) + 1), 'need' => 'Foil blanket', 'quantity' => 1,
+            'accepts' => [['item' => 'foil-blanket'], ['item' => 'rescue-blanket-wool']],
+            'reason' => 'Who has bled gets cold, aloft most of all.',
+        ]);
+        $content = new ListContent(
+            $content->title,
+            $content->size,
+            'Risk assessment of the tree crew after the rescue drill: two limbs may be hurt, and it is cold aloft',
+            $content->excludes,
+            $lines,
+        );
         $this->lists->edit($second, $second->revision, $content);
     }
 
@@ -87,20 +110,51 @@ final class DemoPlanning
     {
         foreach (DemoFiles::json('demo/assessments.json')['assessments'] as $about) {
             $started = $files->today->subDays($about['started_days_ago']);
-            $made = ($this->start)(['id' => Str::lower((string) Str::ulid($started)), 'title' => $about['title'], 'scheme' => $about['scheme']], $lead, $started->toDateString());
+            $made = ($this->start)(
+                ['id' => Str::lower((string) Str::ulid($started)), 'title' => $about['title'], 'scheme' => $about['scheme']],
+                $lead,
+                $started->toDateString(),
+            );
             foreach ($about['areas'] as $area) {
-                /** @var array{name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int, lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int, risks: list<string>, note: string|null} $answers */
-                $answers = [...array_diff_key($area, ['overrides' => 0]), 'places' => array_map(static fn (string $key): string => $places[$key]->id, $area['places'])];
+                /**
+                 * @var array{
+                 *     name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string,
+                 *     points: int, lone_workers: int, vehicles: int, running_water: bool, children: int,
+                 *     minutes_to_help: int, risks: list<string>, note: string|null,
+                 * } $answers
+                 */
+                $answers = [
+                    ...array_diff_key($area, ['overrides' => 0]),
+                    'places' => array_map(static fn (string $key): string => $places[$key]->id, $area['places']),
+                ];
                 $known = AssessmentArea::query()->where('assessment_id', $made->id)->where('name', $area['name'])->first();
                 $answered = ($this->answer)($made, $known->id ?? Str::lower((string) Str::ulid($started)), $answers, $known->revision ?? 0);
                 foreach ($area['overrides'] as $figure) {
-                    $this->answer->override($answered, $figure['plan'], $figure['wanted'], $figure['count'], $figure['reason'], $lead, $files->today->subDays($about['signed_days_ago'])->setTime(11, 30));
+                    $this->answer->override(
+                        $answered,
+                        $figure['plan'],
+                        $figure['wanted'],
+                        $figure['count'],
+                        $figure['reason'],
+                        $lead,
+                        $files->today->subDays($about['signed_days_ago'])->setTime(11, 30),
+                    );
                 }
             }
-            ($this->sign)($made, $about['chosen'], $lead->name, $lead, $files->today->subDays($about['signed_days_ago'])->setTime(12, 0), $files->today->subDays($about['signed_days_ago'])->toDateString());
+            ($this->sign)(
+                $made,
+                $about['chosen'],
+                $lead->name,
+                $lead,
+                $files->today->subDays($about['signed_days_ago'])->setTime(12, 0),
+                $files->today->subDays($about['signed_days_ago'])->toDateString(),
+            );
             foreach ($about['seen'] ?? [] as $seen) {
                 $area = AssessmentArea::query()->where('assessment_id', $made->id)->where('name', $seen['area'])->firstOrFail();
-                AreaChange::query()->create(['assessment_area_id' => $area->id, 'what' => $seen['what'], 'user_id' => $lead->id, 'seen_on' => $files->today->subDays($seen['days_ago'])->toDateString()]);
+                AreaChange::query()->create([
+                    'assessment_area_id' => $area->id, 'what' => $seen['what'], 'user_id' => $lead->id,
+                    'seen_on' => $files->today->subDays($seen['days_ago'])->toDateString(),
+                ]);
             }
         }
     }

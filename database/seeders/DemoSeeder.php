@@ -41,7 +41,10 @@ final class DemoSeeder extends Seeder
         $files = new DemoFiles(CarbonImmutable::parse($organisation->today()));
         $people = [];
         foreach ($files->rows('people') as $row) {
-            $people[$row['key']] = User::query()->create(['name' => $row['name'], 'email' => $row['email'], 'role' => $row['role'], 'password' => self::PASSWORD]);
+            $people[$row['key']] = User::query()->create([
+                'name' => $row['name'], 'email' => $row['email'], 'role' => $row['role'],
+                'password' => self::PASSWORD,
+            ]);
         }
         $this->places($files);
         $store = Store::query()->create(['place_id' => $this->places['cupboard']->id, 'name' => 'Potting shed cupboard']);
@@ -79,8 +82,11 @@ final class DemoSeeder extends Seeder
         $items = [];
         foreach ($rows as $row) {
             $items[$row['code']] = $item = Item::query()->create([
-                'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'], 'count_unit' => $row['unit'], 'dated' => $row['dated'] === 'y', 'sterile' => $row['sterile'] === 'y',
-                'mass_g' => (int) $row['mass_g'], 'scope' => $row['scope'], 'keeps_as_reserve' => $row['reserve'] === 'y', 'purpose' => $row['purpose'], 'caution' => $row['caution'] ?: null, 'allergy' => $row['allergy'] ?: null,
+                'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'],
+                'count_unit' => $row['unit'], 'dated' => $row['dated'] === 'y', 'sterile' => $row['sterile'] === 'y',
+                'mass_g' => (int) $row['mass_g'], 'scope' => $row['scope'],
+                'keeps_as_reserve' => $row['reserve'] === 'y', 'purpose' => $row['purpose'],
+                'caution' => $row['caution'] ?: null, 'allergy' => $row['allergy'] ?: null,
                 ...self::storage($row['storage']), ...self::openedLife($row['opened']),
             ]);
             foreach (self::parts($row['measures'], ';') as $measure) {
@@ -113,9 +119,12 @@ final class DemoSeeder extends Seeder
             [$count, $unit] = explode(' ', $about['every']);
             $list = KitList::query()->where('code', $about['list'])->firstOrFail();
             $design = Design::query()->create([
-                'code' => $about['code'], 'name' => $about['name'], 'list_id' => $list->id, 'empty_mass_g' => $about['empty_mass_g'], 'max_mass_g' => $about['max_mass_g'],
-                'expiry' => $about['expiry'], 'margin_days' => $about['margin_days'], 'grace_days' => $about['grace_days'], 'every_unit' => $unit, 'every_count' => (int) $count,
-                'before_events' => $about['before_events'], 'after_use' => true, 'sealed' => $about['sealed'], 'provides' => $about['provides'] ?? null,
+                'code' => $about['code'], 'name' => $about['name'], 'list_id' => $list->id,
+                'empty_mass_g' => $about['empty_mass_g'], 'max_mass_g' => $about['max_mass_g'],
+                'expiry' => $about['expiry'], 'margin_days' => $about['margin_days'],
+                'grace_days' => $about['grace_days'], 'every_unit' => $unit, 'every_count' => (int) $count,
+                'before_events' => $about['before_events'], 'after_use' => true, 'sealed' => $about['sealed'],
+                'provides' => $about['provides'] ?? null,
             ]);
             foreach ($about['modules'] ?? [] as $module) {
                 $design->modules()->create(['module' => $module]);
@@ -132,7 +141,10 @@ final class DemoSeeder extends Seeder
     }
 
     /**
-     * @param  list<array{name: string, pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>}>  $leaves
+     * @param  list<array{
+     *     name: string,
+     *     pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>,
+     * }>  $leaves
      * @param  array<array-key, Line>  $lines  by code
      */
     private function pockets(Design $design, array $leaves, array $lines): void
@@ -159,7 +171,14 @@ final class DemoSeeder extends Seeder
         $designs = Design::query()->pluck('id', 'code');
         $kits = [];
         foreach ($files->rows('kits') as $row) {
-            $report = new NewKitReport(Str::lower((string) Str::ulid()), $row['code'], $row['name'], $designs[$row['design']], $this->places[$row['place']]->id, $row['scope']);
+            $report = new NewKitReport(
+                Str::lower((string) Str::ulid()),
+                $row['code'],
+                $row['name'],
+                $designs[$row['design']],
+                $this->places[$row['place']]->id,
+                $row['scope'],
+            );
             $kits[$row['code']] = $history->equip($files, $report, $by);
         }
 

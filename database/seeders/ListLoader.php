@@ -38,10 +38,14 @@ final class ListLoader
         foreach (['reference/house-lists.json', 'demo/house-lists.json'] as $file) {
             foreach (DemoFiles::json($file)['lists'] as $list) {
                 $this->load([
-                    'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'], 'basis' => $list['basis'], 'origin' => 'house', 'kind' => $list['kind'] ?? 'kit',
+                    'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'],
+                    'basis' => $list['basis'], 'origin' => 'house', 'kind' => $list['kind'] ?? 'kit',
                 ], $list['excludes'], $list['lines']);
                 if (isset($list['serves'])) {
-                    ProvisionChoice::query()->create(['wanted' => $list['serves'], 'list_id' => KitList::query()->where('code', $list['code'])->value('id')]);
+                    ProvisionChoice::query()->create([
+                        'wanted' => $list['serves'],
+                        'list_id' => KitList::query()->where('code', $list['code'])->value('id'),
+                    ]);
                 }
             }
         }
@@ -51,7 +55,8 @@ final class ListLoader
     public function line(array $line, int $position, string $code, ?string $listId, ?string $designId): Line
     {
         $made = Line::query()->create([
-            'list_id' => $listId, 'design_id' => $designId, 'code' => $code, 'position' => $position, 'need' => $line['need'], 'rank' => $line['rank'] ?? 'required',
+            'list_id' => $listId, 'design_id' => $designId, 'code' => $code, 'position' => $position,
+            'need' => $line['need'], 'rank' => $line['rank'] ?? 'required',
             'quantity' => $line['quantity'] ?? null,
             'total_measure' => isset($line['total']) ? array_key_first($line['total']) : null,
             'total_quantity' => isset($line['total']) ? array_values($line['total'])[0] : null,

@@ -13,7 +13,10 @@ Route::put('assessments/{assessment:id}', [AssessmentController::class, 'change'
 Route::get('assessments/{assessment:id}/file', [AssessmentController::class, 'file'])->can('view', Assessment::class)->name('assessments.file');
 Route::put('assessments/{assessment:id}/areas/{id}', [AssessmentController::class, 'answer'])->can('plan', Assessment::class)->name('areas.answer');
 Route::put('assessments/{assessment:id}/signature', [AssessmentController::class, 'sign'])->can('plan', Assessment::class)->name('assessments.sign');
-Route::post('assessments/{assessment:id}/tasks', [AssessmentController::class, 'carryOut'])->can('plan', Assessment::class)->name('assessments.tasks');
+Route::post(
+    'assessments/{assessment:id}/tasks',
+    [AssessmentController::class, 'carryOut'],
+)->can('plan', Assessment::class)->name('assessments.tasks');
 Route::delete('areas/{area:id}', [AssessmentController::class, 'remove'])->can('plan', Assessment::class)->name('areas.remove');
 Route::put('areas/{area:id}/override', [AssessmentController::class, 'override'])->can('plan', Assessment::class)->name('areas.override');
 Route::post('areas/{area:id}/changes', [AssessmentController::class, 'changed'])->can('view', Assessment::class)->name('areas.changes');

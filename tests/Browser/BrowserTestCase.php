@@ -36,7 +36,11 @@ abstract class BrowserTestCase extends TestCase
     /** Runs functions of bin/lib/instance.sh on the instance under test. */
     protected function instance(string ...$functions): void
     {
-        exec(escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1', $said, $exit);
+        exec(
+            escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1',
+            $said,
+            $exit,
+        );
         $this->assertSame(0, $exit, implode("\n", $said));
     }
 

@@ -47,7 +47,13 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $this->waitForFocus($visit, 'Count of Nitrile gloves');
         $visit->see('3 of 27 counted')->keys('d');
         $this->waitForFocus($visit, 'Date of Nitrile gloves');
-        $visit->keys(WebDriverKeys::END)->keys(WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE, WebDriverKeys::BACKSPACE);
+        $visit->keys(WebDriverKeys::END)->keys(
+            WebDriverKeys::BACKSPACE,
+            WebDriverKeys::BACKSPACE,
+            WebDriverKeys::BACKSPACE,
+            WebDriverKeys::BACKSPACE,
+            WebDriverKeys::BACKSPACE,
+        );
         $visit->keys('12 MAR 27', WebDriverKeys::ENTER)->see('expires 12 Mar 2027');
         $this->waitForFocus($visit, 'Count of Nitrile gloves');
         $visit->chrome->driver->executeScript('window.location.reload()');
@@ -99,7 +105,16 @@ final class KeyboardJourneyTest extends BrowserTestCase
 
     private function tabTo(\Tests\Browser\Support\Visit $visit, string $name, bool $begins = false, int $most = 90): void
     {
-        $visit->wait(fn (): bool => str_contains($visit->text().' '.implode(' ', (array) $visit->chrome->driver->executeScript('return [...document.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"))')), $name), "{$name} is not there.");
+        $visit->wait(
+            fn (): bool => str_contains(
+                $visit->text().' '.implode(
+                    ' ',
+                    (array) $visit->chrome->driver->executeScript('return [...document.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"))'),
+                ),
+                $name,
+            ),
+            "{$name} is not there.",
+        );
         for ($step = 0; $step < $most; $step++) {
             $focused = $visit->focused();
             if ($focused === $name || ($begins && str_starts_with($focused !== '' ? $focused : $this->label($visit), $name))) {

@@ -53,7 +53,14 @@ final class ReachTest extends BrowserTestCase
         foreach ([...self::SCREENS, ...$this->named($visit)] as $path => $shows) {
             $visit->open($path)->see($shows);
             foreach ([1920, 1280, 768, 390, 320] as $width) {
-                $visit->chrome->driver->executeCustomCommand('/session/:sessionId/chromium/send_command_and_get_result', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+                $visit->chrome->driver->executeCustomCommand(
+                    '/session/:sessionId/chromium/send_command_and_get_result',
+                    'POST',
+                    [
+                        'cmd' => 'Emulation.setDeviceMetricsOverride',
+                        'params' => ['width' => $width, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false],
+                    ],
+                );
                 $wide = $visit->chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; requestAnimationFrame(() => requestAnimationFrame(() => done(document.documentElement.scrollWidth)))');
                 if ($wide > $width) {
                     $moves[] = "{$path} is {$wide} wide at {$width}";
@@ -66,9 +73,15 @@ final class ReachTest extends BrowserTestCase
     /** @return array<string, string> screens of assessments and lists, whose addresses are ids */
     private function named(\Tests\Browser\Support\Visit $visit): array
     {
-        $ask = static fn (string $path): array => (array) $visit->chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.json()).then(done)', ["/api/{$path}"]);
+        $ask = static fn (string $path): array => (array) $visit->chrome->driver->executeAsyncScript(
+            'const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.json()).then(done)',
+            ["/api/{$path}"],
+        );
         $lists = $ask('lists');
-        $of = static fn (string $code, string $edition): string => (string) array_values(array_filter($lists, static fn (array $list): bool => $list['code'] === $code && $list['edition'] === $edition))[0]['id'];
+        $of = static fn (string $code, string $edition): string => (string) array_values(array_filter(
+            $lists,
+            static fn (array $list): bool => $list['code'] === $code && $list['edition'] === $edition,
+        ))[0]['id'];
         $site = $ask('assessments')[0]['id'];
         [$old, $new] = [$of('bleeding-set', '1'), $of('bleeding-set', '2')];
 

@@ -42,11 +42,16 @@ final class TouchJourneyTest extends BrowserTestCase
     {
         $visit = $this->inHand()->signIn('keeper');
         foreach (['/', '/kits/QH-05', '/kits/QH-05/check', '/kits/QH-05/restock'] as $path) {
-            $visit->open($path)->wait(fn (): bool => ! str_contains($visit->text(), 'Reading…') && $visit->all('//h1') !== [], 'The page stays empty.');
+            $visit->open($path)->wait(
+                fn (): bool => ! str_contains($visit->text(), 'Reading…') && $visit->all('//h1') !== [],
+                'The page stays empty.',
+            );
             $small = $visit->chrome->driver->executeScript(<<<'JS'
                 return [...document.querySelectorAll('button, input:not([type=checkbox]), [role=combobox]')]
                     .filter((one) => one.offsetParent !== null)
-                    .map((one) => { const box = (one.closest('.MuiInputBase-root') ?? one).getBoundingClientRect(); return [one.ariaLabel ?? one.innerText, Math.round(box.width), Math.round(box.height)]; })
+                    .map((one) => { const box = (one.closest('.MuiInputBase-root') ?? one).getBoundingClientRect(); return [
+                        one.ariaLabel ?? one.innerText, Math.round(box.width), Math.round(box.height),
+                    ]; })
                     .filter(([, width, height]) => (width < 44 || height < 44) && width > 0 && !(width >= 24 && height >= 44));
             JS);
             $this->assertSame([], $small, $path);

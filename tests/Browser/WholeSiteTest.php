@@ -33,7 +33,10 @@ final class WholeSiteTest extends BrowserTestCase
 
         // Another figure, but not without the reason.
         $visit->press('Override: Small kit')->see('Calculated: 1.')->fill('Override with', '2')->press('Save override')->see('Say why: the reason is printed with the plan');
-        $visit->fill('Why', 'The terrace has two gates, and one of them is locked at night.')->press('Save override')->see('2 instead of 1: The terrace has two gates')->see('2 × Small kit');
+        $visit->fill(
+            'Why',
+            'The terrace has two gates, and one of them is locked at night.',
+        )->press('Save override')->see('2 instead of 1: The terrace has two gates')->see('2 × Small kit');
 
         $visit->press('Sign the assessment')->see('Signed by Maren Oduya on')->dontSee('Choose and sign');
         $visit->press('Plan to print')->see('Justification, 2 instead of 1: The terrace has two gates')->see('A starting point, not law.')->see('Unconfirmed lists:');
@@ -73,10 +76,18 @@ final class WholeSiteTest extends BrowserTestCase
     /** @phpstan-impure */
     private function printed(\Tests\Browser\Support\Visit $visit): string
     {
-        $answer = $visit->chrome->driver->executeCustomCommand('/session/:sessionId/chromium/send_command_and_get_result', 'POST', ['cmd' => 'Page.printToPDF', 'params' => ['preferCSSPageSize' => true]]);
+        $answer = $visit->chrome->driver->executeCustomCommand(
+            '/session/:sessionId/chromium/send_command_and_get_result',
+            'POST',
+            ['cmd' => 'Page.printToPDF', 'params' => ['preferCSSPageSize' => true]],
+        );
 
         preg_match_all('/MediaBox ?\[0 0 ([\d.]+) ([\d.]+)\]/', (string) base64_decode((string) ($answer['data'] ?? ''), true), $boxes);
-        $sizes = array_unique(array_map(static fn (string $width, string $height): string => round((float) $width).' x '.round((float) $height), $boxes[1], $boxes[2]));
+        $sizes = array_unique(array_map(
+            static fn (string $width, string $height): string => round((float) $width).' x '.round((float) $height),
+            $boxes[1],
+            $boxes[2],
+        ));
 
         return implode(', ', $sizes);
     }

@@ -90,12 +90,19 @@ final class AccessTest extends TestCase
     private function address(Route $route): string
     {
         $check = \App\Ledger\Models\Operation::query()->where('kind', 'full_check')->firstOrFail();
-        $unsettled = \App\Checks\Models\Unsettled::query()->create(['operation_id' => $this->ulid(), 'kit_id' => $this->kit('QH-01')->id, 'kind' => 'full_check', 'because' => 'kit_retired', 'user_id' => $this->person('lead')->id, 'done_at' => now()->utc()->format('Y-m-d H:i:s'), 'received_at' => now()->utc()->format('Y-m-d H:i:s')]);
+        $unsettled = \App\Checks\Models\Unsettled::query()->create([
+            'operation_id' => $this->ulid(), 'kit_id' => $this->kit('QH-01')->id, 'kind' => 'full_check',
+            'because' => 'kit_retired', 'user_id' => $this->person('lead')->id,
+            'done_at' => now()->utc()->format('Y-m-d H:i:s'), 'received_at' => now()->utc()->format('Y-m-d H:i:s'),
+        ]);
 
         $assessment = \App\Assess\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
         (new \App\Assess\Models\PlanTask(['assessment_id' => $assessment->id, 'position' => 999, 'kind' => 'retire', 'state' => 'dropped']))->save();
 
-        $import = new \App\Exchange\Models\Import(['kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'x', 'source' => "code\n", 'state' => 'ready', 'user_id' => $this->person('lead')->id, 'made_at' => now()]);
+        $import = new \App\Exchange\Models\Import([
+            'kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'x', 'source' => "code\n", 'state' => 'ready',
+            'user_id' => $this->person('lead')->id, 'made_at' => now(),
+        ]);
         $import->save();
 
         return '/'.strtr($route->uri(), [

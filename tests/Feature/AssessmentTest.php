@@ -59,7 +59,10 @@ final class AssessmentTest extends TestCase
         $this->assertSame([1, 3, 'Maren Oduya'], [$overridden['calculated'], $overridden['count'], $overridden['override']['by']]);
         $this->assertStringContainsString('harness', $overridden['override']['reason']);
         $this->assertSame(3, self::counts($areas['Tree yard'], 'full')['severe_bleeding'], 'In both plans.');
-        $this->assertSame(['small' => 1, 'travel' => 3, 'vehicle' => 3, 'bite_sting' => 1, 'no_running_water' => 1], self::counts($areas['Grounds, walks and vehicles'], 'least'));
+        $this->assertSame(
+            ['small' => 1, 'travel' => 3, 'vehicle' => 3, 'bite_sting' => 1, 'no_running_water' => 1],
+            self::counts($areas['Grounds, walks and vehicles'], 'least'),
+        );
         $this->assertGreaterThan($site['cost_least'], $site['cost_full']);
         $this->assertContains('People at the busiest time: 48 before, now 60.', $areas['Visitor centre']['changes']);
         $this->assertContains('New risks: sharps.', $areas['Café kitchen']['changes']);
@@ -69,7 +72,10 @@ final class AssessmentTest extends TestCase
     public function test_the_plan_of_the_page_is_the_answer_of_the_rule(): void
     {
         $site = $this->actAs('auditor')->current();
-        $answer = json_decode((string) json_encode(Rule::Provision->answer((string) $this->getJson("/api/assessments/{$site['id']}/file")->assertOk()->getContent())), true);
+        $answer = json_decode(
+            (string) json_encode(Rule::Provision->answer((string) $this->getJson("/api/assessments/{$site['id']}/file")->assertOk()->getContent())),
+            true,
+        );
         foreach ($site['areas'] as $index => $area) {
             foreach (['least', 'full'] as $plan) {
                 $calculated = array_filter(array_column($area[$plan]['parts'], 'calculated', 'wanted'));
@@ -93,12 +99,18 @@ final class AssessmentTest extends TestCase
         $this->assertTrue($made['is_new']);
         $this->assertSame('1 medium kit: 30 people at low hazard, 25 to 100.', $made['least']['parts'][0]['because']);
         $this->assertSame(['small' => 1], self::counts($area($this->answers(['base' => 1, 'people' => 24])), 'least'));
-        $later = $area($this->answers(['base' => 2, 'people' => 24, 'children' => 3, 'minutes_to_help' => 31, 'points' => 2, 'running_water' => false, 'risks' => ['burn']]));
+        $later = $area($this->answers([
+            'base' => 2, 'people' => 24, 'children' => 3, 'minutes_to_help' => 31, 'points' => 2,
+            'running_water' => false, 'risks' => ['burn'],
+        ]));
         $this->assertSame(['small' => 2, 'burn' => 1, 'children' => 1, 'remote' => 1, 'no_running_water' => 1], self::counts($later, 'least'));
         $this->assertSame(['children', 'remote'], $later['follows_risks']);
         $this->assertSame(['small' => 2, 'burn' => 2, 'children' => 2, 'remote' => 2, 'no_running_water' => 2], self::counts($later, 'full'));
         $this->putJson("/api/assessments/{$new['id']}", ['title' => 'By class', 'scheme' => 'class'])->assertOk();
-        $this->assertSame(2, self::counts(collect($this->getJson("/api/assessments/{$new['id']}")->json('areas'))->firstWhere('id', $id), 'least')['class-a']);
+        $this->assertSame(
+            2,
+            self::counts(collect($this->getJson("/api/assessments/{$new['id']}")->json('areas'))->firstWhere('id', $id), 'least')['class-a'],
+        );
         $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 1]))->assertConflict();
         $this->postJson("/api/areas/{$id}/changes", ['what' => 'A pond was dug.'])->assertOk();
         $this->deleteJson("/api/areas/{$id}")->assertOk();
@@ -110,12 +122,24 @@ final class AssessmentTest extends TestCase
         $this->actAs('lead');
         $new = $this->start();
         $place = Place::query()->where('name', 'Visitor centre')->firstOrFail();
-        foreach (['name' => '', 'people' => -1, 'hazard' => 'medium', 'points' => 0, 'vehicles' => 1.5, 'risks.0' => ['thorns'], 'running_water' => 'yes', 'minutes_to_help' => 9999, 'colour' => 'blue'] as $field => $value) {
+        foreach ([
+            'name' => '', 'people' => -1, 'hazard' => 'medium', 'points' => 0, 'vehicles' => 1.5,
+            'risks.0' => ['thorns'], 'running_water' => 'yes', 'minutes_to_help' => 9999, 'colour' => 'blue',
+        ] as $field => $value) {
             $key = explode('.', $field)[0];
-            $this->putJson("/api/assessments/{$new['id']}/areas/{$this->ulid()}", $this->answers([$key => $value]))->assertUnprocessable()->assertJsonValidationErrors([$field]);
+            $this->putJson(
+                "/api/assessments/{$new['id']}/areas/{$this->ulid()}",
+                $this->answers([$key => $value]),
+            )->assertUnprocessable()->assertJsonValidationErrors([$field]);
         }
-        $this->putJson("/api/assessments/{$new['id']}/areas/{$this->ulid()}", $this->answers(['name' => 'visitor centre']))->assertJsonValidationErrors(['name']);
-        $this->putJson("/api/assessments/{$new['id']}/areas/{$this->ulid()}", $this->answers(['places' => [$place->id]]))->assertJsonValidationErrors(['places']);
+        $this->putJson(
+            "/api/assessments/{$new['id']}/areas/{$this->ulid()}",
+            $this->answers(['name' => 'visitor centre']),
+        )->assertJsonValidationErrors(['name']);
+        $this->putJson(
+            "/api/assessments/{$new['id']}/areas/{$this->ulid()}",
+            $this->answers(['places' => [$place->id]]),
+        )->assertJsonValidationErrors(['places']);
         $this->putJson("/api/assessments/{$new['id']}/areas/not-an-id", $this->answers())->assertNotFound();
         $this->assertCount(6, $this->getJson("/api/assessments/{$new['id']}")->json('areas'));
     }
@@ -126,14 +150,26 @@ final class AssessmentTest extends TestCase
         $new = $this->start();
         $area = $new['areas'][2]['id'];
         $this->putJson("/api/areas/{$area}/override", ['plan' => 'least', 'wanted' => 'small', 'count' => 2])->assertJsonValidationErrors(['reason']);
-        $this->putJson("/api/areas/{$area}/override", ['plan' => 'least', 'wanted' => 'huge', 'count' => 2, 'reason' => 'x'])->assertJsonValidationErrors(['wanted']);
-        $changed = $this->putJson("/api/areas/{$area}/override", ['plan' => 'least', 'wanted' => 'small', 'count' => 2, 'reason' => 'The servery is behind a locked door.'])->assertOk()->json();
+        $this->putJson(
+            "/api/areas/{$area}/override",
+            ['plan' => 'least', 'wanted' => 'huge', 'count' => 2, 'reason' => 'x'],
+        )->assertJsonValidationErrors(['wanted']);
+        $changed = $this->putJson(
+            "/api/areas/{$area}/override",
+            ['plan' => 'least', 'wanted' => 'small', 'count' => 2, 'reason' => 'The servery is behind a locked door.'],
+        )->assertOk()->json();
         $part = collect($changed['areas'][2]['least']['parts'])->firstWhere('wanted', 'small');
         $this->assertSame([1, 2, 'The servery is behind a locked door.'], [$part['calculated'], $part['count'], $part['override']['reason']]);
         $this->assertSame($new['cost_least'] + $part['each'], $changed['cost_least']);
         // One that no answer asks for may be added, and taken back.
         $added = $this->putJson("/api/areas/{$area}/override", ['plan' => 'full', 'wanted' => 'eye', 'count' => 1, 'reason' => 'Descaler.'])->json();
-        $this->assertSame([0, 1], [collect($added['areas'][2]['full']['parts'])->firstWhere('wanted', 'eye')['calculated'], self::counts($added['areas'][2], 'full')['eye']]);
+        $this->assertSame(
+            [0, 1],
+            [
+                collect($added['areas'][2]['full']['parts'])->firstWhere('wanted', 'eye')['calculated'],
+                self::counts($added['areas'][2], 'full')['eye'],
+            ],
+        );
         $back = $this->putJson("/api/areas/{$area}/override", ['plan' => 'full', 'wanted' => 'eye', 'count' => null])->assertOk()->json();
         $this->assertArrayNotHasKey('eye', self::counts($back['areas'][2], 'full'));
     }
@@ -144,12 +180,18 @@ final class AssessmentTest extends TestCase
         $new = $this->start();
         $this->postJson('/api/assessments', ['id' => $this->ulid(), 'title' => 'Another', 'scheme' => 'class'])->assertUnprocessable();
         $this->postJson("/api/assessments/{$new['id']}/tasks")->assertUnprocessable();
-        $this->putJson("/api/assessments/{$new['id']}/signature", ['chosen' => 'some', 'signed' => ''])->assertJsonValidationErrors(['chosen', 'signed']);
+        $this->putJson(
+            "/api/assessments/{$new['id']}/signature",
+            ['chosen' => 'some', 'signed' => ''],
+        )->assertJsonValidationErrors(['chosen', 'signed']);
         $signed = $this->putJson("/api/assessments/{$new['id']}/signature", ['chosen' => 'full', 'signed' => 'M. Oduya'])->assertOk()->json();
         $this->assertSame(['full', 'M. Oduya'], [$signed['chosen'], $signed['signed']]);
         $this->assertSame(\Carbon\CarbonImmutable::parse($signed['signed_on'])->addYearNoOverflow()->toDateString(), $signed['review_on']);
         $area = $signed['areas'][0]['id'];
-        $this->putJson("/api/assessments/{$new['id']}/areas/{$area}", $this->answers(['base' => $signed['areas'][0]['revision'], 'name' => 'Visitor centre']))->assertUnprocessable();
+        $this->putJson(
+            "/api/assessments/{$new['id']}/areas/{$area}",
+            $this->answers(['base' => $signed['areas'][0]['revision'], 'name' => 'Visitor centre']),
+        )->assertUnprocessable();
         $this->putJson("/api/areas/{$area}/override", ['plan' => 'least', 'wanted' => 'small', 'count' => 2, 'reason' => 'x'])->assertUnprocessable();
         $this->deleteJson("/api/areas/{$area}")->assertUnprocessable();
         $this->putJson("/api/assessments/{$new['id']}", ['title' => 'x', 'scheme' => 'class'])->assertUnprocessable();
@@ -157,7 +199,10 @@ final class AssessmentTest extends TestCase
         // Anyone may say that something changed.
         $this->actAs('member')->postJson("/api/areas/{$area}/changes", ['what' => ''])->assertUnprocessable();
         $this->postJson("/api/areas/{$area}/changes", ['what' => 'The cloakroom is a workshop now.'])->assertOk();
-        $this->assertStringContainsString('Visitor centre has changed: The cloakroom', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
+        $this->assertStringContainsString(
+            'Visitor centre has changed: The cloakroom',
+            implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')),
+        );
         Assessment::query()->where('id', $new['id'])->update(['review_on' => now()->toDateString()]);
         $this->assertStringContainsString('review due since', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
         // Until the next one goes on from it.
@@ -188,8 +233,18 @@ final class AssessmentTest extends TestCase
         $this->assertSame($before + 6, count($kit['verdict']['lines']));
         $this->assertSame('not_ready', $kit['verdict']['verdict'], 'The sharps box is critical, and not there yet.');
         $this->assertContains('Modules', array_column($kit['leaves'], 'name'));
-        $this->assertNotContains('Modules', array_column(collect($this->getJson('/api/designs')->json())->firstWhere('code', 'kitchen')['leaves'], 'name'), 'The design without the module has no such leaf.');
-        $this->assertContains('sharps.L1', array_column($this->getJson('/api/kits/QH-05/restock')->json('in'), 'line') + array_column($this->getJson('/api/kits/QH-05/restock')->json('missing'), 'line'));
+        $this->assertNotContains(
+            'Modules',
+            array_column(collect($this->getJson('/api/designs')->json())->firstWhere('code', 'kitchen')['leaves'], 'name'),
+            'The design without the module has no such leaf.',
+        );
+        $this->assertContains(
+            'sharps.L1',
+            array_column($this->getJson('/api/kits/QH-05/restock')->json('in'), 'line') + array_column(
+                $this->getJson('/api/kits/QH-05/restock')->json('missing'),
+                'line',
+            ),
+        );
         $this->putJson("/api/tasks/{$upgrade['id']}", ['state' => 'done'])->assertUnprocessable();
         $check = $this->asRecorded($kit);
         $this->finish($check)->assertOk();
@@ -198,9 +253,21 @@ final class AssessmentTest extends TestCase
         $make = collect($work)->firstWhere('kind', 'make');
         $this->putJson("/api/tasks/{$make['id']}", ['state' => 'done'])->assertJsonValidationErrors(['task']);
         $smaller = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'vehicle')['id'];
-        $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Grounds box', 'design_id' => $smaller, 'place_id' => $make['place_id'], 'scope' => 'first_aider', 'task' => $make['id']])->assertUnprocessable()->assertJsonValidationErrors(['design_id']);
+        $this->postJson(
+            '/api/kits',
+            [
+                'id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Grounds box', 'design_id' => $smaller,
+                'place_id' => $make['place_id'], 'scope' => 'first_aider', 'task' => $make['id'],
+            ],
+        )->assertUnprocessable()->assertJsonValidationErrors(['design_id']);
         $this->assertNull(Kit::query()->where('code', 'QH-20')->first(), 'Nothing is made by half.');
-        $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Grounds box', 'design_id' => $make['design_id'], 'place_id' => $make['place_id'], 'scope' => 'first_aider', 'task' => $make['id']])->assertCreated();
+        $this->postJson(
+            '/api/kits',
+            [
+                'id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Grounds box', 'design_id' => $make['design_id'],
+                'place_id' => $make['place_id'], 'scope' => 'first_aider', 'task' => $make['id'],
+            ],
+        )->assertCreated();
         $done = collect($this->getJson("/api/assessments/{$site['id']}")->json('tasks'))->firstWhere('id', $make['id']);
         $this->assertSame(['done', 'QH-20', 'Maren Oduya'], [$done['state'], $done['made_kit'], $done['closed_by']]);
         $this->app?->forgetScopedInstances();
@@ -221,21 +288,37 @@ final class AssessmentTest extends TestCase
         $new = $this->start();
         // The visitor centre closes its upper floor and nobody walks alone any more; the laboratory takes in a class.
         $area = collect($new['areas'])->keyBy('name');
-        $answers = fn (array $area, array $but): array => [...array_intersect_key($area, array_flip(['name', 'hangs_at', 'people', 'hazard', 'points', 'lone_workers', 'vehicles', 'running_water', 'children', 'minutes_to_help', 'risks', 'note'])),
+        $answers = fn (array $area, array $but): array => [...array_intersect_key(
+            $area,
+            array_flip([
+                'name', 'hangs_at', 'people', 'hazard', 'points', 'lone_workers', 'vehicles', 'running_water',
+                'children', 'minutes_to_help', 'risks', 'note',
+            ]),
+        ),
             'base' => $area['revision'], 'places' => array_column($area['places'], 'id'), ...$but];
-        foreach ([['Visitor centre', ['points' => 1]], ['Propagation laboratory', ['people' => 9]], ['Grounds, walks and vehicles', ['lone_workers' => 2]]] as [$name, $but]) {
+        foreach ([
+            ['Visitor centre', ['points' => 1]], ['Propagation laboratory', ['people' => 9]],
+            ['Grounds, walks and vehicles', ['lone_workers' => 2]],
+        ] as [$name, $but]) {
             $this->putJson("/api/assessments/{$new['id']}/areas/{$area[$name]['id']}", $answers($area[$name], $but))->assertOk();
         }
         $this->putJson("/api/assessments/{$new['id']}/signature", ['chosen' => 'least', 'signed' => 'M. Oduya'])->assertOk();
         $work = collect($this->postJson("/api/assessments/{$new['id']}/tasks")->assertOk()->json('tasks'));
         $moves = $work->where('kind', 'move')->keyBy('area');
-        $this->assertSame('QH-06', $moves['Grounds, walks and vehicles']['kit'], 'The small box that cannot serve nine people at high hazard serves where a small one is asked for.');
+        $this->assertSame(
+            'QH-06',
+            $moves['Grounds, walks and vehicles']['kit'],
+            'The small box that cannot serve nine people at high hazard serves where a small one is asked for.',
+        );
         $move = $moves['Propagation laboratory'];
         $this->assertContains($move['kit'], ['QH-01', 'QH-02']);
         $this->putJson("/api/tasks/{$move['id']}", ['state' => 'done'])->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertSame('Propagation laboratory', $this->readKit($move['kit'])['place']['path']);
-        $this->assertStringContainsString('From Visitor centre', (string) json_encode($this->getJson("/api/kits/{$move['kit']}/history")->json('entries.0')));
+        $this->assertStringContainsString(
+            'From Visitor centre',
+            (string) json_encode($this->getJson("/api/kits/{$move['kit']}/history")->json('entries.0')),
+        );
 
         $retired = $work->where('kind', 'retire')->pluck('kit')->all();
         $this->assertCount(1, $retired, 'Three walk pouches, two lone workers.');
@@ -250,7 +333,10 @@ final class AssessmentTest extends TestCase
         $this->assertLessThanOrEqual($stored + $held, (int) $this->storeCount());
         $this->assertNotContains($code, collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->pluck('code')->all());
         $this->assertNotNull($this->readKit($code)['retired_on']);
-        $this->finish(['kit' => $code, 'kind' => 'full', 'begun_at' => now()->subMinute()->toIso8601ZuluString(), 'base' => ['epoch' => 1, 'number' => 0], 'signed' => 'x', 'rows' => []])->assertAccepted();
+        $this->finish([
+            'kit' => $code, 'kind' => 'full', 'begun_at' => now()->subMinute()->toIso8601ZuluString(),
+            'base' => ['epoch' => 1, 'number' => 0], 'signed' => 'x', 'rows' => [],
+        ])->assertAccepted();
         $this->assertSame(0, $this->artisan('ledger:verify')->run());
         $this->assertNotNull(Kit::query()->where('code', $code)->value('retired_on'));
     }

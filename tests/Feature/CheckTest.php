@@ -19,7 +19,9 @@ final class CheckTest extends TestCase
         $kit = $this->actAs('keeper')->readKit('QH-04');
         $this->assertSame(now()->toDateString(), $kit['due']['next']);
         $before = Movement::query()->count();
-        $this->finish($this->asRecorded($kit))->assertOk()->assertJson(['kit' => 'QH-04', 'kind' => 'full', 'verdict' => 'ready', 'by' => 'Tobias Renn']);
+        $this->finish($this->asRecorded($kit))->assertOk()->assertJson([
+            'kit' => 'QH-04', 'kind' => 'full', 'verdict' => 'ready', 'by' => 'Tobias Renn',
+        ]);
         $this->assertSame($before, Movement::query()->count());
         $after = $this->readKit('QH-04');
         $this->assertSame(now()->addDays(28)->toDateString(), $after['due']['next']);
@@ -37,9 +39,15 @@ final class CheckTest extends TestCase
         $check['rows'][] = ['quantity' => 1, 'condition' => 'soiled'] + $check['rows'][$soiled];
         $check['rows'][$soiled]['quantity']--;
         $answer = $this->finish($check)->assertOk()->assertJson(['verdict' => 'limited'])->json();
-        $this->assertContains('Washproof adhesive dressing, assorted: 56 of 60', array_column($this->getJson("/api/checks/{$answer['id']}")->assertOk()->json('findings'), 'text'));
+        $this->assertContains(
+            'Washproof adhesive dressing, assorted: 56 of 60',
+            array_column($this->getJson("/api/checks/{$answer['id']}")->assertOk()->json('findings'), 'text'),
+        );
         $moved = Movement::query()->where('operation_number', $answer['number'])->orderBy('position')->get();
-        $this->assertSame([['good', 'soiled', 1], ['good', null, 4]], $moved->sortBy('quantity')->map(fn (Movement $one): array => [$one->from_condition, $one->to_condition, $one->quantity])->values()->all());
+        $this->assertSame(
+            [['good', 'soiled', 1], ['good', null, 4]],
+            $moved->sortBy('quantity')->map(fn (Movement $one): array => [$one->from_condition, $one->to_condition, $one->quantity])->values()->all(),
+        );
         $contents = collect($this->readKit('QH-01')['contents']);
         $this->assertSame(1, $contents->firstWhere('condition', 'soiled')['quantity']);
         $this->assertSame([], app(Verify::class)()->faults);
@@ -69,7 +77,10 @@ final class CheckTest extends TestCase
         $check['rows'][$row]['lot'] = 'ZZ-1';
         $check['rows'][$row]['expires'] = '2031-05';
         $refused = $this->finish($check)->assertUnprocessable();
-        $this->assertStringContainsString('No lot "ZZ-1", expires 31 May 2031,', $refused->json("errors.rows\\.{$row}\\.lot.0") ?? $refused->json('errors')["rows.{$row}.lot"][0]);
+        $this->assertStringContainsString(
+            'No lot "ZZ-1", expires 31 May 2031,',
+            $refused->json("errors.rows\\.{$row}\\.lot.0") ?? $refused->json('errors')["rows.{$row}.lot"][0],
+        );
         $check['rows'][$row]['new_lot'] = true;
         $this->finish($check)->assertOk();
         $this->assertSame('2031-05-31', DB::table('lots')->where('number', 'ZZ-1')->value('good_until'));
@@ -120,10 +131,20 @@ final class CheckTest extends TestCase
     public function test_what_others_put_in_meanwhile_is_not_written_over(): void
     {
         $kit = $this->actAs('keeper')->readKit('QH-06');
-        $check = ['begun_at' => now()->subMinutes(30)->toIso8601ZuluString(), 'done_at' => now()->subMinutes(20)->toIso8601ZuluString(), 'clock_checked_at' => now()->toIso8601ZuluString()] + $this->asRecorded($kit);
+        $check = [
+            'begun_at' => now()->subMinutes(30)->toIso8601ZuluString(),
+            'done_at' => now()->subMinutes(20)->toIso8601ZuluString(),
+            'clock_checked_at' => now()->toIso8601ZuluString(),
+        ] + $this->asRecorded($kit);
         $plan = $this->getJson('/api/kits/QH-06/restock')->json();
-        $in = array_map(static fn (array $row): array => ['pocket_id' => $row['pocket_id'], 'lot_id' => $row['lot_id'], 'quantity' => $row['quantity']], $plan['in']);
-        $this->actAs('lead')->putJson("/api/kits/QH-06/restocks/{$this->ulid()}", ['store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'], 'out' => [], 'in' => $in])->assertOk();
+        $in = array_map(
+            static fn (array $row): array => ['pocket_id' => $row['pocket_id'], 'lot_id' => $row['lot_id'], 'quantity' => $row['quantity']],
+            $plan['in'],
+        );
+        $this->actAs('lead')->putJson(
+            "/api/kits/QH-06/restocks/{$this->ulid()}",
+            ['store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'], 'out' => [], 'in' => $in],
+        )->assertOk();
         $restocked = $this->readKit('QH-06')['contents'];
         $this->actAs('keeper')->finish($check)->assertOk()->assertJson(['standing' => 'stands', 'unsettled' => []]);
         $this->assertSame($restocked, $this->readKit('QH-06')['contents'], 'What was put in after the count is still there.');

@@ -17,7 +17,9 @@ final class ConstraintTest extends TestCase
     {
         yield 'a movement of nothing' => ['movements', ['quantity' => 0], 'movements_some'];
         yield 'a movement from a place without a condition' => ['movements', ['from_condition' => null], 'movements_from'];
-        yield 'a movement to no place in a condition' => ['movements', ['to_condition' => 'good', 'to_pocket_id' => null, 'to_store_id' => null], 'movements_to'];
+        yield 'a movement to no place in a condition' => [
+            'movements', ['to_condition' => 'good', 'to_pocket_id' => null, 'to_store_id' => null], 'movements_to',
+        ];
         yield 'a movement by no operation' => ['movements', ['operation_number' => 4_000_000], 'foreign key'];
         yield 'a movement in a condition that is none' => ['movements', ['from_condition' => 'fair'], 'from_condition'];
         yield 'a seal broken for no reason' => ['seals', ['event' => 'broken', 'reason' => null], 'seals_broken_with_reason'];

@@ -19,9 +19,17 @@ final class DescriptionTest extends TestCase
 {
     public function test_the_page_was_built_from_this_description(): void
     {
-        $this->assertSame(Description::json(), (string) file_get_contents(resource_path('js/api/openapi.json')), 'Run artisan openapi:write, then npm run types.');
+        $this->assertSame(
+            Description::json(),
+            (string) file_get_contents(resource_path('js/api/openapi.json')),
+            'Run artisan openapi:write, then npm run types.',
+        );
         $made = (string) tempnam(sys_get_temp_dir(), 'types');
-        exec('cd '.escapeshellarg(base_path()).' && node_modules/.bin/openapi-typescript resources/js/api/openapi.json -o '.escapeshellarg($made).' 2>&1', $said, $exit);
+        exec(
+            'cd '.escapeshellarg(base_path()).' && node_modules/.bin/openapi-typescript resources/js/api/openapi.json -o '.escapeshellarg($made).' 2>&1',
+            $said,
+            $exit,
+        );
         $this->assertSame(0, $exit, implode("\n", $said));
         $this->assertSame((string) file_get_contents($made), (string) file_get_contents(resource_path('js/api/schema.d.ts')), 'Run npm run types.');
         unlink($made);
@@ -64,8 +72,16 @@ final class DescriptionTest extends TestCase
     public function test_an_answer_has_the_described_shape(string $address, string $path): void
     {
         $address = str_replace('/checks/first', '/checks/'.Operation::query()->where('kind', 'full_check')->firstOrFail()->id, $address);
-        $address = str_replace('/assessments/latest', '/assessments/'.Assessment::query()->orderBy('started_on', 'desc')->firstOrFail()->id, $address);
-        $address = str_replace('/lists/new', '/lists/'.KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, $address);
+        $address = str_replace(
+            '/assessments/latest',
+            '/assessments/'.Assessment::query()->orderBy('started_on', 'desc')->firstOrFail()->id,
+            $address,
+        );
+        $address = str_replace(
+            '/lists/new',
+            '/lists/'.KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id,
+            $address,
+        );
         $answer = $this->actAs('lead')->getJson("/api{$address}")->assertOk();
         $document = Description::document();
         $schema = $document->paths->{$path}->get->responses->{'200'}->content->{'application/json'}->schema;

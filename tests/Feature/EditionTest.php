@@ -16,7 +16,10 @@ final class EditionTest extends TestCase
 {
     private function edition(string $code, ?string $edition = null): KitList
     {
-        return KitList::query()->where('code', $code)->when($edition !== null, fn ($lists) => $lists->where('edition', $edition))->orderBy('edition')->firstOrFail();
+        return KitList::query()->where('code', $code)->when(
+            $edition !== null,
+            fn ($lists) => $lists->where('edition', $edition),
+        )->orderBy('edition')->firstOrFail();
     }
 
     public function test_a_responsible_person_confirms_line_by_line_beside_their_own_copy(): void
@@ -55,8 +58,14 @@ final class EditionTest extends TestCase
         $total = $this->edition('ansi-z308-1/class-a');
         $tape = $total->lines()->whereNotNull('total_quantity')->firstOrFail();
         $this->actAs('lead');
-        foreach ([[$pieces->id, 'L1', ['outcome' => 'differs']], [$pieces->id, 'L1', ['outcome' => 'differs', 'figure' => 'six']], [$pieces->id, 'L1', ['outcome' => 'differs', 'figure' => '0']],
-            [$total->id, $tape->code, ['outcome' => 'differs', 'figure' => '3']], [$total->id, $tape->code, ['outcome' => 'differs', 'figure' => '3 kg']], [$total->id, $tape->code, ['outcome' => 'differs', 'figure' => '0 yd']], [$pieces->id, 'L1', ['outcome' => 'perhaps']]] as [$list, $line, $found]) {
+        foreach ([[$pieces->id, 'L1', ['outcome' => 'differs']], [
+            $pieces->id, 'L1', ['outcome' => 'differs', 'figure' => 'six'],
+        ], [$pieces->id, 'L1', ['outcome' => 'differs', 'figure' => '0']],
+            [$total->id, $tape->code, ['outcome' => 'differs', 'figure' => '3']], [
+                $total->id, $tape->code, ['outcome' => 'differs', 'figure' => '3 kg'],
+            ], [
+                $total->id, $tape->code, ['outcome' => 'differs', 'figure' => '0 yd'],
+            ], [$pieces->id, 'L1', ['outcome' => 'perhaps']]] as [$list, $line, $found]) {
             $this->putJson("/api/lists/{$list}/confirmations/{$line}", $found)->assertUnprocessable();
         }
         $this->putJson("/api/lists/{$total->id}/confirmations/{$tape->code}", ['outcome' => 'differs', 'figure' => '5 yd'])->assertOk();
@@ -101,7 +110,11 @@ final class EditionTest extends TestCase
         $before = $this->dump();
         try {
             // MariaDB reads a table that it changes from a copy.
-            DB::statement((string) preg_replace_callback('/\\(SELECT id FROM (lists|`lines`|line_entries) WHERE/', static fn (array $found): string => "(SELECT id FROM (SELECT * FROM {$found[1]}) AS copy WHERE", $sql));
+            DB::statement((string) preg_replace_callback(
+                '/\\(SELECT id FROM (lists|`lines`|line_entries) WHERE/',
+                static fn (array $found): string => "(SELECT id FROM (SELECT * FROM {$found[1]}) AS copy WHERE",
+                $sql,
+            ));
             $this->fail('The database took it.');
         } catch (QueryException $refused) {
             $this->assertStringContainsString('A confirmed edition never changes', $refused->getMessage());
@@ -119,13 +132,19 @@ final class EditionTest extends TestCase
     public function test_the_interface_refuses_too_and_says_what_to_do(): void
     {
         $list = $this->actAs('lead')->getJson('/api/lists/'.$this->edition('bleeding-set')->id)->json();
-        $this->putJson("/api/lists/{$list['id']}", $this->written($list))->assertUnprocessable()->assertJsonPath('errors.lines.0', 'Edition 1 is confirmed and never changes. Make a new edition, and change that.');
+        $this->putJson("/api/lists/{$list['id']}", $this->written($list))->assertUnprocessable()->assertJsonPath(
+            'errors.lines.0',
+            'Edition 1 is confirmed and never changes. Make a new edition, and change that.',
+        );
     }
 
     public function test_a_new_edition_says_what_moved_and_what_each_kit_would_lack(): void
     {
         $change = $this->actAs('member')->getJson('/api/lists/'.$this->edition('bleeding-set', '2')->id.'/change')->assertOk()->json();
-        $this->assertSame(['1', true, '2', false], [$change['from']['edition'], $change['from']['confirmed'], $change['to']['edition'], $change['to']['confirmed']]);
+        $this->assertSame(
+            ['1', true, '2', false],
+            [$change['from']['edition'], $change['from']['confirmed'], $change['to']['edition'], $change['to']['confirmed']],
+        );
         $lines = collect($change['lines']);
         $this->assertSame(['1 before, now 2.'], $lines->firstWhere('need', 'Tourniquet')['texts']);
         $this->assertSame('added', $lines->firstWhere('need', 'Foil blanket')['kind']);
@@ -142,26 +161,46 @@ final class EditionTest extends TestCase
     {
         $edition = $this->edition('bleeding-set', '2');
         $design = Design::query()->where('code', 'bleeding-set')->firstOrFail();
-        $this->actAs('lead')->postJson("/api/lists/{$edition->id}/adoption", ['design' => $design->id])->assertUnprocessable()->assertJsonValidationErrors(['pockets.L7']);
+        $this->actAs('lead')->postJson(
+            "/api/lists/{$edition->id}/adoption",
+            ['design' => $design->id],
+        )->assertUnprocessable()->assertJsonValidationErrors(['pockets.L7']);
         $pocket = $design->leaves()->firstOrFail()->pockets()->firstOrFail();
-        $this->postJson("/api/lists/{$edition->id}/adoption", ['design' => $design->id, 'pockets' => [['line' => 'L7', 'pocket_id' => $pocket->id]]])->assertOk();
+        $this->postJson(
+            "/api/lists/{$edition->id}/adoption",
+            ['design' => $design->id, 'pockets' => [['line' => 'L7', 'pocket_id' => $pocket->id]]],
+        )->assertOk();
         $this->app?->forgetScopedInstances();
         $kit = $this->readKit('QH-08');
         $this->assertSame(['2', 'not_ready'], [$kit['list']['edition'], $kit['verdict']['verdict']]);
         $line = collect($kit['verdict']['lines'])->firstWhere('code', 'L7');
         $this->assertSame($pocket->id, $line['pocket_id']);
         $this->assertSame(7, count($kit['verdict']['lines']));
-        $this->assertMatchesRegularExpression('/, edition 2 instead of .*, edition 1/', collect($this->getJson('/api/kits/QH-08/history')->json('entries'))->firstWhere('kind', 'change')['notes'][0]);
-        $this->postJson("/api/lists/{$edition->id}/adoption", ['design' => $design->id])->assertUnprocessable()->assertJsonValidationErrors(['design']);
+        $this->assertMatchesRegularExpression(
+            '/, edition 2 instead of .*, edition 1/',
+            collect($this->getJson('/api/kits/QH-08/history')->json('entries'))->firstWhere('kind', 'change')['notes'][0],
+        );
+        $this->postJson(
+            "/api/lists/{$edition->id}/adoption",
+            ['design' => $design->id],
+        )->assertUnprocessable()->assertJsonValidationErrors(['design']);
         // The Today list does not show the old answer.
-        $this->assertSame('not_ready', collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->firstWhere('code', 'QH-09')['verdict']);
+        $this->assertSame(
+            'not_ready',
+            collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->firstWhere('code', 'QH-09')['verdict'],
+        );
     }
 
     public function test_a_line_that_is_added_to_a_list_in_use_lives_beside_the_line_before_it(): void
     {
         $list = $this->actAs('lead')->getJson('/api/lists/'.$this->edition('tree-crew')->id)->json();
         $written = $this->written($list);
-        array_splice($written['lines'], 1, 0, [['code' => 'N1', 'need' => 'Sick bag', 'rank' => 'required', 'quantity' => 1, 'accepts' => [['item' => 'vomit-bag']]]]);
+        array_splice(
+            $written['lines'],
+            1,
+            0,
+            [['code' => 'N1', 'need' => 'Sick bag', 'rank' => 'required', 'quantity' => 1, 'accepts' => [['item' => 'vomit-bag']]]],
+        );
         $this->putJson("/api/lists/{$list['id']}", $written)->assertOk();
         $this->app?->forgetScopedInstances();
         $lines = collect($this->readKit('QH-07')['verdict']['lines'])->keyBy('code');
@@ -178,7 +217,10 @@ final class EditionTest extends TestCase
         $item = $added->entries()->whereNotNull('item_id')->firstOrFail()->item;
         $item?->measures()->firstOrCreate(['measure' => 'length'], ['quantity' => '5 cm']);
         $written = $this->written($list);
-        $written['lines'][] = ['code' => 'N1', 'need' => 'So much in all', 'rank' => 'required', 'total_measure' => 'length', 'total_quantity' => '1 m', 'accepts' => [['item' => $item?->code]]];
+        $written['lines'][] = [
+            'code' => 'N1', 'need' => 'So much in all', 'rank' => 'required', 'total_measure' => 'length',
+            'total_quantity' => '1 m', 'accepts' => [['item' => $item?->code]],
+        ];
         $this->app?->forgetScopedInstances();
         $this->putJson("/api/lists/{$list['id']}", $written)->assertUnprocessable()->assertJsonPath('title', 'Not accepted as entered');
         $this->app?->forgetScopedInstances();
@@ -209,26 +251,41 @@ final class EditionTest extends TestCase
         $after = $this->readKit('QH-05');
         $this->assertSame($before, $pouch($after));
         $this->assertSame('Sick bag', collect($after['verdict']['lines'])->firstWhere('code', 'sharps.N1')['need']);
-        $this->assertMatchesRegularExpression('/, edition 2 instead of .*, edition/', (string) $this->getJson('/api/kits/QH-05/history')->json('entries.0.notes.0'));
+        $this->assertMatchesRegularExpression(
+            '/, edition 2 instead of .*, edition/',
+            (string) $this->getJson('/api/kits/QH-05/history')->json('entries.0.notes.0'),
+        );
     }
 
     public function test_a_house_list_is_copied_and_changed_line_by_line(): void
     {
         $this->actAs('lead');
-        $list = $this->postJson('/api/lists', ['code' => 'river-walk', 'title' => 'River walk pouch', 'from' => $this->edition('walk-pouch')->id])->assertCreated()->json();
+        $list = $this->postJson(
+            '/api/lists',
+            ['code' => 'river-walk', 'title' => 'River walk pouch', 'from' => $this->edition('walk-pouch')->id],
+        )->assertCreated()->json();
         $this->assertSame(['house', false, 'Garden walk pouch, edition 1'], [$list['origin'], $list['confirmed'], $list['copied_from']]);
         $written = $this->written($list);
         $written['lines'][0]['quantity'] = 9;
         $written['lines'][0]['rank'] = 'critical';
         unset($written['lines'][1]);
-        $written['lines'][] = ['code' => 'N1', 'need' => 'Tape', 'rank' => 'optional', 'total_measure' => 'length', 'total_quantity' => '2.5 yd', 'accepts' => [['item' => 'tape-zinc-oxide']], 'reason' => 'Feet.'];
-        $written['lines'][] = ['code' => 'N2', 'need' => 'A square dressing', 'rank' => 'required', 'quantity' => 2, 'accepts' => [['item' => 'dressing-large'], ['class' => 'dressing.sterile', 'minima' => [['measure' => 'width', 'quantity' => '4 in']]]]];
+        $written['lines'][] = [
+            'code' => 'N1', 'need' => 'Tape', 'rank' => 'optional', 'total_measure' => 'length',
+            'total_quantity' => '2.5 yd', 'accepts' => [['item' => 'tape-zinc-oxide']], 'reason' => 'Feet.',
+        ];
+        $written['lines'][] = [
+            'code' => 'N2', 'need' => 'A square dressing', 'rank' => 'required', 'quantity' => 2,
+            'accepts' => [['item' => 'dressing-large'], ['class' => 'dressing.sterile', 'minima' => [['measure' => 'width', 'quantity' => '4 in']]]],
+        ];
         $written['lines'] = array_values($written['lines']);
         $changed = $this->putJson("/api/lists/{$list['id']}", $written)->assertOk()->json();
         $this->assertSame(count($list['lines']) + 1, count($changed['lines']));
         $this->assertSame(['9', 'critical'], [$changed['lines'][0]['required'], $changed['lines'][0]['rank']]);
         $this->assertSame('2.5 yd in all', collect($changed['lines'])->firstWhere('code', 'N1')['required']);
-        $this->assertSame('any dressing.sterile of at least width 10.16 cm', collect($changed['lines'])->firstWhere('code', 'N2')['accepts'][1]['text']);
+        $this->assertSame(
+            'any dressing.sterile of at least width 10.16 cm',
+            collect($changed['lines'])->firstWhere('code', 'N2')['accepts'][1]['text'],
+        );
         $this->putJson("/api/lists/{$list['id']}", $written)->assertConflict();
         $this->postJson('/api/lists', ['code' => 'river-walk', 'title' => 'Again'])->assertUnprocessable();
         $this->assertSame([], $this->postJson('/api/lists', ['code' => 'empty-one', 'title' => 'Empty'])->assertCreated()->json('lines'));
@@ -239,19 +296,31 @@ final class EditionTest extends TestCase
         $this->actAs('lead');
         $list = $this->postJson('/api/lists', ['code' => 'try-list', 'title' => 'To try'])->assertCreated()->json();
         $line = ['code' => 'L1', 'need' => 'Tape', 'rank' => 'required', 'quantity' => 1, 'accepts' => [['item' => 'shears']]];
-        $total = ['code' => 'L1', 'need' => 'Tape', 'rank' => 'required', 'total_measure' => 'length', 'total_quantity' => '2 m', 'accepts' => [['item' => 'tape-zinc-oxide']]];
+        $total = [
+            'code' => 'L1', 'need' => 'Tape', 'rank' => 'required', 'total_measure' => 'length',
+            'total_quantity' => '2 m', 'accepts' => [['item' => 'tape-zinc-oxide']],
+        ];
         foreach ([
             'lines.0.accepts.0.item' => [[...$line, 'accepts' => [['item' => 'no-such']]]],
             'lines.0.accepts.0.class' => [[...$line, 'accepts' => [['class' => 'No Class']]]],
-            'lines.0.accepts.0.min.width' => [[...$line, 'accepts' => [['class' => 'bandage', 'minima' => [['measure' => 'width', 'quantity' => '3 ells']]]]]],
+            'lines.0.accepts.0.min.width' => [[
+                ...$line,
+                'accepts' => [['class' => 'bandage', 'minima' => [['measure' => 'width', 'quantity' => '3 ells']]]],
+            ]],
             'lines.0.accepts' => [[...$total, 'accepts' => [['item' => 'marker-pen']]]],
             'lines.1.accepts' => [$total, [...$line, 'code' => 'L2', 'accepts' => [['item' => 'tape-zinc-oxide']]]],
             'lines.0.quantity' => [[...$line, 'quantity' => 0]],
             'lines.1.code' => [$line, $line],
         ] as $field => $lines) {
-            $this->putJson("/api/lists/{$list['id']}", ['base' => 1, 'title' => 'To try', 'basis' => 'x', 'excludes' => [], 'lines' => $lines])->assertJsonValidationErrors([$field]);
+            $this->putJson(
+                "/api/lists/{$list['id']}",
+                ['base' => 1, 'title' => 'To try', 'basis' => 'x', 'excludes' => [], 'lines' => $lines],
+            )->assertJsonValidationErrors([$field]);
         }
-        $this->putJson("/api/lists/{$list['id']}", ['base' => 1, 'title' => 'To try', 'basis' => 'x', 'excludes' => ['Not A Class'], 'lines' => []])->assertUnprocessable();
+        $this->putJson(
+            "/api/lists/{$list['id']}",
+            ['base' => 1, 'title' => 'To try', 'basis' => 'x', 'excludes' => ['Not A Class'], 'lines' => []],
+        )->assertUnprocessable();
         $this->assertSame([], $this->getJson("/api/lists/{$list['id']}")->json('lines'));
     }
 
@@ -277,7 +346,13 @@ final class EditionTest extends TestCase
         $new = $this->postJson("/api/lists/{$old->id}/editions", ['edition' => '2027'])->assertCreated()->json();
         $this->assertSame(['2027', '1'], [$new['edition'], $new['supersedes']['edition']]);
         $this->assertSame($old->lines->pluck('code')->all(), array_column($new['lines'], 'code'));
-        $this->assertSame([true, false], [collect($this->getJson('/api/lists')->json())->firstWhere('id', $new['id'])['latest'], collect($this->getJson('/api/lists')->json())->firstWhere('id', $old->id)['latest']]);
+        $this->assertSame(
+            [true, false],
+            [
+                collect($this->getJson('/api/lists')->json())->firstWhere('id', $new['id'])['latest'],
+                collect($this->getJson('/api/lists')->json())->firstWhere('id', $old->id)['latest'],
+            ],
+        );
     }
 
     public function test_every_house_list_has_a_reason_for_every_line_and_every_risk_its_module(): void
@@ -293,7 +368,10 @@ final class EditionTest extends TestCase
             $this->assertNotNull($choice['list'], $choice['wanted']);
             $this->assertGreaterThan(0, $choice['each'], $choice['wanted']);
         }
-        foreach (['sideline-bag', 'individual-bleeding-set', 'bleeding-station', 'travel-kit', 'vehicle-kit', 'childcare', 'outdoor-day', 'outdoor-week', 'rescue-pack', 'event-tent', 'condition-set'] as $code) {
+        foreach ([
+            'sideline-bag', 'individual-bleeding-set', 'bleeding-station', 'travel-kit', 'vehicle-kit', 'childcare',
+            'outdoor-day', 'outdoor-week', 'rescue-pack', 'event-tent', 'condition-set',
+        ] as $code) {
             $this->assertNull($this->edition($code)->confirmed_at, 'Unconfirmed until somebody confirms it.');
         }
     }
@@ -333,7 +411,16 @@ final class EditionTest extends TestCase
     {
         return ['base' => $list['revision'], 'title' => $list['title'], 'size' => $list['size'], 'basis' => $list['basis'], 'excludes' => $list['excludes'], 'lines' => array_map(static fn (array $line): array => [
             'code' => $line['code'], 'need' => $line['need'], 'rank' => $line['rank'], 'quantity' => $line['quantity'], 'total_measure' => $line['total_measure'], 'total_quantity' => $line['total_quantity'], 'reason' => $line['reason'],
-            'accepts' => array_map(static fn (array $entry): array => $entry['item'] !== null ? ['item' => $entry['item']] : ['class' => $entry['class'], 'minima' => array_map(static fn (array $least): array => ['measure' => $least['measure'], 'quantity' => $least['quantity']], $entry['minima'])], $line['accepts']),
+            'accepts' => array_map(
+                static fn (array $entry): array => $entry['item'] !== null ? ['item' => $entry['item']] : [
+                    'class' => $entry['class'],
+                    'minima' => array_map(
+                        static fn (array $least): array => ['measure' => $least['measure'], 'quantity' => $least['quantity']],
+                        $entry['minima'],
+                    ),
+                ],
+                $line['accepts'],
+            ),
         ], $list['lines'])];
     }
 

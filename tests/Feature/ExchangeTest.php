@@ -43,7 +43,11 @@ final class ExchangeTest extends TestCase
         foreach (['json', 'csv'] as $format) {
             $text = (string) $this->get("/api/exports/{$kind->value}?format={$format}")->assertOk()->getContent();
             $import = $this->bringIn($kind->value, $format, $text);
-            $this->assertSame([], array_filter($import['shown'], static fn (array $row): bool => $row['outcome'] !== 'same'), "{$format}: ".json_encode($import['shown']));
+            $this->assertSame(
+                [],
+                array_filter($import['shown'], static fn (array $row): bool => $row['outcome'] !== 'same'),
+                "{$format}: ".json_encode($import['shown']),
+            );
             $this->assertSame(['ready', 0, 0, 0], [$import['state'], $import['new'], $import['changed'], $import['errors']]);
             $this->assertSame($import['rows'], $import['same']);
         }
@@ -54,8 +58,14 @@ final class ExchangeTest extends TestCase
         $this->actAs('lead');
         $assessment = \App\Assess\Models\Assessment::query()->firstOrFail();
         foreach (['kit' => '/api/kits/QH-07/file', 'assessment' => "/api/assessments/{$assessment->id}/file"] as $name => $address) {
-            $result = (new Validator)->validate(json_decode((string) $this->getJson($address)->assertOk()->getContent()), json_decode((string) file_get_contents(public_path("schemas/sarcina.{$name}-1.json"))));
-            $this->assertTrue($result->isValid(), $result->error() === null ? '' : (string) json_encode((new ErrorFormatter)->format($result->error())));
+            $result = (new Validator)->validate(
+                json_decode((string) $this->getJson($address)->assertOk()->getContent()),
+                json_decode((string) file_get_contents(public_path("schemas/sarcina.{$name}-1.json"))),
+            );
+            $this->assertTrue(
+                $result->isValid(),
+                $result->error() === null ? '' : (string) json_encode((new ErrorFormatter)->format($result->error())),
+            );
         }
     }
 
@@ -66,15 +76,28 @@ final class ExchangeTest extends TestCase
         $shears = array_search('shears', array_column($records, 'code'), true);
         $records[$shears]['mass_g'] = 60;
         $records[$shears]['allergy'] = 'Nickel.';
-        $fresh = [...$records[$shears], 'code' => 'shears-long', 'name' => 'Long shears', 'class' => 'shears.long', 'size' => ['length' => '9 in'], 'stand_ins' => ['shears']];
-        $import = $this->bringIn('catalogue', 'json', (string) json_encode(['format' => 'sarcina.catalogue/1', 'items' => array_map(static fn (array $item): array => [...$item, 'size' => (object) $item['size']], [...$records, $fresh])]));
+        $fresh = [
+            ...$records[$shears], 'code' => 'shears-long', 'name' => 'Long shears', 'class' => 'shears.long',
+            'size' => ['length' => '9 in'], 'stand_ins' => ['shears'],
+        ];
+        $import = $this->bringIn(
+            'catalogue',
+            'json',
+            (string) json_encode([
+                'format' => 'sarcina.catalogue/1',
+                'items' => array_map(static fn (array $item): array => [...$item, 'size' => (object) $item['size']], [...$records, $fresh]),
+            ]),
+        );
         $this->assertSame(['ready', 1, 1, 0], [$import['state'], $import['new'], $import['changed'], $import['errors']]);
         $changed = collect($import['shown'])->firstWhere('outcome', 'changed');
         $this->assertSame(['mass_g: 55 before, now 60', 'allergy: none before, now Nickel.'], $changed['texts']);
         $this->assertSame(55, Item::query()->where('code', 'shears')->value('mass_g'), 'A preview changes nothing.');
         $done = $this->putJson("/api/imports/{$import['id']}/taking")->assertOk()->json();
         $this->assertSame(['done', $import['rows']], [$done['state'], $done['taken']]);
-        $this->assertSame([60, 'Nickel.'], [Item::query()->where('code', 'shears')->value('mass_g'), Item::query()->where('code', 'shears')->value('allergy')]);
+        $this->assertSame(
+            [60, 'Nickel.'],
+            [Item::query()->where('code', 'shears')->value('mass_g'), Item::query()->where('code', 'shears')->value('allergy')],
+        );
         $long = $this->getJson('/api/items/shears-long')->assertOk()->json();
         $this->assertSame([['measure' => 'length', 'quantity' => '9 in', 'shown' => '22.86 cm']], $long['measures']);
         $this->assertSame('shears', $long['stand_ins'][0]['code']);
@@ -123,7 +146,10 @@ final class ExchangeTest extends TestCase
             $this->expectExceptionMessageMatches('/UTF-8/');
             Sheet::read($text, ['code', 'name']);
         }
-        $answer = $this->actAs('lead')->postJson('/api/imports', ['id' => $this->ulid(), 'kind' => $kind, 'format' => $format, 'file_name' => 'x', 'source' => $text])->assertUnprocessable()->assertJsonValidationErrors(['source']);
+        $answer = $this->actAs('lead')->postJson(
+            '/api/imports',
+            ['id' => $this->ulid(), 'kind' => $kind, 'format' => $format, 'file_name' => 'x', 'source' => $text],
+        )->assertUnprocessable()->assertJsonValidationErrors(['source']);
         $this->assertStringContainsString($says, (string) $answer->json('errors.source.0'));
     }
 
@@ -131,9 +157,21 @@ final class ExchangeTest extends TestCase
     {
         $this->actAs('lead');
         $sheet = (string) $this->get('/api/exports/lists?format=csv')->getContent();
-        $rows = Sheet::read($sheet, ['list', 'title', 'size', 'edition', 'basis', 'origin', 'kind', 'confirmed', 'excludes', 'line', 'need', 'rank', 'amount', 'accepts', 'reason']);
-        $set = array_values(array_filter($rows, static fn (array $row): bool => $row['cells']['list'] === 'bleeding-set' && $row['cells']['edition'] === '1'));
-        $write = static fn (array $cells): string => Sheet::write(array_keys($set[0]['cells']), array_map(static fn (array $row): array => array_values([...$row['cells'], ...$cells]), $set));
+        $rows = Sheet::read(
+            $sheet,
+            [
+                'list', 'title', 'size', 'edition', 'basis', 'origin', 'kind', 'confirmed', 'excludes', 'line',
+                'need', 'rank', 'amount', 'accepts', 'reason',
+            ],
+        );
+        $set = array_values(array_filter(
+            $rows,
+            static fn (array $row): bool => $row['cells']['list'] === 'bleeding-set' && $row['cells']['edition'] === '1',
+        ));
+        $write = static fn (array $cells): string => Sheet::write(
+            array_keys($set[0]['cells']),
+            array_map(static fn (array $row): array => array_values([...$row['cells'], ...$cells]), $set),
+        );
         $tampered = $this->bringIn('lists', 'csv', $write(['amount' => '9']));
         $this->assertSame('refused', $tampered['state']);
         $this->assertStringContainsString('confirmed and never changes', $tampered['shown'][0]['texts'][0]);
@@ -154,7 +192,11 @@ final class ExchangeTest extends TestCase
         $more = $box;
         $more['contents'][0]['quantity']++;
         $this->assertStringContainsString('changed by a check', $this->bringIn('kits', 'json', $file($more))['shown'][0]['texts'][0]);
-        $import = $this->bringIn('kits', 'json', $file([...$box, 'name' => 'Front desk box'], [...$box, 'code' => 'QH-31', 'name' => 'Copy of the desk box', 'place' => 'Café']));
+        $import = $this->bringIn(
+            'kits',
+            'json',
+            $file([...$box, 'name' => 'Front desk box'], [...$box, 'code' => 'QH-31', 'name' => 'Copy of the desk box', 'place' => 'Café']),
+        );
         $this->assertSame([1, 1, 0], [$import['new'], $import['changed'], $import['errors']]);
         $this->putJson("/api/imports/{$import['id']}/taking")->assertOk();
         $this->app?->forgetScopedInstances();
@@ -163,8 +205,18 @@ final class ExchangeTest extends TestCase
         $this->assertSame($this->readKit('QH-01')['verdict']['mass_g'], $copy['verdict']['mass_g']);
         $this->assertSame('Café', $copy['place']['path']);
         $this->assertSame(0, $this->artisan('ledger:verify')->run());
-        foreach ([['place' => 'Nowhere'], ['design' => 'no-such'], ['contents' => [['pocket' => 'Lid, Nowhere', 'item' => 'shears', 'quantity' => 1]]], ['contents' => [['pocket' => $box['contents'][0]['pocket'], 'item' => 'no-such', 'quantity' => 1]]], ['contents' => [['pocket' => $box['contents'][0]['pocket'], 'item' => 'shears', 'expires' => '2027-13', 'quantity' => 1]]], ['code' => 'qh 40']] as $but) {
-            $this->assertSame('refused', $this->bringIn('kits', 'json', $file([...$box, 'code' => 'QH-40', ...$but]))['state'], (string) json_encode($but));
+        foreach ([
+            ['place' => 'Nowhere'], ['design' => 'no-such'],
+            ['contents' => [['pocket' => 'Lid, Nowhere', 'item' => 'shears', 'quantity' => 1]]],
+            ['contents' => [['pocket' => $box['contents'][0]['pocket'], 'item' => 'no-such', 'quantity' => 1]]],
+            ['contents' => [['pocket' => $box['contents'][0]['pocket'], 'item' => 'shears', 'expires' => '2027-13', 'quantity' => 1]]],
+            ['code' => 'qh 40'],
+        ] as $but) {
+            $this->assertSame(
+                'refused',
+                $this->bringIn('kits', 'json', $file([...$box, 'code' => 'QH-40', ...$but]))['state'],
+                (string) json_encode($but),
+            );
         }
     }
 
@@ -177,7 +229,14 @@ final class ExchangeTest extends TestCase
         $this->app?->forgetScopedInstances();
         $plan = $this->getJson('/api/kits/QH-05/restock')->json();
         $put = collect($plan['in'])->firstWhere('line', 'sharps.L1');
-        $this->putJson("/api/kits/QH-05/restocks/{$this->ulid()}", ['store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'], 'out' => [], 'in' => [['pocket_id' => $put['pocket_id'], 'lot_id' => $put['lot_id'], 'quantity' => $put['quantity']]]])->assertOk();
+        $this->putJson(
+            "/api/kits/QH-05/restocks/{$this->ulid()}",
+            [
+                'store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'],
+                'out' => [],
+                'in' => [['pocket_id' => $put['pocket_id'], 'lot_id' => $put['lot_id'], 'quantity' => $put['quantity']]],
+            ],
+        )->assertOk();
         $box = collect(json_decode((string) $this->get('/api/exports/kits')->getContent(), true)['kits'])->firstWhere('code', 'QH-05');
         $this->assertContains('Modules, Sharps module', array_column($box['contents'], 'pocket'));
         $file = static fn (array $kit): string => (string) json_encode(['format' => 'sarcina.kits/1', 'kits' => [$kit]]);
@@ -206,7 +265,10 @@ final class ExchangeTest extends TestCase
         $homeless = $set;
         $homeless['leaves'][0]['pockets'][0]['lines'] = array_slice($first['lines'], 1);
         $this->assertStringContainsString('has no pocket', implode(' ', $this->bringIn('designs', 'json', $file($homeless))['shown'][0]['texts']));
-        $this->assertStringContainsString('Import the list first', implode(' ', $this->bringIn('designs', 'json', $file([...$copy, 'edition' => '99']))['shown'][0]['texts']));
+        $this->assertStringContainsString(
+            'Import the list first',
+            implode(' ', $this->bringIn('designs', 'json', $file([...$copy, 'edition' => '99']))['shown'][0]['texts']),
+        );
     }
 
     public function test_cells_that_a_spreadsheet_would_run_are_made_harmless_and_come_back_as_they_were(): void
@@ -226,11 +288,27 @@ final class ExchangeTest extends TestCase
         $this->actAs('lead');
         $rows = [];
         for ($number = 1; $number <= 5000; $number++) {
-            $rows[] = ["bulk-{$number}", "Bulk dressing {$number}", 'dressing.bulk', 'each', 'yes', 'yes', (string) ($number % 90 + 1), 'anyone', 'yes', 'Covers', '', '', '5', '25', '2 weeks', '', 'width='.($number % 20 + 1).' cm; height=4 in', '1 for 120; 10 for 1000', $number % 5 === 0 ? '1 per kit of shears|scissors: It is cut to size.' : '', $number % 7 === 0 ? 'dressing-large' : ''];
+            $rows[] = [
+                "bulk-{$number}", "Bulk dressing {$number}", 'dressing.bulk', 'each', 'yes', 'yes',
+                (string) ($number % 90 + 1), 'anyone', 'yes', 'Covers', '', '', '5', '25', '2 weeks', '',
+                'width='.($number % 20 + 1).' cm; height=4 in', '1 for 120; 10 for 1000',
+                $number % 5 === 0 ? '1 per kit of shears|scissors: It is cut to size.' : '',
+                $number % 7 === 0 ? 'dressing-large' : '',
+            ];
         }
-        $sheet = Sheet::write(['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'reserve', 'purpose', 'caution', 'superseded_by', 'storage_min_c', 'storage_max_c', 'opened_life', 'allergy', 'size', 'packs', 'needs', 'stand_ins'], $rows);
+        $sheet = Sheet::write(
+            [
+                'code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'reserve', 'purpose',
+                'caution', 'superseded_by', 'storage_min_c', 'storage_max_c', 'opened_life', 'allergy', 'size',
+                'packs', 'needs', 'stand_ins',
+            ],
+            $rows,
+        );
         $from = microtime(true);
-        $import = $this->postJson('/api/imports', ['id' => $this->ulid(), 'kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'bulk.csv', 'source' => $sheet])->assertCreated()->json();
+        $import = $this->postJson(
+            '/api/imports',
+            ['id' => $this->ulid(), 'kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'bulk.csv', 'source' => $sheet],
+        )->assertCreated()->json();
         $this->assertSame(['reading', 5000, 0], [$import['state'], $import['rows'], $import['read']]);
         $seen = [];
         while ($import['state'] === 'reading') {
@@ -249,7 +327,10 @@ final class ExchangeTest extends TestCase
     /** @return array<string, mixed> read to its end */
     private function bringIn(string $kind, string $format, string $text): array
     {
-        $import = $this->postJson('/api/imports', ['id' => $this->ulid(), 'kind' => $kind, 'format' => $format, 'file_name' => "try.{$format}", 'source' => $text])->assertCreated()->json();
+        $import = $this->postJson(
+            '/api/imports',
+            ['id' => $this->ulid(), 'kind' => $kind, 'format' => $format, 'file_name' => "try.{$format}", 'source' => $text],
+        )->assertCreated()->json();
         while ($import['state'] === 'reading') {
             $import = $this->postJson("/api/imports/{$import['id']}/steps")->assertOk()->json();
         }

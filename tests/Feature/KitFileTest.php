@@ -17,23 +17,40 @@ final class KitFileTest extends TestCase
         $this->actAs('auditor');
         $verdicts = [];
         foreach ($codes as $code) {
-            $file = $this->getJson("/api/kits/{$code}/file")->assertOk()->assertHeader('Content-Disposition', "attachment; filename=\"{$code}.kit.json\"")->getContent();
+            $file = $this->getJson("/api/kits/{$code}/file")->assertOk()->assertHeader(
+                'Content-Disposition',
+                "attachment; filename=\"{$code}.kit.json\"",
+            )->getContent();
             $said = $this->rule((string) $file);
             $page = $this->readKit($code);
             $this->assertSame($said['verdict'], $page['verdict']['verdict'], $code);
             $this->assertSame($said['mass_g'], $page['verdict']['mass_g'], $code);
             $this->assertEqualsCanonicalizing(
-                array_map(static fn (array $finding): string => "{$finding['severity']} {$finding['kind']} ".($finding['line'] ?? '').' '.($finding['row'] ?? ''), $said['findings']),
-                array_map(static fn (array $reason): string => "{$reason['severity']} {$reason['kind']} {$reason['line']} {$reason['row']}", $page['verdict']['reasons']),
+                array_map(
+                    static fn (array $finding): string => "{$finding['severity']} {$finding['kind']} ".($finding['line'] ?? '').' '.($finding['row'] ?? ''),
+                    $said['findings'],
+                ),
+                array_map(
+                    static fn (array $reason): string => "{$reason['severity']} {$reason['kind']} {$reason['line']} {$reason['row']}",
+                    $page['verdict']['reasons'],
+                ),
                 $code,
             );
             foreach ($said['lines'] as $index => $line) {
                 $shown = $page['verdict']['lines'][$index];
-                $this->assertSame([$line['id'], (string) $line['effective'], $line['reserve']], [$shown['code'], $shown['effective'], $shown['reserve']], "{$code} {$line['id']}");
+                $this->assertSame(
+                    [$line['id'], (string) $line['effective'], $line['reserve']],
+                    [$shown['code'], $shown['effective'], $shown['reserve']],
+                    "{$code} {$line['id']}",
+                );
             }
             $verdicts[] = $said['verdict'];
         }
-        $this->assertEqualsCanonicalizing(['ready', 'ready_with_actions', 'limited', 'not_ready'], array_values(array_unique($verdicts)), 'The demo data shows every verdict.');
+        $this->assertEqualsCanonicalizing(
+            ['ready', 'ready_with_actions', 'limited', 'not_ready'],
+            array_values(array_unique($verdicts)),
+            'The demo data shows every verdict.',
+        );
     }
 
     public function test_the_demo_data_is_as_large_as_it_should_be(): void
@@ -43,7 +60,11 @@ final class KitFileTest extends TestCase
         $this->assertGreaterThanOrEqual(350, $counts('lots'));
         $this->assertGreaterThanOrEqual(6, $counts('designs'));
         $this->assertGreaterThanOrEqual(100, $counts('checks'));
-        $this->assertSame(0, \App\Catalogue\Models\Item::query()->whereRaw("LENGTH(purpose) - LENGTH(REPLACE(purpose, ' ', '')) > 4")->count(), 'A purpose is said in five words.');
+        $this->assertSame(
+            0,
+            \App\Catalogue\Models\Item::query()->whereRaw("LENGTH(purpose) - LENGTH(REPLACE(purpose, ' ', '')) > 4")->count(),
+            'A purpose is said in five words.',
+        );
     }
 
     /** @return array<string, mixed> */

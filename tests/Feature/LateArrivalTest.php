@@ -114,7 +114,11 @@ final class LateArrivalTest extends TestCase
         $this->assertSame(['stop', 'check'], [$today['band'], $today['job']]);
         $this->assertSame('disagreement', DB::table('kit_states')->where('kit_id', $kit['id'])->value('due_because'));
         $document = \Sarcina\Core\Format\Json::read((string) $this->getJson('/api/kits/QH-08/file')->getContent());
-        $this->assertSame($before, \Sarcina\Core\Check\Judge::judge(\Sarcina\Core\Format\KitReader::read($document))->verdict->value, 'The document is of the contents alone.');
+        $this->assertSame(
+            $before,
+            \Sarcina\Core\Check\Judge::judge(\Sarcina\Core\Format\KitReader::read($document))->verdict->value,
+            'The document is of the contents alone.',
+        );
     }
 
     public function test_a_dispute_never_raises_a_verdict(): void
@@ -139,9 +143,15 @@ final class LateArrivalTest extends TestCase
         foreach (['seal', 'use', 'check'] as $meanwhile) {
             DB::beginTransaction();
             $kit = $this->actAs('keeper')->readKit('QH-13');
-            $quick = ['kind' => 'quick', 'rows' => [], 'seal_found' => $kit['seal']['number'], 'begun_at' => $this->ago(60), 'done_at' => $this->ago(55), 'clock_checked_at' => $this->ago(0)] + $this->asRecorded($kit);
+            $quick = [
+                'kind' => 'quick', 'rows' => [], 'seal_found' => $kit['seal']['number'], 'begun_at' => $this->ago(60),
+                'done_at' => $this->ago(55), 'clock_checked_at' => $this->ago(0),
+            ] + $this->asRecorded($kit);
             match ($meanwhile) {
-                'seal' => $this->putJson("/api/kits/QH-13/seals/{$this->ulid()}", ['event' => 'broken', 'reason' => 'Found broken', 'begun_at' => $this->ago(5), 'base' => $kit['base']])->assertOk(),
+                'seal' => $this->putJson(
+                    "/api/kits/QH-13/seals/{$this->ulid()}",
+                    ['event' => 'broken', 'reason' => 'Found broken', 'begun_at' => $this->ago(5), 'base' => $kit['base']],
+                )->assertOk(),
                 'use' => $this->takeOut('QH-13', 1, 30),
                 default => $this->finish(['seal_reason' => 'Planned', 'seal_set' => 'S-801'] + $this->asRecorded($kit))->assertOk(),
             };
@@ -156,7 +166,13 @@ final class LateArrivalTest extends TestCase
     {
         $kit = $this->actAs('keeper')->readKit('QH-13');
         $quick = ['kind' => 'quick', 'rows' => [], 'seal_found' => $kit['seal']['number']] + $this->asRecorded($kit);
-        app(\App\Kits\ChangeKit::class)->move($this->kit('QH-13'), \App\Kits\Models\Place::query()->where('name', 'Saw shed')->firstOrFail(), $this->person('lead'), now(), now()->toDateString());
+        app(\App\Kits\ChangeKit::class)->move(
+            $this->kit('QH-13'),
+            \App\Kits\Models\Place::query()->where('name', 'Saw shed')->firstOrFail(),
+            $this->person('lead'),
+            now(),
+            now()->toDateString(),
+        );
         $this->finish($quick)->assertOk()->assertJson(['standing' => 'stands']);
         $this->assertSame(now()->toDateString(), $this->kit('QH-13')->last_quick_on);
     }
@@ -181,7 +197,11 @@ final class LateArrivalTest extends TestCase
         $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
         $this->putJson("/api/kits/QH-07/restocks/{$this->ulid()}", $this->restock($plan))->assertOk()->assertJson(['unsettled' => []]);
         $second = $this->putJson("/api/kits/QH-07/restocks/{$this->ulid()}", $this->restock($plan))->assertOk()->json();
-        $this->assertSame(['not_there'], array_values(array_unique(array_column($second['unsettled'], 'because'))), 'What was taken out is gone; what the store still has goes in.');
+        $this->assertSame(
+            ['not_there'],
+            array_values(array_unique(array_column($second['unsettled'], 'because'))),
+            'What was taken out is gone; what the store still has goes in.',
+        );
     }
 
     public function test_what_others_took_from_the_store_meanwhile_is_no_fault_of_the_second(): void
@@ -190,7 +210,13 @@ final class LateArrivalTest extends TestCase
         $row = $plan['in'][0];
         $there = (int) DB::table('holdings')->where('store_id', $plan['store'])->where('lot_id', $row['lot_id'])->where('condition', 'good')->value('quantity');
         $take = new LotMovement($row['lot_id'], $there, Location::store($plan['store']), null, 'discarded');
-        app(Record::class)->write(Operation::now($this->ulid(), OperationKind::Dispose, $this->person('lead'), now(), now()->toDateString())->of([], [$this->store()])->with([$take]));
+        app(Record::class)->write(Operation::now(
+            $this->ulid(),
+            OperationKind::Dispose,
+            $this->person('lead'),
+            now(),
+            now()->toDateString(),
+        )->of([], [$this->store()])->with([$take]));
         $answer = $this->putJson("/api/kits/QH-07/restocks/{$this->ulid()}", $this->restock($plan))->assertOk()->json();
         $this->assertSame(['not_there'], array_column($answer['unsettled'], 'because'));
     }
@@ -211,7 +237,14 @@ final class LateArrivalTest extends TestCase
         $this->assertSame(['kit_retired', null], [$kept[0]['because'], $kept[0]['number']]);
         $this->assertSame($kept, $this->finish($after, $id)->assertAccepted()->json('unsettled'), 'Sent again it is answered alike.');
         $this->assertSame(1, Unsettled::query()->where('operation_id', $id)->count());
-        $this->assertSame(3, collect(json_decode((string) Unsettled::query()->where('operation_id', $id)->value('body'), true)['rows'])->firstWhere('item', self::ITEM)['quantity'], 'All that was sent is kept.');
+        $this->assertSame(
+            3,
+            collect(json_decode(
+                (string) Unsettled::query()->where('operation_id', $id)->value('body'),
+                true,
+            )['rows'])->firstWhere('item', self::ITEM)['quantity'],
+            'All that was sent is kept.',
+        );
         $this->actAs('lead')->finish($after, $id)->assertUnprocessable()->assertJsonValidationErrors('id');
     }
 
@@ -227,10 +260,18 @@ final class LateArrivalTest extends TestCase
     {
         $kit = $this->actAs('keeper')->readKit('QH-14');
         $row = $kit['contents'][0];
-        $body = ['store' => $this->store()->id, 'begun_at' => $this->ago(5), 'base' => $kit['base'], 'in' => [], 'out' => [['pocket_id' => $row['pocket_id'], 'lot_id' => $row['lot_id'], 'condition' => 'good', 'quantity' => 1, 'to' => 'discard']]];
+        $body = [
+            'store' => $this->store()->id, 'begun_at' => $this->ago(5), 'base' => $kit['base'], 'in' => [],
+            'out' => [['pocket_id' => $row['pocket_id'], 'lot_id' => $row['lot_id'], 'condition' => 'good', 'quantity' => 1, 'to' => 'discard']],
+        ];
         $this->putJson("/api/kits/QH-14/restocks/{$this->ulid()}", $body + ['seal_reason' => 'A glove was torn', 'seal_set' => 'S-555'])->assertOk();
         $this->finish(['seal_reason' => 'Planned full check'] + $this->asRecorded($this->readKit('QH-14')))->assertOk();
-        $seals = DB::table('seals')->join('operations', 'operations.number', '=', 'seals.operation_number')->where('kit_id', $kit['id'])->orderByDesc('operation_number')->orderBy('position')->limit(3)->get(['event', 'seal_number', 'reason', 'user_name'])->map(fn ($one) => (array) $one)->all();
+        $seals = DB::table('seals')->join(
+            'operations',
+            'operations.number',
+            '=',
+            'seals.operation_number',
+        )->where('kit_id', $kit['id'])->orderByDesc('operation_number')->orderBy('position')->limit(3)->get(['event', 'seal_number', 'reason', 'user_name'])->map(fn ($one) => (array) $one)->all();
         $this->assertSame([
             ['event' => 'broken', 'seal_number' => 'S-555', 'reason' => 'Planned full check', 'user_name' => 'Tobias Renn'],
             ['event' => 'broken', 'seal_number' => $kit['seal']['number'], 'reason' => 'A glove was torn', 'user_name' => 'Tobias Renn'],
@@ -244,10 +285,25 @@ final class LateArrivalTest extends TestCase
     public function test_a_seal_set_after_a_check_that_arrives_late_stays_whole(): void
     {
         $kit = $this->actAs('keeper')->readKit('QH-14');
-        $check = ['begun_at' => $this->ago(60), 'done_at' => $this->ago(50), 'clock_checked_at' => $this->ago(0), 'seal_reason' => 'Planned'] + $this->asRecorded($kit);
-        $this->putJson("/api/kits/QH-14/seals/{$this->ulid()}", ['event' => 'broken', 'reason' => 'Found open', 'begun_at' => $this->ago(30), 'done_at' => $this->ago(30), 'clock_checked_at' => $this->ago(0), 'base' => $kit['base']])->assertOk();
+        $check = [
+            'begun_at' => $this->ago(60), 'done_at' => $this->ago(50), 'clock_checked_at' => $this->ago(0),
+            'seal_reason' => 'Planned',
+        ] + $this->asRecorded($kit);
+        $this->putJson(
+            "/api/kits/QH-14/seals/{$this->ulid()}",
+            [
+                'event' => 'broken', 'reason' => 'Found open', 'begun_at' => $this->ago(30),
+                'done_at' => $this->ago(30), 'clock_checked_at' => $this->ago(0), 'base' => $kit['base'],
+            ],
+        )->assertOk();
         $base = $this->readKit('QH-14')['base'];
-        $this->putJson("/api/kits/QH-14/seals/{$this->ulid()}", ['event' => 'set', 'seal_number' => 'S-901', 'begun_at' => $this->ago(20), 'done_at' => $this->ago(20), 'clock_checked_at' => $this->ago(0), 'base' => $base])->assertOk();
+        $this->putJson(
+            "/api/kits/QH-14/seals/{$this->ulid()}",
+            [
+                'event' => 'set', 'seal_number' => 'S-901', 'begun_at' => $this->ago(20), 'done_at' => $this->ago(20),
+                'clock_checked_at' => $this->ago(0), 'base' => $base,
+            ],
+        )->assertOk();
         $this->finish($check)->assertOk()->assertJson(['standing' => 'stands']);
         $this->assertSame([\Sarcina\Core\Due\Seal::Intact, 'S-901'], [$this->kit('QH-14')->seal, $this->kit('QH-14')->seal_number]);
     }
@@ -266,7 +322,9 @@ final class LateArrivalTest extends TestCase
     public function test_a_clock_behind_what_its_doer_had_seen_is_not_believed(): void
     {
         $this->takeOut('QH-08', 1, minutesAgo: 0);
-        $check = ['begun_at' => $this->ago(300), 'done_at' => $this->ago(290), 'clock_checked_at' => $this->ago(0)] + $this->asRecorded($this->actAs('keeper')->readKit('QH-08'));
+        $check = [
+            'begun_at' => $this->ago(300), 'done_at' => $this->ago(290), 'clock_checked_at' => $this->ago(0),
+        ] + $this->asRecorded($this->actAs('keeper')->readKit('QH-08'));
         $this->finish($check)->assertOk()->assertJson(['standing' => 'stands']);
         $this->assertNull($this->kit('QH-08')->used_on, 'The check answers the use that its checker had seen.');
     }
@@ -302,15 +360,29 @@ final class LateArrivalTest extends TestCase
         $kit = Kit::locked($this->kit($code)->id);
         $held = $kit->holdings()->whereHas('lot.item', fn ($item) => $item->where('code', self::ITEM))->firstOrFail();
         $this->record(OperationKind::Transfer, $kit, $minutesAgo, [
-            new LotMovement($held->lot_id, $pieces, Location::store($this->store()->id), Location::pocket($kit->id, (string) $held->pocket_id), 'transferred'),
+            new LotMovement(
+                $held->lot_id,
+                $pieces,
+                Location::store($this->store()->id),
+                Location::pocket($kit->id, (string) $held->pocket_id),
+                'transferred',
+            ),
         ], new LotMovement($held->lot_id, $pieces, null, Location::store($this->store()->id), 'received'));
     }
 
     private function takeOut(string $code, int $pieces, int $minutesAgo, ?string $lot = null): void
     {
         $kit = Kit::locked($this->kit($code)->id);
-        $held = ($lot === null ? $kit->holdings()->whereHas('lot.item', fn ($query) => $query->where('code', self::ITEM)) : $kit->holdings()->where('lot_id', $lot))->first() ?? $kit->holdings()->firstOrFail();
-        $this->record(OperationKind::Use, $kit, $minutesAgo, [new LotMovement($held->lot_id, $pieces, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition), null, 'used')]);
+        $held = ($lot === null ? $kit->holdings()->whereHas(
+            'lot.item',
+            fn ($query) => $query->where('code', self::ITEM),
+        ) : $kit->holdings()->where('lot_id', $lot))->first() ?? $kit->holdings()->firstOrFail();
+        $this->record(
+            OperationKind::Use,
+            $kit,
+            $minutesAgo,
+            [new LotMovement($held->lot_id, $pieces, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition), null, 'used')],
+        );
     }
 
     /** @param  list<LotMovement>  $movements */
@@ -334,8 +406,14 @@ final class LateArrivalTest extends TestCase
     {
         return [
             'store' => $plan['store'], 'base' => $plan['base'], 'begun_at' => $this->ago(5),
-            'out' => array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])), $plan['out']),
-            'in' => array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])), $plan['in']),
+            'out' => array_map(
+                static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])),
+                $plan['out'],
+            ),
+            'in' => array_map(
+                static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])),
+                $plan['in'],
+            ),
         ];
     }
 }

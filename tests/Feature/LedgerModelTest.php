@@ -66,9 +66,14 @@ final class LedgerModelTest extends TestCase
         foreach ($kit['contents'] as $index => $row) {
             $found = max(0, $row['quantity'] + $this->random->getInt(-1, 1));
             $check['rows'][$index]['quantity'] = $found;
-            $this->add(Location::pocket($kit['id'], $row['pocket_id'], $row['condition'])->whereabouts()." {$row['lot_id']} {$row['condition']}", $found - $row['quantity']);
+            $this->add(
+                Location::pocket($kit['id'], $row['pocket_id'], $row['condition'])->whereabouts()." {$row['lot_id']} {$row['condition']}",
+                $found - $row['quantity'],
+            );
         }
-        $this->finish($check + ($kit['sealed_design'] ? ['seal_reason' => 'Planned full check', 'seal_set' => 'S-'.$this->random->getInt(1, 9999)] : []))->assertOk();
+        $this->finish($check + ($kit['sealed_design'] ? [
+            'seal_reason' => 'Planned full check', 'seal_set' => 'S-'.$this->random->getInt(1, 9999),
+        ] : []))->assertOk();
         $this->travel(1)->minutes();
     }
 
@@ -96,7 +101,13 @@ final class LedgerModelTest extends TestCase
         $before = $this->model;
         try {
             DB::transaction(fn () => app(Record::class)->write(
-                Operation::now($this->ulid(), $kind, $this->person('lead'), now(), now()->toDateString())->of($kits, $stores)->with([new LotMovement($row->lot_id, $pieces, $from, $to, $reason)]),
+                Operation::now(
+                    $this->ulid(),
+                    $kind,
+                    $this->person('lead'),
+                    now(),
+                    now()->toDateString(),
+                )->of($kits, $stores)->with([new LotMovement($row->lot_id, $pieces, $from, $to, $reason)]),
             ));
         } catch (PiecesAreNotThere) {
             $key = $from === null ? '' : "{$from->whereabouts()} {$row->lot_id} {$from->condition}";

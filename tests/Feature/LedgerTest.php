@@ -26,43 +26,114 @@ final class LedgerTest extends TestCase
     public static function tampering(): iterable
     {
         $first = static fn (string $table, string $where = '1=1'): string => "(SELECT n FROM (SELECT MIN(operation_number) AS n FROM `{$table}` WHERE {$where}) t)";
-        yield 'a changed quantity' => [['UPDATE movements SET quantity = quantity + 1 WHERE operation_number = 5 AND position = 0'], 'Operation 5 is not as it was recorded'];
-        yield 'another reason' => [["UPDATE movements SET reason = 'lost' WHERE operation_number = 6 AND position = 1"], 'Operation 6 is not as it was recorded'];
-        yield 'another name of the doer' => [["UPDATE operations SET user_name = 'Nobody' WHERE number = 30"], 'Operation 30 is not as it was recorded'];
+        yield 'a changed quantity' => [
+            ['UPDATE movements SET quantity = quantity + 1 WHERE operation_number = 5 AND position = 0'],
+            'Operation 5 is not as it was recorded',
+        ];
+        yield 'another reason' => [
+            ["UPDATE movements SET reason = 'lost' WHERE operation_number = 6 AND position = 1"],
+            'Operation 6 is not as it was recorded',
+        ];
+        yield 'another name of the doer' => [
+            ["UPDATE operations SET user_name = 'Nobody' WHERE number = 30"],
+            'Operation 30 is not as it was recorded',
+        ];
         yield 'another day' => [["UPDATE operations SET day = '2020-01-01' WHERE number = 31"], 'Operation 31 is not as it was recorded'];
-        yield 'another signature' => [["UPDATE operations SET signed = NULL WHERE number = (SELECT n FROM (SELECT MIN(number) n FROM operations WHERE kind = 'full_check') t)"], 'is not as it was recorded'];
-        yield 'a name as it did not read' => [["UPDATE movements SET item_name = 'Feather' WHERE operation_number = 7 AND position = 0"], 'Operation 7 is not as it was recorded'];
-        yield 'a removed movement' => [['DELETE FROM movements WHERE operation_number = 8 AND position = 0'], 'Operation 8 is not as it was recorded'];
-        yield 'a movement put in' => [['INSERT INTO movements SELECT operation_number, 9999, lot_id, item_code, item_name, lot_number, expires, quantity, from_kit_id, from_pocket_id, from_pocket, from_store_id, from_condition, to_kit_id, to_pocket_id, to_pocket, to_store_id, to_condition, reason FROM movements WHERE operation_number = 9 AND position = 0'], 'Operation 9 is not as it was recorded'];
-        yield 'a changed verdict' => [["UPDATE checks SET verdict = 'ready' WHERE operation_number = {$first('checks', "verdict <> 'ready'")}"], 'is not as it was recorded'];
-        yield 'a changed count' => [["UPDATE check_rows SET counted = counted + 1 WHERE operation_number = {$first('check_rows')} AND position = 0"], 'is not as it was recorded'];
-        yield 'a removed finding' => [["DELETE FROM check_findings WHERE operation_number = {$first('check_findings')}"], 'is not as it was recorded'];
-        yield 'a changed line' => [["UPDATE check_lines SET `short` = '0', required = '0' WHERE operation_number = {$first('check_lines')} AND position = 0"], 'is not as it was recorded'];
-        yield 'a seal of another number' => [["UPDATE seals SET seal_number = 'X-1' WHERE operation_number = {$first('seals')}"], 'is not as it was recorded'];
-        yield 'another place' => [["UPDATE kit_changes SET becomes_name = 'Nowhere' WHERE operation_number = {$first('kit_changes')} AND field = 'place'"], 'is not as it was recorded'];
+        yield 'another signature' => [
+            ["UPDATE operations SET signed = NULL WHERE number = (SELECT n FROM (SELECT MIN(number) n FROM operations WHERE kind = 'full_check') t)"],
+            'is not as it was recorded',
+        ];
+        yield 'a name as it did not read' => [
+            ["UPDATE movements SET item_name = 'Feather' WHERE operation_number = 7 AND position = 0"],
+            'Operation 7 is not as it was recorded',
+        ];
+        yield 'a removed movement' => [
+            ['DELETE FROM movements WHERE operation_number = 8 AND position = 0'],
+            'Operation 8 is not as it was recorded',
+        ];
+        yield 'a movement put in' => [
+            ['INSERT INTO movements SELECT operation_number, 9999, lot_id, item_code, item_name, lot_number, expires, quantity, from_kit_id, from_pocket_id, from_pocket, from_store_id, from_condition, to_kit_id, to_pocket_id, to_pocket, to_store_id, to_condition, reason FROM movements WHERE operation_number = 9 AND position = 0'],
+            'Operation 9 is not as it was recorded',
+        ];
+        yield 'a changed verdict' => [
+            ["UPDATE checks SET verdict = 'ready' WHERE operation_number = {$first('checks', "verdict <> 'ready'")}"],
+            'is not as it was recorded',
+        ];
+        yield 'a changed count' => [
+            ["UPDATE check_rows SET counted = counted + 1 WHERE operation_number = {$first('check_rows')} AND position = 0"],
+            'is not as it was recorded',
+        ];
+        yield 'a removed finding' => [
+            ["DELETE FROM check_findings WHERE operation_number = {$first('check_findings')}"],
+            'is not as it was recorded',
+        ];
+        yield 'a changed line' => [
+            ["UPDATE check_lines SET `short` = '0', required = '0' WHERE operation_number = {$first('check_lines')} AND position = 0"],
+            'is not as it was recorded',
+        ];
+        yield 'a seal of another number' => [
+            ["UPDATE seals SET seal_number = 'X-1' WHERE operation_number = {$first('seals')}"],
+            'is not as it was recorded',
+        ];
+        yield 'another place' => [
+            ["UPDATE kit_changes SET becomes_name = 'Nowhere' WHERE operation_number = {$first('kit_changes')} AND field = 'place'"],
+            'is not as it was recorded',
+        ];
         yield 'a removed operation' => [[self::without(40)], 'Operation 40 is missing: removed from the record'];
         yield 'a cut tail' => [[self::without('(SELECT n FROM (SELECT MAX(number) n FROM operations) t)')], 'its end was cut off'];
         yield 'a cut tail and the head set back' => [[
             self::without('(SELECT n FROM (SELECT MAX(number) n FROM operations) t)'),
             'UPDATE ledger_head SET number = (SELECT MAX(number) FROM operations), hash = (SELECT hash FROM operations ORDER BY number DESC LIMIT 1)',
         ], 'the end of the record was cut off'];
-        yield 'two exchanged' => [[self::renumber(50, 999_999), self::renumber(51, 50), self::renumber(999_999, 51)], 'Operation 50 is not in its place: it was recorded as operation 51'];
-        yield 'one made up at the end' => [["INSERT INTO operations SELECT number + 1, epoch, '01zzzzzzzzzzzzzzzzzzzzzzzz', kind, user_id, user_name, witness_id, base_epoch, base_number, begun_at, done_at, received_at, clock_checked_at, day, signed, note, key_id, hash FROM operations ORDER BY number DESC LIMIT 1"], 'something was added past its end'];
+        yield 'two exchanged' => [
+            [self::renumber(50, 999_999), self::renumber(51, 50), self::renumber(999_999, 51)],
+            'Operation 50 is not in its place: it was recorded as operation 51',
+        ];
+        yield 'one made up at the end' => [
+            ["INSERT INTO operations SELECT number + 1, epoch, '01zzzzzzzzzzzzzzzzzzzzzzzz', kind, user_id, user_name, witness_id, base_epoch, base_number, begun_at, done_at, received_at, clock_checked_at, day, signed, note, key_id, hash FROM operations ORDER BY number DESC LIMIT 1"],
+            'something was added past its end',
+        ];
         yield 'a kind that does not exist' => [["UPDATE operations SET kind = 'gift' WHERE number = 20"], 'of a kind that is not known'];
         yield 'another key' => [["UPDATE operations SET key_id = 'k9' WHERE number = 21"], 'under the key "k9"'];
         yield 'the head written over' => [["UPDATE ledger_head SET hash = REPEAT('a', 64)"], 'does not end as it was left'];
-        yield 'a holding made up' => [['UPDATE holdings SET quantity = quantity + 5 WHERE id = (SELECT n FROM (SELECT MIN(id) n FROM holdings) h)'], 'kept as being there'];
+        yield 'a holding made up' => [
+            ['UPDATE holdings SET quantity = quantity + 5 WHERE id = (SELECT n FROM (SELECT MIN(id) n FROM holdings) h)'],
+            'kept as being there',
+        ];
         yield 'a holding gone' => [['DELETE FROM holdings WHERE id = (SELECT n FROM (SELECT MIN(id) n FROM holdings) h)'], '0 kept as being there'];
-        yield 'a later printed date' => [["UPDATE lots SET expires = '2099-01', good_until = '2099-01-31' WHERE id = (SELECT lot_id FROM movements WHERE expires IS NOT NULL LIMIT 1)"], 'is kept as expiring 2099-01'];
-        yield 'a date that lasts longer than printed' => [["UPDATE lots SET good_until = '2099-01-31' WHERE id = (SELECT lot_id FROM movements WHERE expires IS NOT NULL LIMIT 1)"], 'is kept as in date until 2099-01-31'];
-        yield 'a check that never was' => [["UPDATE kits SET last_full_on = '2026-11-01' WHERE code = 'QH-04'"], 'Kit QH-04: last_full_on is kept as 2026-11-01'];
-        yield 'a seal made whole' => [["UPDATE kits SET seal = 'intact', seal_number = 'S-1' WHERE code = 'QH-01'"], 'Kit QH-01: seal is kept as intact'];
-        yield 'a kit somewhere else' => [["UPDATE kits SET place_id = (SELECT id FROM places WHERE name = 'Saw shed') WHERE code = 'QH-01'"], 'Kit QH-01: place_id'];
+        yield 'a later printed date' => [
+            ["UPDATE lots SET expires = '2099-01', good_until = '2099-01-31' WHERE id = (SELECT lot_id FROM movements WHERE expires IS NOT NULL LIMIT 1)"],
+            'is kept as expiring 2099-01',
+        ];
+        yield 'a date that lasts longer than printed' => [
+            ["UPDATE lots SET good_until = '2099-01-31' WHERE id = (SELECT lot_id FROM movements WHERE expires IS NOT NULL LIMIT 1)"],
+            'is kept as in date until 2099-01-31',
+        ];
+        yield 'a check that never was' => [
+            ["UPDATE kits SET last_full_on = '2026-11-01' WHERE code = 'QH-04'"],
+            'Kit QH-04: last_full_on is kept as 2026-11-01',
+        ];
+        yield 'a seal made whole' => [
+            ["UPDATE kits SET seal = 'intact', seal_number = 'S-1' WHERE code = 'QH-01'"],
+            'Kit QH-01: seal is kept as intact',
+        ];
+        yield 'a kit somewhere else' => [
+            ["UPDATE kits SET place_id = (SELECT id FROM places WHERE name = 'Saw shed') WHERE code = 'QH-01'"],
+            'Kit QH-01: place_id',
+        ];
         yield 'a kit for clinicians' => [["UPDATE kits SET scope = 'clinician' WHERE code = 'QH-01'"], 'Kit QH-01: scope is kept as clinician'];
         yield 'a use forgotten' => [['UPDATE kits SET used_on = NULL'], 'used_on is kept as nothing'];
-        yield 'a signed assessment with other figures' => [['UPDATE assessment_areas SET people = people + 1'], 'is not as it was when it was signed'];
-        yield 'a confirmed edition with another figure' => [["UPDATE `lines` SET quantity = 9 WHERE list_id = (SELECT id FROM lists WHERE code = 'bleeding-set' AND edition = '1') AND quantity IS NOT NULL"], 'is not as it was when it was confirmed'];
-        yield 'an edition confirmed behind the record' => [["UPDATE lists SET confirmed_at = '2026-01-01 00:00:00' WHERE confirmed_at IS NULL LIMIT 1"], 'is kept as confirmed, but nothing of that is on record'];
+        yield 'a signed assessment with other figures' => [
+            ['UPDATE assessment_areas SET people = people + 1'], 'is not as it was when it was signed',
+        ];
+        yield 'a confirmed edition with another figure' => [
+            ["UPDATE `lines` SET quantity = 9 WHERE list_id = (SELECT id FROM lists WHERE code = 'bleeding-set' AND edition = '1') AND quantity IS NOT NULL"],
+            'is not as it was when it was confirmed',
+        ];
+        yield 'an edition confirmed behind the record' => [
+            ["UPDATE lists SET confirmed_at = '2026-01-01 00:00:00' WHERE confirmed_at IS NULL LIMIT 1"],
+            'is kept as confirmed, but nothing of that is on record',
+        ];
     }
 
     /** @param  list<string>  $statements */
@@ -95,7 +166,10 @@ final class LedgerTest extends TestCase
             return app(Verify::class)()->faults;
         });
         $this->assertStringContainsString('Operation '.($last - 2).' was put in later', implode(' ', $faults));
-        $this->assertStringContainsString('Operation '.($last - 1).' is not in its place: it was recorded as operation '.($last - 2), implode(' ', $faults));
+        $this->assertStringContainsString(
+            'Operation '.($last - 1).' is not in its place: it was recorded as operation '.($last - 2),
+            implode(' ', $faults),
+        );
     }
 
     public function test_a_record_computed_anew_by_who_has_the_key_is_named_by_a_checkpoint(): void
@@ -119,12 +193,20 @@ final class LedgerTest extends TestCase
     public function test_a_check_of_which_only_a_part_was_written_is_named(): void
     {
         $faults = $this->behindItsBack(function (): array {
-            $number = (int) DB::table('movements')->join('operations', 'operations.number', '=', 'movements.operation_number')->where('kind', 'full_check')->min('operation_number');
+            $number = (int) DB::table('movements')->join(
+                'operations',
+                'operations.number',
+                '=',
+                'movements.operation_number',
+            )->where('kind', 'full_check')->min('operation_number');
             DB::table('movements')->where('operation_number', $number)->delete();
 
             return app(Verify::class)()->faults;
         });
-        $this->assertStringContainsString('says was on record after it is not what the movements say: only a part of it was written', implode(' ', $faults));
+        $this->assertStringContainsString(
+            'says was on record after it is not what the movements say: only a part of it was written',
+            implode(' ', $faults),
+        );
     }
 
     public function test_what_is_kept_beside_the_record_is_made_anew_from_it(): void

@@ -19,7 +19,14 @@ final class PeopleTest extends TestCase
      */
     private function written(array $but = []): array
     {
-        return [...['name' => 'Nele Arbuthnot', 'ended_on' => null, 'qualifications' => [['scope' => 'first_aider', 'title' => 'First aid at work', 'expires_on' => '2030-01-31']], 'postings' => []], ...$but];
+        return [
+            ...[
+                'name' => 'Nele Arbuthnot', 'ended_on' => null,
+                'qualifications' => [['scope' => 'first_aider', 'title' => 'First aid at work', 'expires_on' => '2030-01-31']],
+                'postings' => [],
+            ],
+            ...$but,
+        ];
     }
 
     private function place(string $name): Place
@@ -44,8 +51,14 @@ final class PeopleTest extends TestCase
         $cafe = $cover->firstWhere('place.name', 'Café');
         $this->assertSame(['day', 'first_aider', 3, 2], [$cafe['shift'], $cafe['scope'], $cafe['needed'], $cafe['there']]);
         $this->assertContains('Café, day shift: 2 of 3 first aiders posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
-        $this->assertStringContainsString('1 qualification of first aiders expires within 60 days', implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')));
-        $this->actAs('lead')->putJson('/api/people/'.$this->ulid(), $this->written(['postings' => [['place_id' => $this->place('Café')->id, 'shift' => 'day']]]))->assertOk();
+        $this->assertStringContainsString(
+            '1 qualification of first aiders expires within 60 days',
+            implode(' ', array_column($this->getJson('/api/asks')->json(), 'text')),
+        );
+        $this->actAs('lead')->putJson(
+            '/api/people/'.$this->ulid(),
+            $this->written(['postings' => [['place_id' => $this->place('Café')->id, 'shift' => 'day']]]),
+        )->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertSame(3, collect($this->getJson('/api/cover')->json())->firstWhere('place.name', 'Café')['there']);
     }
@@ -88,7 +101,10 @@ final class PeopleTest extends TestCase
         $this->app?->forgetScopedInstances();
         $this->assertSame(\Sarcina\Core\Kit\Scope::Trained, $this->kit('QH-08')->scope, 'So it was once set by hand.');
         $this->assertSame(['anyone', 'not_ready'], [$this->readKit('QH-08')['scope'], $this->readKit('QH-08')['verdict']['verdict']]);
-        $this->assertContains('Tree yard, day shift: 0 of 1 people with special training posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
+        $this->assertContains(
+            'Tree yard, day shift: 0 of 1 people with special training posted.',
+            array_column($this->getJson('/api/asks')->json(), 'text'),
+        );
     }
 
     public function test_a_shift_whose_only_one_goes_is_not_forgotten(): void
@@ -96,13 +112,22 @@ final class PeopleTest extends TestCase
         $this->actAs('lead');
         $yard = $this->place('Tree yard');
         $id = $this->ulid();
-        $this->putJson("/api/people/{$id}", $this->written(['qualifications' => [['scope' => 'trained', 'title' => 'Bleeding control', 'expires_on' => null]], 'postings' => [['place_id' => $yard->id, 'shift' => 'night']]]))->assertOk();
+        $this->putJson(
+            "/api/people/{$id}",
+            $this->written([
+                'qualifications' => [['scope' => 'trained', 'title' => 'Bleeding control', 'expires_on' => null]],
+                'postings' => [['place_id' => $yard->id, 'shift' => 'night']],
+            ]),
+        )->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertSame('trained', $this->readKit('QH-08')['scope']);
         $this->deleteJson("/api/people/{$id}")->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertSame('anyone', $this->readKit('QH-08')['scope'], 'Two are there by day, and nobody at night.');
-        $this->assertContains('Tree yard, night shift: 0 of 1 people with special training posted.', array_column($this->getJson('/api/asks')->json(), 'text'));
+        $this->assertContains(
+            'Tree yard, night shift: 0 of 1 people with special training posted.',
+            array_column($this->getJson('/api/asks')->json(), 'text'),
+        );
     }
 
     public function test_who_stops_counts_through_their_last_day(): void
@@ -120,7 +145,13 @@ final class PeopleTest extends TestCase
     public function test_a_shift_without_anyone_lowers_what_is_there(): void
     {
         $yard = $this->place('Tree yard');
-        $this->actAs('lead')->putJson('/api/cover', ['place_id' => $yard->id, 'needs' => [['shift' => 'day', 'scope' => 'trained', 'count' => 2], ['shift' => 'night', 'scope' => 'first_aider', 'count' => 1]]])->assertOk();
+        $this->actAs('lead')->putJson(
+            '/api/cover',
+            [
+                'place_id' => $yard->id,
+                'needs' => [['shift' => 'day', 'scope' => 'trained', 'count' => 2], ['shift' => 'night', 'scope' => 'first_aider', 'count' => 1]],
+            ],
+        )->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertSame('anyone', $this->readKit('QH-07')['scope']);
     }
@@ -128,11 +159,19 @@ final class PeopleTest extends TestCase
     public function test_bad_records_are_refused_at_their_field(): void
     {
         $this->actAs('lead');
-        foreach (['name' => '', 'ended_on' => '31.12.2026', 'qualifications.0.scope' => [['scope' => 'wizard', 'title' => 'x']], 'qualifications.0.title' => [['scope' => 'trained', 'title' => '']], 'postings.0.place_id' => [['place_id' => 'no-such', 'shift' => 'day']], 'shoe_size' => 42] as $field => $value) {
+        foreach ([
+            'name' => '', 'ended_on' => '31.12.2026',
+            'qualifications.0.scope' => [['scope' => 'wizard', 'title' => 'x']],
+            'qualifications.0.title' => [['scope' => 'trained', 'title' => '']],
+            'postings.0.place_id' => [['place_id' => 'no-such', 'shift' => 'day']], 'shoe_size' => 42,
+        ] as $field => $value) {
             $this->putJson('/api/people/'.$this->ulid(), $this->written([explode('.', $field)[0] => $value]))->assertJsonValidationErrors([$field]);
         }
         $this->putJson('/api/people/not-an-id', $this->written())->assertNotFound();
-        $this->putJson('/api/cover', ['place_id' => $this->place('Café')->id, 'needs' => [['shift' => 'day', 'scope' => 'trained', 'count' => 0]]])->assertUnprocessable();
+        $this->putJson(
+            '/api/cover',
+            ['place_id' => $this->place('Café')->id, 'needs' => [['shift' => 'day', 'scope' => 'trained', 'count' => 0]]],
+        )->assertUnprocessable();
     }
 
     public function test_records_about_people_go_in_time(): void
@@ -142,7 +181,10 @@ final class PeopleTest extends TestCase
         $wilma = FirstAider::query()->where('name', 'Wilma Astrand')->firstOrFail();
         $kept = collect($this->getJson('/api/people')->json('people'))->firstWhere('name', 'Wilma Astrand');
         $this->assertNotNull($kept['goes_on']);
-        $this->putJson('/api/organisation', ['length_unit' => 'cm', 'mass_unit' => 'g', 'volume_unit' => 'ml', 'currency' => 'GBP', 'people_kept_days' => 310])->assertOk();
+        $this->putJson(
+            '/api/organisation',
+            ['length_unit' => 'cm', 'mass_unit' => 'g', 'volume_unit' => 'ml', 'currency' => 'GBP', 'people_kept_days' => 310],
+        )->assertOk();
         $this->app?->forgetScopedInstances();
         $this->assertNotContains('Wilma Astrand', array_column($this->getJson('/api/people')->json('people'), 'name'), 'She ended 320 days ago.');
         $this->assertNotNull(FirstAider::query()->find($wilma->id), 'Reading deletes nothing.');

@@ -10,7 +10,10 @@ final class ReadingTest extends TestCase
 {
     public function test_the_finder_finds_kits_items_places_and_lots(): void
     {
-        $find = fn (string $text): array => array_map(static fn (array $found): array => [$found['kind'], $found['href']], $this->actAs('member')->getJson('/api/find?q='.rawurlencode($text))->assertOk()->json('found'));
+        $find = fn (string $text): array => array_map(
+            static fn (array $found): array => [$found['kind'], $found['href']],
+            $this->actAs('member')->getJson('/api/find?q='.rawurlencode($text))->assertOk()->json('found'),
+        );
         $this->assertSame(['kit', '/kits/QH-07'], $find('qh-07')[0]);
         $this->assertSame(['kit', '/kits/QH-07'], $find('sarcina:kit/QH-07')[0]);
         $this->assertContains(['item', '/items/haemostatic-gauze'], $find('haemost'));
@@ -24,7 +27,10 @@ final class ReadingTest extends TestCase
     public function test_an_item_says_what_it_needs_where_it_is_and_where_it_is_missing(): void
     {
         $torch = $this->actAs('member')->getJson('/api/items/hand-torch')->assertOk()->json();
-        $this->assertSame([['any_of' => ['Battery, AAA'], 'codes' => ['battery-aaa'], 'per' => 'each', 'quantity' => 2, 'reason' => 'It runs on two cells.']], $torch['needs']);
+        $this->assertSame(
+            [['any_of' => ['Battery, AAA'], 'codes' => ['battery-aaa'], 'per' => 'each', 'quantity' => 2, 'reason' => 'It runs on two cells.']],
+            $torch['needs'],
+        );
         $this->assertContains('QH-10', array_column($torch['carried'], 'kit'));
         $large = $this->getJson('/api/items/dressing-large')->json();
         $this->assertContains('QH-10', $large['missing_in'], 'The only one there is soiled.');
@@ -35,7 +41,13 @@ final class ReadingTest extends TestCase
     public function test_starter_lists_are_unconfirmed_and_say_what_they_rest_on(): void
     {
         $lists = collect($this->actAs('auditor')->getJson('/api/lists')->assertOk()->json())->keyBy('code');
-        $this->assertSame(['starter', false, 'BS 8599-1:2019', '2019'], [$lists['bs-8599-1/medium']['origin'], $lists['bs-8599-1/medium']['confirmed'], $lists['bs-8599-1/medium']['basis'], $lists['bs-8599-1/medium']['edition']]);
+        $this->assertSame(
+            ['starter', false, 'BS 8599-1:2019', '2019'],
+            [
+                $lists['bs-8599-1/medium']['origin'], $lists['bs-8599-1/medium']['confirmed'],
+                $lists['bs-8599-1/medium']['basis'], $lists['bs-8599-1/medium']['edition'],
+            ],
+        );
         $this->assertSame(16, $lists['bs-8599-1/medium']['lines']);
         $classA = $this->getJson('/api/lists/'.$lists['ansi-z308-1/class-a']['id'])->assertOk()->json();
         $this->assertSame('2.5 yd in all', collect($classA['lines'])->firstWhere('need', 'Adhesive tape, in all')['required']);

@@ -38,7 +38,11 @@ final class RecordTest extends TestCase
     #[DataProvider('kept')]
     public function test_who_serves_people_can_neither_change_nor_remove_what_is_kept(string $table): void
     {
-        foreach (["UPDATE `{$table}` SET ".($table === 'operations' ? 'note' : 'position').' = NULL', "DELETE FROM `{$table}`", "TRUNCATE `{$table}`", "DROP TABLE `{$table}`", "ALTER TABLE `{$table}` ADD x INT", "DROP TRIGGER {$table}_no_update"] as $statement) {
+        foreach ([
+            "UPDATE `{$table}` SET ".($table === 'operations' ? 'note' : 'position').' = NULL',
+            "DELETE FROM `{$table}`", "TRUNCATE `{$table}`", "DROP TABLE `{$table}`",
+            "ALTER TABLE `{$table}` ADD x INT", "DROP TRIGGER {$table}_no_update",
+        ] as $statement) {
             try {
                 DB::connection('mariadb')->unprepared($statement);
                 $this->fail("{$statement} was let through.");
@@ -54,7 +58,10 @@ final class RecordTest extends TestCase
         if (DB::table($table)->doesntExist()) {
             $this->markTestSkipped('The demo has none of these.');
         }
-        foreach (["UPDATE `{$table}` SET ".($table === 'operations' ? "note = 'x'" : 'position = position + 1'), "DELETE FROM `{$table}`"] as $statement) {
+        foreach ([
+            "UPDATE `{$table}` SET ".($table === 'operations' ? "note = 'x'" : 'position = position + 1'),
+            "DELETE FROM `{$table}`",
+        ] as $statement) {
             try {
                 DB::connection('owner')->unprepared($statement);
                 $this->fail("{$statement} was let through.");
@@ -67,7 +74,10 @@ final class RecordTest extends TestCase
     public function test_fields_are_told_apart_whatever_they_hold(): void
     {
         $row = static fn (?string $signed, ?string $note): string => Canonical::text('', ['signed' => $signed, 'note' => $note], []);
-        $texts = [$row('a', 'b'), $row('ab', ''), $row('', 'ab'), $row('ab', null), $row(null, 'ab'), $row('1:a', 'b'), $row('a', '1:b'), $row('-', ''), $row(null, '-')];
+        $texts = [
+            $row('a', 'b'), $row('ab', ''), $row('', 'ab'), $row('ab', null), $row(null, 'ab'), $row('1:a', 'b'),
+            $row('a', '1:b'), $row('-', ''), $row(null, '-'),
+        ];
         $this->assertSame($texts, array_values(array_unique($texts)));
     }
 
@@ -119,13 +129,25 @@ final class RecordTest extends TestCase
         $before = (int) $held->quantity;
         foreach ($done as [$kind, $movement, $kits, $stores]) {
             $kits = array_map(static fn (Kit $one): Kit => Kit::locked($one->id), $kits);
-            app(Record::class)->write(Operation::now($this->ulid(), $kind, $this->person('lead'), now(), now()->toDateString())->of($kits, $stores)->with([$movement]));
+            app(Record::class)->write(Operation::now(
+                $this->ulid(),
+                $kind,
+                $this->person('lead'),
+                now(),
+                now()->toDateString(),
+            )->of($kits, $stores)->with([$movement]));
         }
         $this->assertSame($before + 2 - 1 - 1, (int) DB::table('holdings')->where('id', $held->id)->value('quantity'));
         $this->assertSame(now()->toDateString(), Kit::query()->findOrFail($kit->id)->used_on);
         $this->assertSame([], app(Verify::class)()->faults);
         $this->expectException(PiecesAreNotThere::class);
-        app(Record::class)->write(Operation::now($this->ulid(), OperationKind::Dispose, $this->person('lead'), now(), now()->toDateString())->of([], [$store])->with([new LotMovement($lot, 1, Location::store($store->id, 'damaged'), null, 'discarded')]));
+        app(Record::class)->write(Operation::now(
+            $this->ulid(),
+            OperationKind::Dispose,
+            $this->person('lead'),
+            now(),
+            now()->toDateString(),
+        )->of([], [$store])->with([new LotMovement($lot, 1, Location::store($store->id, 'damaged'), null, 'discarded')]));
     }
 
     public function test_the_end_of_the_record_is_held_for_a_dozen_statements_at_the_most(): void
@@ -138,7 +160,10 @@ final class RecordTest extends TestCase
             $statements[] = $query->sql;
         });
         $this->finish($check + ['seal_reason' => 'Planned full check', 'seal_set' => 'S-900'])->assertOk();
-        $from = array_find_key_of($statements, static fn (string $sql): bool => str_contains($sql, 'ledger_head') && str_contains($sql, 'for update'));
+        $from = array_find_key_of(
+            $statements,
+            static fn (string $sql): bool => str_contains($sql, 'ledger_head') && str_contains($sql, 'for update'),
+        );
         $to = array_find_key_of($statements, static fn (string $sql): bool => str_starts_with($sql, 'update `ledger_head`'));
         $this->assertNotNull($from);
         $this->assertNotNull($to);
@@ -156,10 +181,17 @@ final class RecordTest extends TestCase
         $first = $this->finish($one, $id)->assertOk()->json();
         $count = OperationModel::query()->count();
         $this->assertSame($first, $this->finish($one, $id)->assertOk()->json());
-        $this->assertSame($first, $this->finish(['note' => 'another note'] + $one, strtoupper($id))->assertOk()->json(), 'What was recorded first stands.');
+        $this->assertSame(
+            $first,
+            $this->finish(['note' => 'another note'] + $one, strtoupper($id))->assertOk()->json(),
+            'What was recorded first stands.',
+        );
         $this->finish($this->asRecorded($this->readKit('QH-02')), $id)->assertUnprocessable()->assertJsonValidationErrors('id');
         $plan = $this->getJson('/api/kits/QH-01/restock')->json();
-        $this->putJson("/api/kits/QH-01/seals/{$id}", ['event' => 'set', 'seal_number' => 'S-1', 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base']])->assertUnprocessable()->assertJsonValidationErrors('id');
+        $this->putJson(
+            "/api/kits/QH-01/seals/{$id}",
+            ['event' => 'set', 'seal_number' => 'S-1', 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base']],
+        )->assertUnprocessable()->assertJsonValidationErrors('id');
         $this->actAs('lead')->finish($one, $id)->assertUnprocessable()->assertJsonValidationErrors('id');
         $this->assertSame($count, OperationModel::query()->count());
     }
@@ -199,10 +231,20 @@ final class RecordTest extends TestCase
         $this->actAs('auditor');
         $operation = OperationModel::query()->where('kind', 'full_check')->firstOrFail();
         $copy = $this->getJson("/api/operations/{$operation->id}/copy")->assertOk()->json();
-        $this->assertSame(['sarcina.record/1', $operation->number, $operation->hash], [$copy['format'], $copy['checkpoint']['number'], $copy['checkpoint']['hash']]);
+        $this->assertSame(
+            ['sarcina.record/1', $operation->number, $operation->hash],
+            [$copy['format'], $copy['checkpoint']['number'], $copy['checkpoint']['hash']],
+        );
         $point = $copy['checkpoint'];
-        $text = "sarcina.checkpoint/1\n".implode('', array_map(Canonical::field(...), [$point['epoch'], $point['number'], $point['hash'], $point['day']]));
-        $this->assertTrue(sodium_crypto_sign_verify_detached((string) base64_decode($point['signature'], true), $text, (string) base64_decode($point['public_key'], true)));
+        $text = "sarcina.checkpoint/1\n".implode(
+            '',
+            array_map(Canonical::field(...), [$point['epoch'], $point['number'], $point['hash'], $point['day']]),
+        );
+        $this->assertTrue(sodium_crypto_sign_verify_detached(
+            (string) base64_decode($point['signature'], true),
+            $text,
+            (string) base64_decode($point['public_key'], true),
+        ));
         $this->assertSame($point['public_key'], app(Keys::class)->publicKey());
         $path = (string) tempnam(sys_get_temp_dir(), 'copy');
         file_put_contents($path, json_encode($copy));

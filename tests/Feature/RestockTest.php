@@ -15,8 +15,14 @@ final class RestockTest extends TestCase
     public function test_the_list_takes_out_what_ran_out_and_puts_in_what_lasts(): void
     {
         $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->assertOk()->json();
-        $this->assertSame([['haemostatic-gauze', 'H4471', 'expired', 'discard']], array_map(static fn (array $row): array => [$row['item'], $row['lot'], $row['because'], $row['to']], $plan['out']));
-        $this->assertSame([['haemostatic-gauze', 1, false]], array_map(static fn (array $row): array => [$row['item'], $row['quantity'], $row['short_dated']], $plan['in']));
+        $this->assertSame(
+            [['haemostatic-gauze', 'H4471', 'expired', 'discard']],
+            array_map(static fn (array $row): array => [$row['item'], $row['lot'], $row['because'], $row['to']], $plan['out']),
+        );
+        $this->assertSame(
+            [['haemostatic-gauze', 1, false]],
+            array_map(static fn (array $row): array => [$row['item'], $row['quantity'], $row['short_dated']], $plan['in']),
+        );
         $this->assertGreaterThanOrEqual($plan['until'], $plan['in'][0]['good_until']);
         $this->assertSame('Not into chest or belly; trained people only.', $plan['in'][0]['caution']);
     }
@@ -38,7 +44,10 @@ final class RestockTest extends TestCase
     public function test_what_the_store_lacks_is_said(): void
     {
         $plan = $this->actAs('keeper')->getJson('/api/kits/QH-06/restock')->json();
-        $this->assertSame([['Eyewash pod, 20 ml', 3]], array_map(static fn (array $row): array => [$row['what'], $row['quantity']], $plan['missing']));
+        $this->assertSame(
+            [['Eyewash pod, 20 ml', 3]],
+            array_map(static fn (array $row): array => [$row['what'], $row['quantity']], $plan['missing']),
+        );
         $this->do('QH-06', $plan)->assertOk()->assertJson(['kit' => ['verdict' => ['verdict' => 'limited']]]);
     }
 
@@ -57,7 +66,10 @@ final class RestockTest extends TestCase
         $early = collect($plan['out'])->firstWhere('lot', 'B2093');
         $this->assertSame(['expires_early', 'store'], [$early['because'], $early['to']]);
         $this->do('QH-05', $plan)->assertOk();
-        $this->assertSame(2, (int) DB::table('holdings')->where('store_id', $this->store()->id)->where('lot_id', $early['lot_id'])->value('quantity'));
+        $this->assertSame(
+            2,
+            (int) DB::table('holdings')->where('store_id', $this->store()->id)->where('lot_id', $early['lot_id'])->value('quantity'),
+        );
     }
 
     public function test_sent_twice_it_counts_once(): void
@@ -86,10 +98,19 @@ final class RestockTest extends TestCase
         $body = $this->body($plan);
         $address = "/api/kits/QH-07/restocks/{$this->ulid()}";
         $this->putJson($address, ['out' => [], 'in' => []] + $body)->assertUnprocessable()->assertJsonValidationErrors('in');
-        $this->putJson($address, ['in' => [['quantity' => 0] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.quantity');
-        $this->putJson($address, ['in' => [['lot_id' => 'none'] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.lot_id');
+        $this->putJson(
+            $address,
+            ['in' => [['quantity' => 0] + $body['in'][0]]] + $body,
+        )->assertUnprocessable()->assertJsonValidationErrors('in.0.quantity');
+        $this->putJson(
+            $address,
+            ['in' => [['lot_id' => 'none'] + $body['in'][0]]] + $body,
+        )->assertUnprocessable()->assertJsonValidationErrors('in.0.lot_id');
         $elsewhere = $this->readKit('QH-13')['leaves'][0]['pockets'][0]['id'];
-        $this->putJson($address, ['in' => [['pocket_id' => $elsewhere] + $body['in'][0]]] + $body)->assertUnprocessable()->assertJsonValidationErrors('in.0.pocket_id');
+        $this->putJson(
+            $address,
+            ['in' => [['pocket_id' => $elsewhere] + $body['in'][0]]] + $body,
+        )->assertUnprocessable()->assertJsonValidationErrors('in.0.pocket_id');
         $this->putJson($address, ['whence' => 1] + $body)->assertUnprocessable()->assertJsonValidationErrors('whence');
     }
 
@@ -101,7 +122,10 @@ final class RestockTest extends TestCase
         $body = ['store' => $this->store()->id, 'begun_at' => now()->toIso8601ZuluString(), 'base' => $kit['base'], 'out' => [$out], 'in' => []];
         $this->putJson("/api/kits/QH-14/restocks/{$this->ulid()}", $body)->assertUnprocessable()->assertJsonValidationErrors('seal_reason');
         $this->putJson("/api/kits/QH-14/restocks/{$this->ulid()}", $body + ['seal_reason' => 'A glove was torn'])->assertOk()
-            ->assertJson(['kit' => ['seal' => ['state' => 'broken', 'reason' => 'A glove was torn'], 'due' => ['because' => 'seal', 'kind' => 'full']]]);
+            ->assertJson(['kit' => [
+                'seal' => ['state' => 'broken', 'reason' => 'A glove was torn'],
+                'due' => ['because' => 'seal', 'kind' => 'full'],
+            ]]);
     }
 
     public function test_a_new_kit_is_filled_from_an_empty_bag(): void
@@ -109,8 +133,14 @@ final class RestockTest extends TestCase
         $this->actAs('lead');
         $design = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'bleeding-set');
         $place = collect($this->getJson('/api/places')->json())->firstWhere('name', 'Saw shed');
-        $kit = ['id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Spare set', 'design_id' => $design['id'], 'place_id' => $place['id'], 'scope' => 'trained'];
-        $this->postJson('/api/kits', $kit)->assertCreated()->assertJson(['code' => 'QH-20', 'contents' => [], 'verdict' => ['verdict' => 'not_ready'], 'due' => ['because' => 'first']]);
+        $kit = [
+            'id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Spare set', 'design_id' => $design['id'],
+            'place_id' => $place['id'], 'scope' => 'trained',
+        ];
+        $this->postJson('/api/kits', $kit)->assertCreated()->assertJson([
+            'code' => 'QH-20', 'contents' => [], 'verdict' => ['verdict' => 'not_ready'],
+            'due' => ['because' => 'first'],
+        ]);
         $this->postJson('/api/kits', $kit)->assertCreated();
         $this->assertSame(1, \App\Kits\Models\Kit::query()->where('code', 'QH-20')->count());
         $plan = $this->getJson('/api/kits/QH-20/restock')->assertOk()->json();
@@ -120,8 +150,14 @@ final class RestockTest extends TestCase
         $this->finish($check)->assertOk()->assertJson(['verdict' => 'ready']);
         $this->assertSame('interval', $this->readKit('QH-20')['due']['because']);
         $other = ['id' => $this->ulid()] + $kit;
-        $this->assertStringContainsString('Another kit has this code', $this->postJson('/api/kits', $other)->assertUnprocessable()->json('errors.code.0'));
-        $this->postJson('/api/kits', ['code' => 'qh 20', 'name' => '', 'design_id' => 'x'] + $other)->assertUnprocessable()->assertJsonValidationErrors(['code', 'name', 'design_id']);
+        $this->assertStringContainsString(
+            'Another kit has this code',
+            $this->postJson('/api/kits', $other)->assertUnprocessable()->json('errors.code.0'),
+        );
+        $this->postJson(
+            '/api/kits',
+            ['code' => 'qh 20', 'name' => '', 'design_id' => 'x'] + $other,
+        )->assertUnprocessable()->assertJsonValidationErrors(['code', 'name', 'design_id']);
     }
 
     public function test_a_line_by_class_is_filled_with_what_the_store_has_of_it(): void
@@ -129,7 +165,13 @@ final class RestockTest extends TestCase
         $this->actAs('lead');
         $design = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'workplace-medium');
         $place = collect($this->getJson('/api/places')->json())->firstWhere('name', 'Ground floor desk');
-        $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-21', 'name' => 'Second desk box', 'design_id' => $design['id'], 'place_id' => $place['id'], 'scope' => 'first_aider'])->assertCreated();
+        $this->postJson(
+            '/api/kits',
+            [
+                'id' => $this->ulid(), 'code' => 'QH-21', 'name' => 'Second desk box', 'design_id' => $design['id'],
+                'place_id' => $place['id'], 'scope' => 'first_aider',
+            ],
+        )->assertCreated();
         $plan = $this->getJson('/api/kits/QH-21/restock')->json();
         $this->assertContains('triangular-bandage', array_column($plan['in'], 'item'));
         $large = collect($plan['in'])->where('line', 'L4')->pluck('item')->unique()->all();
@@ -146,8 +188,14 @@ final class RestockTest extends TestCase
     {
         return [
             'store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'],
-            'out' => array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])), $plan['out']),
-            'in' => array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])), $plan['in']),
+            'out' => array_map(
+                static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'quantity', 'to'])),
+                $plan['out'],
+            ),
+            'in' => array_map(
+                static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'quantity'])),
+                $plan['in'],
+            ),
         ];
     }
 

@@ -27,8 +27,14 @@ final class SessionTest extends TestCase
 
     public function test_a_wrong_password_is_said_at_the_field_without_telling_which_was_wrong(): void
     {
-        $wrong = $this->postJson('/api/session', ['email' => 'keeper@quillhaven.example', 'password' => 'guess'])->assertUnprocessable()->json('errors');
-        $unknown = $this->postJson('/api/session', ['email' => 'nobody@quillhaven.example', 'password' => 'guess'])->assertUnprocessable()->json('errors');
+        $wrong = $this->postJson(
+            '/api/session',
+            ['email' => 'keeper@quillhaven.example', 'password' => 'guess'],
+        )->assertUnprocessable()->json('errors');
+        $unknown = $this->postJson(
+            '/api/session',
+            ['email' => 'nobody@quillhaven.example', 'password' => 'guess'],
+        )->assertUnprocessable()->json('errors');
         $this->assertSame($wrong, $unknown);
         $this->postJson('/api/session', ['email' => 'keeper'])->assertUnprocessable()->assertJsonValidationErrors(['email', 'password']);
     }

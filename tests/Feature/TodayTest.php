@@ -18,7 +18,11 @@ final class TodayTest extends TestCase
         $first = $work->first();
         $this->assertSame(['QH-07', 'stop', 'not_ready', 'check'], [$first['kit'], $first['band'], $first['verdict'], $first['job']]);
         $this->assertStringContainsString('9 days overdue', $first['reasons'][0]);
-        $this->assertSame(['stop', 'now', 'soon'], array_values(array_unique($work->pluck('band')->all())), 'The bands come in the order of their urgency.');
+        $this->assertSame(
+            ['stop', 'now', 'soon'],
+            array_values(array_unique($work->pluck('band')->all())),
+            'The bands come in the order of their urgency.',
+        );
         $byKit = $work->keyBy('kit');
         $this->assertSame(['Check due today'], $byKit['QH-04']['reasons']);
         $this->assertContains('Eyewash pod: 3 of 10', $byKit['QH-06']['reasons']);
@@ -40,7 +44,11 @@ final class TodayTest extends TestCase
     {
         $today = $this->actAs('member')->getJson('/api/today')->json();
         $kitchen = collect($today['horizon'])->firstWhere('place.name', 'Kitchen');
-        $burn = collect($kitchen['marks'])->first(fn (array $mark): bool => in_array('Burn dressing, gel soaked, 20 cm expires', $mark['texts'], true));
+        $burn = collect($kitchen['marks'])->first(fn (array $mark): bool => in_array(
+            'Burn dressing, gel soaked, 20 cm expires',
+            $mark['texts'],
+            true,
+        ));
         $this->assertSame([now()->addDays(19)->toDateString(), 'QH-05'], [$burn['day'], $burn['kit']]);
         $this->assertNotNull(collect($kitchen['marks'])->firstWhere('kind', 'check'));
     }
@@ -65,7 +73,11 @@ final class TodayTest extends TestCase
             foreach (\App\Kits\Models\Kit::query()->get() as $kit) {
                 $states->renew($kit, $day);
             }
-            $this->assertEquals(DB::table('kit_states')->orderBy('kit_id')->get(['kit_id', 'verdict', 'due_on', 'mass_g'])->all(), $kept, "After {$days} days.");
+            $this->assertEquals(
+                DB::table('kit_states')->orderBy('kit_id')->get(['kit_id', 'verdict', 'due_on', 'mass_g'])->all(),
+                $kept,
+                "After {$days} days.",
+            );
         }
     }
 

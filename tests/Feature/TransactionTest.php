@@ -82,7 +82,10 @@ final class TransactionTest extends TestCase
             $tries++;
             DB::table('organisations')->update(['name' => "Try {$tries}"]);
             if ($tries < 3) {
-                throw new PDOException('SQLSTATE[40001]: Serialization failure: 1213 Deadlock found when trying to get lock; try restarting transaction', 40001);
+                throw new PDOException(
+                    'SQLSTATE[40001]: Serialization failure: 1213 Deadlock found when trying to get lock; try restarting transaction',
+                    40001,
+                );
             }
 
             return (string) DB::table('organisations')->value('name');
@@ -143,6 +146,11 @@ final class TransactionTest extends TestCase
         /** @var array{host: string, port: string, database: string, username: string, password: string} $about */
         $about = config('database.connections.mariadb');
 
-        return new \PDO("mysql:host={$about['host']};port={$about['port']};dbname={$about['database']}", $about['username'], $about['password'], [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        return new \PDO(
+            "mysql:host={$about['host']};port={$about['port']};dbname={$about['database']}",
+            $about['username'],
+            $about['password'],
+            [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
+        );
     }
 }

@@ -57,7 +57,10 @@ final class Client
         $curl = curl_init($this->url.$path);
         curl_setopt_array($curl, [
             CURLOPT_CUSTOMREQUEST => $method, CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true, CURLOPT_COOKIEJAR => $this->jar, CURLOPT_COOKIEFILE => $this->jar, CURLOPT_TIMEOUT => 40,
-            CURLOPT_HTTPHEADER => ['Accept: application/json', 'Content-Type: application/json', ...($withToken ? ["X-CSRF-TOKEN: {$this->token}"] : [])],
+            CURLOPT_HTTPHEADER => [
+                'Accept: application/json', 'Content-Type: application/json',
+                ...($withToken ? ["X-CSRF-TOKEN: {$this->token}"] : []),
+            ],
         ]);
         if ($body !== null) {
             curl_setopt($curl, CURLOPT_POSTFIELDS, (string) json_encode($body));

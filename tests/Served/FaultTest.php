@@ -81,7 +81,10 @@ final class FaultTest extends ServedTestCase
             $answers = [];
             foreach ($curls as [$id, $curl]) {
                 $this->assertSame(200, curl_getinfo($curl, CURLINFO_RESPONSE_CODE), (string) curl_multi_getcontent($curl));
-                $answers[$id][] = json_decode(substr((string) curl_multi_getcontent($curl), (int) curl_getinfo($curl, CURLINFO_HEADER_SIZE)), true)['number'] ?? null;
+                $answers[$id][] = json_decode(
+                    substr((string) curl_multi_getcontent($curl), (int) curl_getinfo($curl, CURLINFO_HEADER_SIZE)),
+                    true,
+                )['number'] ?? null;
             }
             foreach ($answers as [$one, $other]) {
                 $this->assertNotNull($one);
@@ -89,7 +92,10 @@ final class FaultTest extends ServedTestCase
             }
         }
         $this->assertSame(count($ids), $this->number("SELECT COUNT(*) FROM operations WHERE id IN ('".implode("','", $ids)."')"));
-        $this->assertSame(count($ids), $this->number("SELECT COUNT(*) FROM checks WHERE operation_number IN (SELECT number FROM operations WHERE id IN ('".implode("','", $ids)."'))"));
+        $this->assertSame(
+            count($ids),
+            $this->number("SELECT COUNT(*) FROM checks WHERE operation_number IN (SELECT number FROM operations WHERE id IN ('".implode("','", $ids)."'))"),
+        );
         $this->assertSame(0, $this->number('SELECT COUNT(*) FROM holdings WHERE quantity < 0'));
         $this->assertLedgerIsWhole();
     }
@@ -99,7 +105,10 @@ final class FaultTest extends ServedTestCase
         $client = $this->signIn('keeper');
         $check = $this->oneFewer($client, $kit);
         $id = $this->ulid();
-        $before = [$this->number('SELECT COUNT(*) FROM checks'), $this->number('SELECT COUNT(*) FROM movements'), $this->number('SELECT COUNT(*) FROM check_rows')];
+        $before = [
+            $this->number('SELECT COUNT(*) FROM checks'), $this->number('SELECT COUNT(*) FROM movements'),
+            $this->number('SELECT COUNT(*) FROM check_rows'),
+        ];
         // Somebody else holds the head of the record, so the check stops just there: what is where is written, the operation not yet.
         $holder = $this->database();
         $holder->beginTransaction();
@@ -129,7 +138,14 @@ final class FaultTest extends ServedTestCase
             return $running === 0;
         }, 'the request to end');
         $this->assertNotSame(200, curl_getinfo($curl, CURLINFO_RESPONSE_CODE));
-        $this->assertSame($before, [$this->number('SELECT COUNT(*) FROM checks'), $this->number('SELECT COUNT(*) FROM movements'), $this->number('SELECT COUNT(*) FROM check_rows')], 'Nothing of it was recorded.');
+        $this->assertSame(
+            $before,
+            [
+                $this->number('SELECT COUNT(*) FROM checks'), $this->number('SELECT COUNT(*) FROM movements'),
+                $this->number('SELECT COUNT(*) FROM check_rows'),
+            ],
+            'Nothing of it was recorded.',
+        );
 
         $again = null;
         $this->waitFor(function () use ($client, $id, $check, &$again): bool {

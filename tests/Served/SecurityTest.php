@@ -72,7 +72,10 @@ final class SecurityTest extends ServedTestCase
         };
         $files = [];
         $load('resources/js/main.tsx', $files);
-        $bytes = array_sum(array_map(static fn (string $file): int => strlen((string) gzencode((string) file_get_contents(dirname(__DIR__, 2)."/public/build/{$file}"), 6)), array_keys($files)));
+        $bytes = array_sum(array_map(
+            static fn (string $file): int => strlen((string) gzencode((string) file_get_contents(dirname(__DIR__, 2)."/public/build/{$file}"), 6)),
+            array_keys($files),
+        ));
         $this->assertLessThan(250_000, $bytes);
         $this->assertArrayHasKey('resources/js/check/CheckPage.tsx', $manifest, 'The check is a part of its own.');
         $this->assertArrayNotHasKey($manifest['resources/js/check/CheckPage.tsx']['file'], $files);

@@ -31,7 +31,12 @@ abstract class ServedTestCase extends TestCase
     /** A connection of the test's own, as the database's root, by its socket. */
     protected function database(): \PDO
     {
-        return new \PDO('mysql:unix_socket='.getenv('SARCINA_TEST_SOCKETS').'/db.sock;dbname=sarcina', (string) posix_getpwuid(posix_getuid())['name'], '', [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION]);
+        return new \PDO(
+            'mysql:unix_socket='.getenv('SARCINA_TEST_SOCKETS').'/db.sock;dbname=sarcina',
+            (string) posix_getpwuid(posix_getuid())['name'],
+            '',
+            [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
+        );
     }
 
     protected function number(string $query): int
@@ -42,14 +47,22 @@ abstract class ServedTestCase extends TestCase
     /** Runs functions of bin/lib/instance.sh on the instance under test. */
     protected function instance(string ...$functions): void
     {
-        exec(escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1', $said, $exit);
+        exec(
+            escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1',
+            $said,
+            $exit,
+        );
         $this->assertSame(0, $exit, implode("\n", $said));
     }
 
     protected function assertLedgerIsWhole(): void
     {
         // The suite's own settings name another database; the served one's must not be hidden by them.
-        exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && env -u DB_DATABASE -u DB_USERNAME -u LEDGER_CHECKPOINTS -u APP_ENV APP_CONFIG_CACHE='.escapeshellarg($this->var().'/config.php').' php artisan ledger:verify 2>&1', $said, $exit);
+        exec(
+            'cd '.escapeshellarg(dirname(__DIR__, 2)).' && env -u DB_DATABASE -u DB_USERNAME -u LEDGER_CHECKPOINTS -u APP_ENV APP_CONFIG_CACHE='.escapeshellarg($this->var().'/config.php').' php artisan ledger:verify 2>&1',
+            $said,
+            $exit,
+        );
         $this->assertSame(0, $exit, implode("\n", $said));
         $this->assertStringContainsString('The record is whole', implode("\n", $said));
     }
@@ -74,10 +87,16 @@ abstract class ServedTestCase extends TestCase
     protected function oneFewer(Client $client, string $code): array
     {
         $kit = $client->get("/api/kits/{$code}")['body'];
-        $rows = array_map(static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition'])), $kit['contents']);
+        $rows = array_map(
+            static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition'])),
+            $kit['contents'],
+        );
         usort($rows, static fn (array $one, array $other): int => $other['quantity'] <=> $one['quantity']);
         $rows[0]['quantity']--;
 
-        return ['kit' => $code, 'kind' => 'full', 'begun_at' => gmdate('Y-m-d\TH:i:s\Z'), 'base' => $kit['base'], 'signed' => 'Tobias Renn', 'rows' => $rows];
+        return [
+            'kit' => $code, 'kind' => 'full', 'begun_at' => gmdate('Y-m-d\TH:i:s\Z'), 'base' => $kit['base'],
+            'signed' => 'Tobias Renn', 'rows' => $rows,
+        ];
     }
 }

@@ -17,7 +17,10 @@ use RegexIterator;
 final class LayerTest extends TestCase
 {
     /** Folders of the core, each leaning only on those before it. */
-    private const CORE = ['Measure', 'Calendar', 'Kit', 'Lists', 'Flow', 'Check', 'Due', 'Pick', 'Buying', 'Places', 'Staffing', 'Provision', 'Advice', 'Format'];
+    private const CORE = [
+        'Measure', 'Calendar', 'Kit', 'Lists', 'Flow', 'Check', 'Due', 'Pick', 'Buying', 'Places', 'Staffing',
+        'Provision', 'Advice', 'Format',
+    ];
 
     /** Folders of the page, each leaning only on those before it. */
     private const PAGE = ['api', 'ui', 'session', 'lists', 'pack', 'assess', 'exchange', 'restock', 'check', 'today'];
@@ -36,10 +39,26 @@ final class LayerTest extends TestCase
         foreach ($imports[1] as $folder) {
             $this->assertContains($folder, self::CORE, "{$file} leans on a folder that has no place in the order.");
             if (count($own) > 1) {
-                $this->assertLessThanOrEqual(array_search($own[0], self::CORE, true), array_search($folder, self::CORE, true), "{$file} leans back on {$folder}.");
+                $this->assertLessThanOrEqual(
+                    array_search($own[0], self::CORE, true),
+                    array_search($folder, self::CORE, true),
+                    "{$file} leans back on {$folder}.",
+                );
             }
         }
         $this->assertDoesNotMatchRegularExpression('/\b(App|Illuminate|Database|Tests)\\\\/', self::read($file));
+    }
+
+    /** What is read in one sitting: a class of at most 300 lines, none of them longer than 150 characters. */
+    #[DataProvider('core')]
+    #[DataProvider('app')]
+    public function test_no_class_is_too_long_to_read(string $file): void
+    {
+        $lines = explode("\n", self::read($file));
+        $this->assertLessThanOrEqual(301, count($lines), "{$file} has too many lines.");
+        foreach ($lines as $at => $line) {
+            $this->assertLessThanOrEqual(150, mb_strlen($line), "{$file}, line ".($at + 1).', is too long.');
+        }
     }
 
     /** @return iterable<string, array{string}> */
@@ -90,13 +109,19 @@ final class LayerTest extends TestCase
             $this->assertDoesNotMatchRegularExpression('#\.\./\.\./\.\.#', $import);
             if (count($own) > 1 && preg_match('#^\.\./(\w+)/#', $import, $folder) === 1) {
                 $this->assertContains($folder[1], self::PAGE, "{$file} leans on a folder that has no place in the order.");
-                $this->assertLessThan(array_search($own[0], self::PAGE, true), array_search($folder[1], self::PAGE, true), "{$file} leans back on {$folder[1]}.");
+                $this->assertLessThan(
+                    array_search($own[0], self::PAGE, true),
+                    array_search($folder[1], self::PAGE, true),
+                    "{$file} leans back on {$folder[1]}.",
+                );
             }
         }
         $this->addToAssertionCount(1);
     }
 
-    /** What a file of the application is, lower for what others lean on: shared support, models and values, what does and reads, what answers, commands. */
+    /**
+     * What a file of the application is, lower for what others lean on: shared support, models and values, what does and reads, what answers, commands.
+     */
     private static function role(string $file, string $code): int
     {
         return match (true) {
@@ -104,7 +129,10 @@ final class LayerTest extends TestCase
             // The shapes of answers are values; controllers, requests and middleware are not.
             str_contains($file, '/Http/') => str_contains($code, 'final readonly class') ? 1 : 3,
             str_starts_with($file, 'app/Support/') => 0,
-            str_contains($file, '/Models/'), preg_match('/extends Refused|^(final )?readonly class|final readonly class|^enum |^interface /m', $code) === 1 => 1,
+            str_contains($file, '/Models/'), preg_match(
+                '/extends Refused|^(final )?readonly class|final readonly class|^enum |^interface /m',
+                $code,
+            ) === 1 => 1,
             default => 2,
         };
     }

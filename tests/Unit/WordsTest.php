@@ -14,31 +14,81 @@ use Sarcina\Core\Check\FindingKind;
 /** The words of every finding, and of what mends it, as they are read on the page, in print and in a signed check. */
 final class WordsTest extends TestCase
 {
-    /** @return iterable<string, array{FindingKind, array<string, mixed>, string, string, Action}> kind, facts, what was found, what to do, the action */
+    /**
+     * @return iterable<string, array{FindingKind, array<string, mixed>, string, string, Action}> kind, facts, what was found, what to do, the action
+     */
     public static function findings(): iterable
     {
         $pad = ['subject' => 'Medium dressing', 'lotNumber' => 'K77', 'expires' => '2026-03', 'goodUntil' => '2026-03-31', 'quantity' => 2];
         $noLot = ['subject' => 'Medium dressing', 'quantity' => 2];
         $line = ['subject' => 'Medium dressing', 'detail' => '3 of 4', 'quantity' => 0];
         yield 'short' => [FindingKind::Short, $line, 'Medium dressing: 3 of 4', 'Put in 1 × Medium dressing.', Action::Restock];
-        yield 'short, with reserve' => [FindingKind::Short, ['quantity' => 1] + $line, 'Medium dressing: 3 of 4, and 1 expired, kept as reserve', 'Put in 1 × Medium dressing.', Action::Restock];
-        yield 'short of a total' => [FindingKind::Short, ['subject' => 'Tape', 'detail' => '2 m of 5 m'], 'Tape: 2 m of 5 m', 'Put in 1 × Medium dressing.', Action::Restock];
-        yield 'short for want of people' => [FindingKind::Short, $line, 'Medium dressing: 3 of 4', 'It is in the kit, but outside the scope of practice of its users. Post somebody who is trained for it, or change the list.', Action::People];
-        yield 'expired' => [FindingKind::Expired, $pad, 'Medium dressing (lot K77) expired on 31 Mar 2026', 'Remove it and put in a new one.', Action::Restock];
-        yield 'expired, no lot' => [FindingKind::Expired, ['goodUntil' => '2026-03-01'] + $noLot, 'Medium dressing expired on 1 Mar 2026', 'Remove it and put in a new one.', Action::Restock];
-        yield 'no date' => [FindingKind::DateUnknown, $noLot, 'Medium dressing has no expiry date on record', 'Read the date on the pack at the next check, or replace it.', Action::Check];
-        yield 'early' => [FindingKind::ExpiresEarly, $pad, 'Medium dressing (lot K77) expires 31 Mar 2026, before the next check', 'Replace it now, or check again before that day.', Action::Restock];
-        yield 'early, and not needed' => [FindingKind::ExpiresEarly, $pad, 'Medium dressing (lot K77) expires 31 Mar 2026, before the next check', 'No line needs it: move it to where it is used sooner.', Action::Leave];
+        yield 'short, with reserve' => [
+            FindingKind::Short, ['quantity' => 1] + $line, 'Medium dressing: 3 of 4, and 1 expired, kept as reserve',
+            'Put in 1 × Medium dressing.', Action::Restock,
+        ];
+        yield 'short of a total' => [
+            FindingKind::Short, ['subject' => 'Tape', 'detail' => '2 m of 5 m'], 'Tape: 2 m of 5 m',
+            'Put in 1 × Medium dressing.', Action::Restock,
+        ];
+        yield 'short for want of people' => [
+            FindingKind::Short, $line, 'Medium dressing: 3 of 4',
+            'It is in the kit, but outside the scope of practice of its users. Post somebody who is trained for it, or change the list.',
+            Action::People,
+        ];
+        yield 'expired' => [
+            FindingKind::Expired, $pad, 'Medium dressing (lot K77) expired on 31 Mar 2026',
+            'Remove it and put in a new one.', Action::Restock,
+        ];
+        yield 'expired, no lot' => [
+            FindingKind::Expired, ['goodUntil' => '2026-03-01'] + $noLot, 'Medium dressing expired on 1 Mar 2026',
+            'Remove it and put in a new one.', Action::Restock,
+        ];
+        yield 'no date' => [
+            FindingKind::DateUnknown, $noLot, 'Medium dressing has no expiry date on record',
+            'Read the date on the pack at the next check, or replace it.', Action::Check,
+        ];
+        yield 'early' => [
+            FindingKind::ExpiresEarly, $pad, 'Medium dressing (lot K77) expires 31 Mar 2026, before the next check',
+            'Replace it now, or check again before that day.', Action::Restock,
+        ];
+        yield 'early, and not needed' => [
+            FindingKind::ExpiresEarly, $pad, 'Medium dressing (lot K77) expires 31 Mar 2026, before the next check',
+            'No line needs it: move it to where it is used sooner.', Action::Leave,
+        ];
         yield 'opened' => [FindingKind::Opened, $pad, 'Medium dressing (lot K77) is opened', 'Replace it.', Action::Restock];
         yield 'damaged' => [FindingKind::Damaged, $pad, 'Medium dressing (lot K77) is damaged', 'Replace it.', Action::Restock];
-        yield 'soiled' => [FindingKind::Soiled, $noLot, 'Medium dressing is soiled, or its wrapper is torn', 'Replace it, even if it is in date.', Action::Restock];
+        yield 'soiled' => [
+            FindingKind::Soiled, $noLot, 'Medium dressing is soiled, or its wrapper is torn',
+            'Replace it, even if it is in date.', Action::Restock,
+        ];
         yield 'failed' => [FindingKind::Failed, ['subject' => 'Torch'], 'Torch failed its function test', 'Replace it.', Action::Restock];
-        yield 'excluded' => [FindingKind::Excluded, ['subject' => 'Tablets'], 'Tablets is of a class that the list excludes', 'Remove it.', Action::Remove];
-        yield 'beyond scope' => [FindingKind::BeyondScope, ['subject' => 'Airway'], "Airway is outside the scope of practice of this kit's users", 'Post somebody who is trained for it, or remove it.', Action::People];
-        yield 'unpaired' => [FindingKind::Unpaired, ['subject' => 'Haemostatic gauze', 'detail' => 'Shears or Knife'], 'Haemostatic gauze is missing a required companion item: Shears or Knife', 'Put the missing item beside it.', Action::Restock];
-        yield 'superseded' => [FindingKind::Superseded, ['subject' => 'Old mask'], 'Old mask is an outdated model', 'Replace it when it is used or expires.', Action::Leave];
-        yield 'surplus' => [FindingKind::Surplus, ['subject' => 'Plasters'], 'Plasters: more pieces than the list asks for', 'Return the rest to the store, or leave it.', Action::Leave];
-        yield 'overweight' => [FindingKind::Overweight, ['quantity' => 4200, 'detail' => '4000'], 'The kit weighs 4200 g; its limit is 4000 g', 'Remove what no line asks for.', Action::Remove];
+        yield 'excluded' => [
+            FindingKind::Excluded, ['subject' => 'Tablets'], 'Tablets is of a class that the list excludes',
+            'Remove it.', Action::Remove,
+        ];
+        yield 'beyond scope' => [
+            FindingKind::BeyondScope, ['subject' => 'Airway'],
+            "Airway is outside the scope of practice of this kit's users",
+            'Post somebody who is trained for it, or remove it.', Action::People,
+        ];
+        yield 'unpaired' => [
+            FindingKind::Unpaired, ['subject' => 'Haemostatic gauze', 'detail' => 'Shears or Knife'],
+            'Haemostatic gauze is missing a required companion item: Shears or Knife',
+            'Put the missing item beside it.', Action::Restock,
+        ];
+        yield 'superseded' => [
+            FindingKind::Superseded, ['subject' => 'Old mask'], 'Old mask is an outdated model',
+            'Replace it when it is used or expires.', Action::Leave,
+        ];
+        yield 'surplus' => [
+            FindingKind::Surplus, ['subject' => 'Plasters'], 'Plasters: more pieces than the list asks for',
+            'Return the rest to the store, or leave it.', Action::Leave,
+        ];
+        yield 'overweight' => [
+            FindingKind::Overweight, ['quantity' => 4200, 'detail' => '4000'],
+            'The kit weighs 4200 g; its limit is 4000 g', 'Remove what no line asks for.', Action::Remove,
+        ];
     }
 
     /** @param  array<string, mixed>  $facts */
@@ -56,6 +106,9 @@ final class WordsTest extends TestCase
     public function test_every_kind_is_said_here(): void
     {
         $kinds = array_map(static fn (array $case): string => $case[0]->value, iterator_to_array(self::findings()));
-        $this->assertEqualsCanonicalizing(array_map(static fn (FindingKind $kind): string => $kind->value, FindingKind::cases()), array_values(array_unique($kinds)));
+        $this->assertEqualsCanonicalizing(
+            array_map(static fn (FindingKind $kind): string => $kind->value, FindingKind::cases()),
+            array_values(array_unique($kinds)),
+        );
     }
 }

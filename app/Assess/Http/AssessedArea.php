@@ -90,10 +90,22 @@ final class AssessedArea extends FormRequest
         return (int) $this->validated('base');
     }
 
-    /** @return array{name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int, lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int, risks: list<string>, note: string|null} */
+    /**
+     * @return array{
+     *     name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int,
+     *     lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int,
+     *     risks: list<string>, note: string|null,
+     * }
+     */
     public function answers(): array
     {
-        /** @var array{name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int, lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int, risks: list<string>, note: string|null} $answers */
+        /**
+         * @var array{
+         *     name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int,
+         *     lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int,
+         *     risks: list<string>, note: string|null,
+         * } $answers
+         */
         $answers = [...['hangs_at' => null, 'note' => null], ...array_diff_key($this->validated(), ['base' => 0])];
 
         return [...$answers, 'places' => array_map(strtolower(...), array_values($answers['places'])), 'risks' => array_values($answers['risks'])];

@@ -7,7 +7,9 @@ namespace App\Assess\Http;
 use App\Lists\Http\ListRef;
 use OpenApi\Attributes as OA;
 
-/** So many kits or modules of one kind in an area: what was calculated, what is planned, why, which list it keeps, what one costs and where it hangs. */
+/**
+ * So many kits or modules of one kind in an area: what was calculated, what is planned, why, which list it keeps, what one costs and where it hangs.
+ */
 #[OA\Schema]
 final readonly class PartResource
 {

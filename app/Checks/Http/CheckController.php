@@ -25,7 +25,8 @@ final class CheckController extends Controller
             path: '/checks/{id}',
             operationId: 'finishCheck',
             tags: ['checks'],
-            description: 'Records a finished check. The id is a ULID made by the page: sent twice, the check counts once. What arrives late is kept in any case.',
+            description: 'Records a finished check. The id is a ULID made by the page: sent twice, the check counts '.
+                'once. What arrives late is kept in any case.',
         ),
     ]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]

@@ -28,7 +28,12 @@ trait CountedRows
             ->flip();
         $rows = [];
         $errors = [];
-        /** @var array{rows: list<array{pocket_id: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, new_lot?: bool}>} $valid */
+        /**
+         * @var array{rows: list<array{
+         *     pocket_id: string, item: string, lot: string|null, expires: string|null, quantity: int,
+         *     condition: string, new_lot?: bool,
+         * }>} $valid
+         */
         $valid = $this->validated();
         foreach ($valid['rows'] as $index => $row) {
             if (! $pockets->has($row['pocket_id'])) {

@@ -79,9 +79,15 @@ final class FinishedCheck extends FormRequest
         if (! Str::isUlid($id)) {
             throw ValidationException::withMessages(['id' => 'The id of a check is a ULID.']);
         }
-        /** @var array{kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null, seal_reason?: string|null, note?: string|null} $valid */
+        /**
+         * @var array{
+         *     kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null,
+         *     seal_reason?: string|null, note?: string|null,
+         * } $valid
+         */
         $valid = $this->validated();
-        $kit = Kit::query()->where('code', $valid['kit'])->first() ?? throw ValidationException::withMessages(['kit' => 'There is no kit with this code.']);
+        $kit = Kit::query()->where('code', $valid['kit'])
+            ->first() ?? throw ValidationException::withMessages(['kit' => 'There is no kit with this code.']);
 
         return new CheckReport(
             Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit), $valid['signed'],

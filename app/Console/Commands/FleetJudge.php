@@ -31,7 +31,11 @@ final class FleetJudge extends Command
         /** @var list<Kit> $kits */
         $kits = Kit::query()->with('place')->whereNull('retired_on')->orderBy('code')->limit(self::MOST)->get()->all();
         // Once for each design before it is measured: what is read once for all kits is in memory then.
-        foreach (array_column(array_map(static fn (Kit $kit): array => ['design' => $kit->design_id, 'kit' => $kit], $kits), 'kit', 'design') as $kit) {
+        foreach (array_column(
+            array_map(static fn (Kit $kit): array => ['design' => $kit->design_id, 'kit' => $kit], $kits),
+            'kit',
+            'design',
+        ) as $kit) {
             $judge->judge($kit, $today);
         }
         [$whole, $alone] = [0, 0];

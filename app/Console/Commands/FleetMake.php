@@ -41,18 +41,29 @@ final class FleetMake extends Command
         for ($made = count($models), $place = null; $made < $wanted; $made++) {
             $model = $models[$made % count($models)];
             if ($made % 6 === 0 || $place === null) {
-                $place = Place::query()->create(['kind' => 'spot', 'name' => "Spot {$made}", 'path' => "Fleet, spot {$made}", 'walk_order' => $order += 10]);
+                $place = Place::query()->create([
+                    'kind' => 'spot', 'name' => "Spot {$made}", 'path' => "Fleet, spot {$made}",
+                    'walk_order' => $order += 10,
+                ]);
             }
             Transaction::run(function () use ($model, $made, $place, $record, $states, $by, $today): void {
                 $lastFull = $model->last_full_on === null ? null : Carbon::parse($model->last_full_on)->subDays($made % 5)->toDateString();
                 $kit = new Kit([
-                    'code' => sprintf('FL-%05d', $made), 'name' => "{$model->name} {$made}", 'design_id' => $model->design_id, 'place_id' => $place->id, 'scope' => $model->scope,
-                    'seal' => $model->seal, 'seal_number' => $model->seal_number, 'used_on' => $model->used_on, 'last_full_on' => $lastFull, 'last_operation' => 0,
+                    'code' => sprintf('FL-%05d', $made), 'name' => "{$model->name} {$made}",
+                    'design_id' => $model->design_id, 'place_id' => $place->id, 'scope' => $model->scope,
+                    'seal' => $model->seal, 'seal_number' => $model->seal_number, 'used_on' => $model->used_on,
+                    'last_full_on' => $lastFull, 'last_operation' => 0,
                 ]);
                 $kit->save();
                 $movements = [];
                 foreach ($model->holdings as $holding) {
-                    $movements[] = new LotMovement($holding->lot_id, $holding->quantity, null, Location::pocket($kit->id, (string) $holding->pocket_id, $holding->condition), 'received');
+                    $movements[] = new LotMovement(
+                        $holding->lot_id,
+                        $holding->quantity,
+                        null,
+                        Location::pocket($kit->id, (string) $holding->pocket_id, $holding->condition),
+                        'received',
+                    );
                 }
                 $operation = Operation::now(Str::lower((string) Str::ulid()), OperationKind::Equip, $by, now(), $today);
                 $record->write($operation->of([$kit])->with($movements), fn () => $states->renew($kit, $today));

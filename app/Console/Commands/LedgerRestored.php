@@ -40,7 +40,8 @@ final class LedgerRestored extends Command
             fn (): int => $record->write(
                 Operation::now(Str::lower((string) Str::ulid()), OperationKind::Restore, null, now(), Organisation::current()->today())->saying(
                     $by,
-                    "The backup's checkpoint is of {$checkpoint->day}: operation {$checkpoint->number} of epoch {$checkpoint->epoch}, {$checkpoint->hash}",
+                    "The backup's checkpoint is of {$checkpoint->day}: operation {$checkpoint->number} of epoch ".
+                        "{$checkpoint->epoch}, {$checkpoint->hash}",
                 ),
             ),
         );

@@ -43,7 +43,8 @@ final class LedgerVerify extends Command
             return self::FAILURE;
         }
         $this->info(
-            "The record is whole: {$found->operations} operations, {$found->checks} checks and {$found->movements} movements, and what is kept beside it agrees. ".
+            "The record is whole: {$found->operations} operations, {$found->checks} checks and {$found->movements} ".
+                'movements, and what is kept beside it agrees. '.
                 count($checkpoints).
                 ' checkpoints hold.',
         );

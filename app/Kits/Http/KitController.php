@@ -37,7 +37,13 @@ final class KitController extends Controller
     {
         return $this->json(
             $describe(
-                $equip($request->report(), $this->user($request), now(), $this->today(), PlanTask::query()->where('id', $request->validated('task'))->first()),
+                $equip(
+                    $request->report(),
+                    $this->user($request),
+                    now(),
+                    $this->today(),
+                    PlanTask::query()->where('id', $request->validated('task'))->first(),
+                ),
                 $this->today(),
             ),
             201,

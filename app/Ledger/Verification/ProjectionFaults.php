@@ -10,7 +10,9 @@ use App\Ledger\KitHistory;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\PrintedDate;
 
-/** What is kept beside the record, and verdicts rest on, against what the record says: holdings, facts of kits, lots, signed and confirmed documents. */
+/**
+ * What is kept beside the record, and verdicts rest on, against what the record says: holdings, facts of kits, lots, signed and confirmed documents.
+ */
 final class ProjectionFaults
 {
     public function __construct(
@@ -134,7 +136,10 @@ final class ProjectionFaults
             }
         }
         foreach (
-            ['assessment' => ['assessments', 'signed_on', 'signed'], 'edition' => ['lists', 'confirmed_at', 'confirmed']] as $subject => [$table, $column, $done]
+            [
+                'assessment' => ['assessments', 'signed_on', 'signed'],
+                'edition' => ['lists', 'confirmed_at', 'confirmed'],
+            ] as $subject => [$table, $column, $done]
         ) {
             foreach (
                 DB::table($table)

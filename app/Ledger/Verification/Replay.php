@@ -154,7 +154,8 @@ final class Replay
             array_diff_assoc(array_filter($written), array_filter($there)) !== [] ||
             array_diff_assoc(array_filter($there), array_filter($written)) !== []
         ) {
-            $this->faults[] = "What check {$operation->number} says was on record {$when} it is not what the movements say: only a part of it was written.";
+            $this->faults[] = "What check {$operation->number} says was on record {$when} it is not what the ".
+                'movements say: only a part of it was written.';
         }
     }
 

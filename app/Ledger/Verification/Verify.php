@@ -69,10 +69,12 @@ final class Verify
         return [
             match (true) {
                 $there === null => [
-                    "The checkpoint of {$checkpoint->day} names operation {$checkpoint->number}, which is not there: the end of the record was cut off.",
+                    "The checkpoint of {$checkpoint->day} names operation {$checkpoint->number}, which is not there: ".
+                        'the end of the record was cut off.',
                 ],
                 $there->hash !== $checkpoint->hash || (int) $there->epoch !== $checkpoint->epoch => [
-                    "Operation {$checkpoint->number} is not the one that the checkpoint of {$checkpoint->day} was signed for: the record was computed anew.",
+                    "Operation {$checkpoint->number} is not the one that the checkpoint of {$checkpoint->day} was ".
+                        'signed for: the record was computed anew.',
                 ],
                 default => [],
             },

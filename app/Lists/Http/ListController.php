@@ -9,6 +9,7 @@ use App\Designs\Models\Design;
 use App\Kits\Models\Kit;
 use App\Lists\CompareWithList;
 use App\Lists\ConfirmList;
+use App\Lists\ListContent;
 use App\Lists\Models\KitList;
 use App\Lists\NewEdition;
 use App\Lists\ReadEditionChange;
@@ -23,7 +24,11 @@ use OpenApi\Attributes as OA;
 final class ListController extends Controller
 {
     #[OA\Get(path: '/lists', operationId: 'readLists', tags: ['lists'])]
-    #[OA\Response(response: 200, description: 'All lists and editions', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ListSummary::class)))]
+    #[OA\Response(
+        response: 200,
+        description: 'All lists and editions',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ListSummary::class)),
+    )]
     public function all(ReadLists $lists): JsonResponse
     {
         return $this->json($lists->all());
@@ -46,7 +51,10 @@ final class ListController extends Controller
         $from = $request->validated('from');
         [$code, $title] = [(string) $request->validated('code'), (string) $request->validated('title')];
         $list = $from === null
-            ? $write->create(['code' => $code, 'edition' => '1', 'origin' => 'house', 'kind' => 'kit'], ['title' => $title, 'size' => null, 'basis' => 'Our risk assessment', 'excludes' => ['medicine'], 'lines' => []])
+            ? $write->create(
+                ['code' => $code, 'edition' => '1', 'origin' => 'house', 'kind' => 'kit'],
+                new ListContent($title, null, 'Our risk assessment', ['medicine'], []),
+            )
             : $new->houseList(KitList::query()->where('id', $from)->firstOrFail(), $code, $title);
 
         return $this->json($lists->one($list), 201);
@@ -66,7 +74,11 @@ final class ListController extends Controller
     #[OA\Post(path: '/lists/{list}/editions', operationId: 'makeEdition', tags: ['lists'])]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: NewListEdition::class))]
-    #[OA\Response(response: 201, description: 'A new edition, unconfirmed, with the same lines', content: new OA\JsonContent(ref: ListResource::class))]
+    #[OA\Response(
+        response: 201,
+        description: 'A new edition, unconfirmed, with the same lines',
+        content: new OA\JsonContent(ref: ListResource::class),
+    )]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function edition(NewListEdition $request, KitList $list, NewEdition $new, ReadLists $lists): JsonResponse
     {
@@ -86,7 +98,12 @@ final class ListController extends Controller
         return $this->json($lists->one($list));
     }
 
-    #[OA\Post(path: '/lists/{list}/confirmation', operationId: 'confirmList', tags: ['lists'], description: 'Confirms an edition of which every line was compared. It never changes from then on.')]
+    #[OA\Post(
+        path: '/lists/{list}/confirmation',
+        operationId: 'confirmList',
+        tags: ['lists'],
+        description: 'Confirms an edition of which every line was compared. It never changes from then on.',
+    )]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The confirmed edition', content: new OA\JsonContent(ref: ListResource::class))]
     #[OA\Response(response: 422, description: 'Lines are left that nobody compared')]
@@ -97,12 +114,23 @@ final class ListController extends Controller
 
     #[OA\Get(path: '/lists/{list}/change', operationId: 'readEditionChange', tags: ['lists'])]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(name: 'from', in: 'query', required: false, description: 'The edition to compare with; else the one that it supersedes', schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(response: 200, description: 'Changes, line by line, and what each kit would lack', content: new OA\JsonContent(ref: EditionChangeResource::class))]
+    #[OA\Parameter(
+        name: 'from',
+        in: 'query',
+        required: false,
+        description: 'The edition to compare with; else the one that it supersedes',
+        schema: new OA\Schema(type: 'string'),
+    )]
+    #[OA\Response(
+        response: 200,
+        description: 'Changes, line by line, and what each kit would lack',
+        content: new OA\JsonContent(ref: EditionChangeResource::class),
+    )]
     #[OA\Response(response: 422, description: 'There is no edition to compare with')]
     public function changes(Request $request, KitList $list, ReadEditionChange $change): JsonResponse
     {
-        $from = KitList::query()->where('code', $list->code)->where('id', '!=', $list->id)->find($request->string('from')->toString() ?: $list->supersedes_id);
+        $from = KitList::query()->where('code', $list->code)->where('id', '!=', $list->id)
+            ->find($request->string('from')->toString() ?: $list->supersedes_id);
         if ($from === null) {
             abort(422, 'This is the first edition: there is none to compare it with.');
         }
@@ -110,7 +138,12 @@ final class ListController extends Controller
         return $this->json($change($from, $list, $this->today()));
     }
 
-    #[OA\Post(path: '/lists/{list}/adoption', operationId: 'adoptEdition', tags: ['lists'], description: 'Moves a design and its kits from an older edition to this one.')]
+    #[OA\Post(
+        path: '/lists/{list}/adoption',
+        operationId: 'adoptEdition',
+        tags: ['lists'],
+        description: 'Moves a design and its kits from an older edition to this one.',
+    )]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AdoptedEdition::class))]
     #[OA\Response(response: 200, description: 'The edition, with the designs that keep it', content: new OA\JsonContent(ref: ListResource::class))]
@@ -119,7 +152,13 @@ final class ListController extends Controller
     {
         /** @var list<array{line: string, pocket_id: string}> $pockets */
         $pockets = $request->validated('pockets') ?? [];
-        $adopt(Design::query()->where('id', $request->validated('design'))->firstOrFail(), $list, array_column($pockets, 'pocket_id', 'line'), $this->user($request), now());
+        $adopt(
+            Design::query()->where('id', $request->validated('design'))->firstOrFail(),
+            $list,
+            array_column($pockets, 'pocket_id', 'line'),
+            $this->user($request),
+            now(),
+        );
 
         return $this->json($lists->one($list));
     }
@@ -127,7 +166,11 @@ final class ListController extends Controller
     #[OA\Get(path: '/lists/{list}/comparison', operationId: 'compareWithList', tags: ['lists'])]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'subject', in: 'query', required: true, description: 'kit:QH-01 or design:vehicle', schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(response: 200, description: 'Line by line: met, met by a stand-in, short; extra and excluded; and what it would take', content: new OA\JsonContent(ref: ComparisonResource::class))]
+    #[OA\Response(
+        response: 200,
+        description: 'Line by line: met, met by a stand-in, short; extra and excluded; and what it would take',
+        content: new OA\JsonContent(ref: ComparisonResource::class),
+    )]
     #[OA\Response(response: 422, description: 'No such kit or design')]
     public function compareWith(Request $request, KitList $list, CompareWithList $hold): JsonResponse
     {
@@ -136,6 +179,8 @@ final class ListController extends Controller
         $design = $kind === 'design' ? Design::query()->where('code', $code)->first() : null;
         abort_if($kit === null && $design === null, 422, 'Choose a kit or a design to compare with the list.');
 
-        return $this->json($kit !== null ? $hold->kit($kit, $list, $this->today()) : $hold->design($design ?? throw new \LogicException, $list, $this->today()));
+        return $this->json($kit !== null
+            ? $hold->kit($kit, $list, $this->today())
+            : $hold->design($design ?? throw new \LogicException, $list, $this->today()));
     }
 }

@@ -4,14 +4,13 @@ declare(strict_types=1);
 
 namespace App\Lists\Http;
 
+use App\Lists\EntryContent;
+use App\Lists\LineContent;
+use App\Lists\ListContent;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
-/**
- * @phpstan-import-type Content from \App\Lists\WriteList
- * @phpstan-import-type WrittenLine from \App\Lists\WriteList
- */
 #[
     OA\Schema(
         required: ['base', 'title', 'basis', 'excludes', 'lines'],
@@ -131,41 +130,44 @@ final class WrittenList extends FormRequest
         return (int) $this->validated('base');
     }
 
-    /** @return Content */
-    public function list(): array
+    public function list(): ListContent
     {
         /** @var array{title: string, size?: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>} $valid */
         $valid = $this->validated();
 
-        return [
-            'title' => $valid['title'],
-            'size' => $valid['size'] ?? null,
-            'basis' => $valid['basis'],
-            'excludes' => array_values($valid['excludes']),
-            'lines' => array_values(array_map(self::line(...), $valid['lines'])),
-        ];
+        return new ListContent(
+            $valid['title'],
+            $valid['size'] ?? null,
+            $valid['basis'],
+            array_values($valid['excludes']),
+            array_values(array_map(self::line(...), $valid['lines'])),
+        );
     }
 
-    /**
-     * @param  array<string, mixed>  $line
-     * @return WrittenLine
-     */
-    private static function line(array $line): array
+    /** @param  array<string, mixed>  $line */
+    private static function line(array $line): LineContent
     {
-        /** @var array{code: string, need: string, rank: string, quantity?: int|null, total_measure?: string|null, total_quantity?: string|null, accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>}>, reason?: string|null} $line */
-        return [
-            'code' => $line['code'], 'need' => $line['need'], 'rank' => $line['rank'],
-            'quantity' => isset($line['total_quantity']) ? null : (int) ($line['quantity'] ?? 0),
-            'total' => isset($line['total_quantity']) ? [(string) ($line['total_measure'] ?? '') => $line['total_quantity']] : null,
-            'accepts' => array_values(
-                array_map(
-                    static fn (array $entry): array => isset($entry['item'])
-                        ? ['item' => $entry['item']]
-                        : ['class' => $entry['class'] ?? '', 'min' => array_column($entry['minima'] ?? [], 'quantity', 'measure')],
-                    $line['accepts'],
-                ),
-            ),
-            'reason' => $line['reason'] ?? null,
-        ];
+        /**
+         * @var array{
+         *     code: string, need: string, rank: string, quantity?: int|null, total_measure?: string|null,
+         *     total_quantity?: string|null,
+         *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>}>,
+         *     reason?: string|null,
+         * } $line
+         */
+        $inAll = $line['total_quantity'] ?? null;
+
+        return new LineContent(
+            $line['code'],
+            $line['need'],
+            $line['rank'],
+            $inAll !== null ? null : (int) ($line['quantity'] ?? 0),
+            $inAll === null ? null : (string) ($line['total_measure'] ?? ''),
+            $inAll,
+            array_values(array_map(static fn (array $entry): EntryContent => EntryContent::ofDocument([
+                ...$entry, 'min' => array_column($entry['minima'] ?? [], 'quantity', 'measure'),
+            ]), $line['accepts'])),
+            $line['reason'] ?? null,
+        );
     }
 }

@@ -73,10 +73,22 @@ final class KeptFirstAider extends FormRequest
         ];
     }
 
-    /** @return array{name: string, ended_on: string|null, qualifications: list<array{scope: string, title: string, expires_on: string|null}>, postings: list<array{place_id: string, shift: string}>} */
+    /**
+     * @return array{
+     *     name: string, ended_on: string|null,
+     *     qualifications: list<array{scope: string, title: string, expires_on: string|null}>,
+     *     postings: list<array{place_id: string, shift: string}>,
+     * }
+     */
     public function person(): array
     {
-        /** @var array{name: string, ended_on?: string|null, qualifications: list<array{scope: string, title: string, expires_on?: string|null}>, postings: list<array{place_id: string, shift: string}>} $valid */
+        /**
+         * @var array{
+         *     name: string, ended_on?: string|null,
+         *     qualifications: list<array{scope: string, title: string, expires_on?: string|null}>,
+         *     postings: list<array{place_id: string, shift: string}>,
+         * } $valid
+         */
         $valid = $this->validated();
 
         return [

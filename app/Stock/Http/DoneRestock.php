@@ -112,7 +112,14 @@ final class DoneRestock extends FormRequest
         if (! Str::isUlid($id)) {
             throw ValidationException::withMessages(['id' => 'The id of a restock is a ULID.']);
         }
-        /** @var array{store: string, out: list<array{pocket_id: string, lot_id: string, condition: string, quantity: int, to: string}>, in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null, seal_set?: string|null} $valid */
+        /**
+         * @var array{
+         *     store: string,
+         *     out: list<array{pocket_id: string, lot_id: string, condition: string, quantity: int, to: string}>,
+         *     in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null,
+         *     seal_set?: string|null,
+         * } $valid
+         */
         $valid = $this->validated();
         if ($valid['out'] === [] && $valid['in'] === []) {
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);

@@ -48,14 +48,19 @@ final class RestockController extends Controller
         return $this->json(new RestockResource(
             $store->id, $store->name, $base, (string) $judged->judgement->assignment->policy->goodUntil(),
             array_map(static fn (PlannedOut $row): TakeResource => new TakeResource(
-                $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution, $row->lotId, $row->lot, $row->expires,
+                $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution,
+                $row->lotId, $row->lot, $row->expires,
                 $goodUntil($row->expires), $row->condition, $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard',
             ), $plan->out),
             array_map(static fn (PlannedIn $row): PutResource => new PutResource(
-                $row->line, $row->need, $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution, $row->lotId, $row->lot,
+                $row->line, $row->need, $row->pocketId, $row->item, $catalogue->name($row->item),
+                $catalogue->item($row->item)?->caution, $row->lotId, $row->lot,
                 $row->expires, $goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
             ), $plan->in),
-            array_map(static fn (Lacking $row): MissingResource => new MissingResource($row->line, $row->item, $row->what, $row->quantity), $plan->missing),
+            array_map(
+                static fn (Lacking $row): MissingResource => new MissingResource($row->line, $row->item, $row->what, $row->quantity),
+                $plan->missing,
+            ),
         ));
     }
 

@@ -102,7 +102,8 @@ final class ProblemResponse
             409 => $error->getMessage(),
             419 => 'The session has ended. Sign in again; what you typed is still on this page.',
             422 => match (true) {
-                $error instanceof InvalidDocument => "The list and what is added to it do not go together: {$error->problems[0]->message} Nothing was changed.",
+                $error instanceof InvalidDocument => 'The list and what is added to it do not go together: '.
+                    "{$error->problems[0]->message} Nothing was changed.",
                 $error instanceof ValidationException, $error instanceof Refused => $error->getMessage(),
                 default => 'Look at the fields that are marked.',
             },
@@ -110,7 +111,8 @@ final class ProblemResponse
             default => match (true) {
                 $status >= 500 && $isReading => 'Try again in a few seconds.',
                 // Where an answer was lost on its way, it may be on record all the same.
-                $status >= 500 => 'It is not known whether this was recorded. Send it again: what arrives twice is recorded once. What you typed is still on this page.',
+                $status >= 500 => 'It is not known whether this was recorded. Send it again: what arrives twice is '.
+                    'recorded once. What you typed is still on this page.',
                 default => $error->getMessage() ?: 'This request was not understood.',
             },
         };

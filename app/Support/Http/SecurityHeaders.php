@@ -11,7 +11,8 @@ use Symfony\Component\HttpFoundation\Response;
 final class SecurityHeaders
 {
     // The page's style library writes its rules into a style element, which carries the page's nonce.
-    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'nonce-%s'; img-src 'self' data:; font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+    private const POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'nonce-%s'; img-src 'self' data:; ".
+        "font-src 'self'; connect-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response

@@ -139,7 +139,7 @@ final class Advice
                 } elseif (isset($unknown[$code])) {
                     continue;
                 } else {
-                    $unknown[$code] = true;
+                    $unknown[$code] = $code;
                 }
                 $beside[] = Wanted::beside($companion, $code);
             }

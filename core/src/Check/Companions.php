@@ -13,14 +13,14 @@ final readonly class Companions
     {
     }
 
-    /** @return array<string, true> items that an item with effective pieces names as companions */
+    /** @return array<string, string> codes of items that an item with effective pieces names as companions */
     public function named(): array
     {
         $companions = [];
         foreach (array_keys($this->pieces->effective) as $key) {
             foreach ($this->pieces->there[$key]->needs as $need) {
                 foreach ($need->anyOf as $code) {
-                    $companions['.'.$code] = true;
+                    $companions['.'.$code] = $code;
                 }
             }
         }

@@ -49,7 +49,7 @@ final readonly class Findings
         $unpaired = [];
         foreach ($missing as $companion) {
             foreach ($companion->for as $code) {
-                $unpaired['.'.$code] = true;
+                $unpaired['.'.$code] = $code;
             }
         }
         $placed = [];

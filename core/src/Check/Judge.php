@@ -41,7 +41,10 @@ final class Judge
      */
     private static function verdict(array $lines, array $findings): Verdict
     {
-        $isThere = static fn (Severity $severity): bool => array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity) !== [];
+        $isThere = static fn (Severity $severity): bool => array_filter(
+            $findings,
+            static fn (Finding $finding): bool => $finding->severity === $severity,
+        ) !== [];
         if ($isThere(Severity::Stop)) {
             return Verdict::NotReady;
         }

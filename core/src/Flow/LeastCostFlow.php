@@ -254,7 +254,7 @@ final class LeastCostFlow
             $along = null;
             for ($next = $this->next[$node], $count = count($edges); $next < $count; $next++) {
                 $edge = $edges[$next];
-                if ($this->free[$edge] > 0 && ($this->level[$this->to[$edge]] ?? null) === $level) {
+                if ($this->free[$edge] > 0 && $this->level[$this->to[$edge]] === $level) {
                     $along = $edge;
                     break;
                 }

@@ -34,7 +34,7 @@ final class AssessmentReader
         return Provision::of($scheme, $areas);
     }
 
-    /** @param  array<string, true>  $seen */
+    /** @param  array<string, string>  $seen */
     private static function area(Reader $area, array &$seen): Area
     {
         $area->object(['name', 'people', 'hazard'], ['points', 'lone_workers', 'vehicles', 'running_water', 'risks']);

@@ -62,7 +62,7 @@ final class Json
     {
         preg_match_all('/"(?:[^"\\\\]++|\\\\.)*+"|[{}\[\],:]/s', $text, $tokens);
         $problems = [];
-        /** @var list<array{path: string, keys: array<string, true>|null, at: string|int}> $open */
+        /** @var list<array{path: string, keys: array<string, string>|null, at: string|int}> $open */
         $open = [];
         $key = null;
         foreach ($tokens[0] as $token) {
@@ -85,7 +85,7 @@ final class Json
                 if (isset($inside['keys']['k'.$name])) {
                     $problems[] = new Problem(self::pointer($inside['path'], $name), 'This key is given twice; leave one.');
                 }
-                $inside['keys']['k'.$name] = true;
+                $inside['keys']['k'.$name] = $name;
                 $inside['at'] = $name;
             } elseif ($token !== ',') {
                 $key = $token;

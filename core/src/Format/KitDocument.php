@@ -51,7 +51,10 @@ final class KitDocument
             'size' => (object) array_map(self::quantity(...), $item->size),
             'scope' => $item->scope->value,
             'reserve' => $item->keepsAsReserve,
-            'needs' => array_map(static fn (CompanionNeed $need): array => ['any_of' => $need->anyOf, 'per' => $need->per->value, 'quantity' => $need->quantity], $item->needs),
+            'needs' => array_map(
+                static fn (CompanionNeed $need): array => ['any_of' => $need->anyOf, 'per' => $need->per->value, 'quantity' => $need->quantity],
+                $item->needs,
+            ),
             'superseded_by' => $item->supersededBy,
         ];
     }
@@ -71,11 +74,16 @@ final class KitDocument
     {
         return [
             'id' => $line->id,
-            ...($line->total === null ? ['quantity' => $line->quantity] : ['total' => [$line->total->measure => self::quantity($line->total->wanted)]]),
+            ...($line->total === null
+                ? ['quantity' => $line->quantity]
+                : ['total' => [$line->total->measure => self::quantity($line->total->wanted)]]),
             'rank' => $line->rank->value,
             'accepts' => array_map(static fn (Accepted $accepted): array => $accepted->class === null
                 ? ['item' => (string) $accepted->item]
-                : ['class' => $accepted->class->name, ...($accepted->least === [] ? [] : ['min' => array_map(self::quantity(...), $accepted->least)])], $line->accepts),
+                : [
+                    'class' => $accepted->class->name,
+                    ...($accepted->least === [] ? [] : ['min' => array_map(self::quantity(...), $accepted->least)]),
+                ], $line->accepts),
         ];
     }
 

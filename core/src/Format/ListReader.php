@@ -47,7 +47,7 @@ final class ListReader
         }
     }
 
-    /** @param  array<string, true>  $seen  line ids given so far */
+    /** @param  array<string, string>  $seen  line ids given so far */
     private static function line(Reader $line, array &$seen): ?Line
     {
         if (! $line->object(['id', 'accepts'], ['quantity', 'total', 'rank'])->isObject()) {

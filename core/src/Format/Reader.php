@@ -224,7 +224,7 @@ final readonly class Reader
     /**
      * A text that must be one of its kind under the same roof; refused where it was seen before.
      *
-     * @param  array<string, true>  $seen  by the text with a dot before it, so that "7" stays text
+     * @param  array<string, string>  $seen  by the text with a dot before it, so that "7" stays text
      */
     public function textOnce(array &$seen): string
     {
@@ -232,7 +232,7 @@ final readonly class Reader
         if ($text !== '' && isset($seen['.'.$text])) {
             $this->refuse("\"{$text}\" is given twice; it must be one.");
         }
-        $seen['.'.$text] = true;
+        $seen['.'.$text] = $text;
 
         return $text;
     }

@@ -39,7 +39,7 @@ final readonly class Accepted
         }
 
         return $this->class->takes($item->class)
-            && ($this->least === [] || $this->isMetBy($item->size, []) || $this->isMetBy($item->size, self::TURNED));
+            && ($this->isMetBy($item->size, []) || $this->isMetBy($item->size, self::TURNED));
     }
 
     /**

@@ -108,7 +108,7 @@ final class CarryOut
         }
         foreach ($taken as $want => $edge) {
             $place = self::place($this->wants[$want][1]);
-            $there = $asked[$place] ?? [];
+            $there = $asked[$place];
             $this->serve(self::take($there, $flow->along($edge)), $want);
             $asked[$place] = $there;
         }

@@ -67,7 +67,7 @@ final readonly class Cover
         $people = [];
         foreach ($valid as $posting) {
             if ($posting->shift === $needed->shift && ! $needed->scope->isAbove($posting->scope)) {
-                $people['.'.$posting->person] = true;
+                $people['.'.$posting->person] = $posting->person;
             }
         }
 

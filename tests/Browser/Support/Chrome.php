@@ -23,7 +23,11 @@ final class Chrome
     public function __construct(int $width, int $height, bool $touch = false)
     {
         $port = self::freePort();
-        $process = proc_open(['chromedriver', "--port={$port}", '--allowed-ips=127.0.0.1', '--log-level=SEVERE'], [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']], $pipes);
+        $process = proc_open(
+            ['chromedriver', "--port={$port}", '--allowed-ips=127.0.0.1', '--log-level=SEVERE'],
+            [['file', '/dev/null', 'r'], ['file', '/dev/null', 'w'], ['file', '/dev/null', 'w']],
+            $pipes,
+        );
         $this->process = is_resource($process) ? $process : throw new \RuntimeException('chromedriver did not start.');
         $this->profile = sys_get_temp_dir().'/sarcina-chrome-'.bin2hex(random_bytes(6));
         $options = new ChromeOptions;
@@ -32,7 +36,10 @@ final class Chrome
             '--disable-sync', '--disable-dev-shm-usage', '--hide-scrollbars', '--lang=en-GB', "--user-data-dir={$this->profile}", "--window-size={$width},{$height}",
         ]);
         if ($touch) {
-            $options->setExperimentalOption('mobileEmulation', ['deviceMetrics' => ['width' => $width, 'height' => $height, 'pixelRatio' => 2.0, 'touch' => true]]);
+            $options->setExperimentalOption(
+                'mobileEmulation',
+                ['deviceMetrics' => ['width' => $width, 'height' => $height, 'pixelRatio' => 2.0, 'touch' => true]],
+            );
         }
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -50,12 +57,18 @@ final class Chrome
         $tools->execute('Network.enable');
         // What goes by way of the service worker would not be cut off.
         $tools->execute('Network.setBypassServiceWorker', ['bypass' => $isOffline]);
-        $tools->execute('Network.emulateNetworkConditions', ['offline' => $isOffline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tools->execute(
+            'Network.emulateNetworkConditions',
+            ['offline' => $isOffline, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1],
+        );
     }
 
     public function scheme(string $scheme): void
     {
-        (new ChromeDevToolsDriver($this->driver))->execute('Emulation.setEmulatedMedia', ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]]);
+        (new ChromeDevToolsDriver($this->driver))->execute(
+            'Emulation.setEmulatedMedia',
+            ['features' => [['name' => 'prefers-color-scheme', 'value' => $scheme]]],
+        );
     }
 
     public function quit(): void

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Assess;
+
+use App\Assess\Http\TaskResource;
+use App\Assess\Models\PlanTask;
+use Sarcina\Core\Provision\TaskKind;
+
+/** The work that follows from a plan, in words: what to make, move, upgrade or retire, and why. */
+final class ReadTasks
+{
+    public function __construct(private readonly Choices $choices)
+    {
+    }
+
+    public function one(PlanTask $task): TaskResource
+    {
+        $modules = array_values($task->modules->pluck('module')->all());
+        $with = implode(', ', array_map(static fn (string $module): string => lcfirst(Wanted::title($module)), $modules));
+        $title = $task->wanted === null ? null : lcfirst(Wanted::title($task->wanted));
+        $area = $task->area->name ?? 'no area';
+        $place = $task->area?->places->first();
+        $kit = $task->kit === null ? '' : "{$task->kit->code} {$task->kit->name}";
+        [$text, $why] = match ($task->kind) {
+            TaskKind::Make => [
+                $title === null
+                    ? "Make a pouch with {$with} for {$area}"
+                    : "Make a {$title}".($with === '' ? '' : " with {$with}")." for {$area}",
+                'The plan asks for it, and no kit that is there can serve.',
+            ],
+            TaskKind::Move => [
+                "Move {$kit} to {$area}",
+                "The plan asks for a {$title} there, and this kit is not asked for where it is".
+                ($task->state === 'open' && $task->kit !== null ? ", {$task->kit->place->path}." : '.'),
+            ],
+            TaskKind::Upgrade => ["Put into {$kit}: {$with}", "The plan asks for it in {$area}, and no kit there carries it."],
+            default => ["Retire {$kit}", 'No area of the plan asks for this kit. Keep it with a reason, or retire it.'],
+        };
+        $design =
+            $task->wanted !== null
+                ? $this->choices->of($task->wanted)?->design
+                : ($modules === []
+                    ? null
+                    : $this->choices->of($modules[0])?->design);
+
+        return new TaskResource(
+            $task->id,
+            $task->kind->value,
+            $text,
+            $why,
+            $task->area?->name,
+            $place?->id,
+            $place?->path,
+            $task->kit?->code,
+            $task->kit?->name,
+            $task->wanted,
+            $modules,
+            $design?->id,
+            $design?->name,
+            $task->state,
+            $task->reason,
+            $task->closed_on,
+            $task->closedBy?->name,
+            $task->kind === TaskKind::Make ? $task->kit?->code : null,
+        );
+    }
+}

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+/** Items of the catalogue, a row for each. */
+final class CatalogueSheet implements RecordSheet
+{
+    public function headings(): array
+    {
+        return [
+            'code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'reserve', 'purpose',
+            'caution', 'superseded_by', 'storage_min_c', 'storage_max_c', 'opened_life', 'allergy', 'size', 'packs',
+            'needs', 'stand_ins',
+        ];
+    }
+
+    public function key(): string
+    {
+        return 'code';
+    }
+
+    public function rows(array $record): array
+    {
+        /**
+         * @var array{
+         *     code: string, name: string, class: string, count_unit: string, dated: bool, sterile: bool, mass_g: int,
+         *     scope: string, reserve: bool, purpose: string, caution: string|null, superseded_by: string|null,
+         *     storage: array{min_c: int|null, max_c: int|null}|null,
+         *     opened_life: array{count: int, unit: string}|null, allergy: string|null, size: array<string, string>,
+         *     packs: list<array{pieces: int, price: int|null}>,
+         *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
+         *     stand_ins: list<string>,
+         * } $record
+         */
+        $yes = static fn (bool $is): string => $is ? 'yes' : 'no';
+
+        return [[
+            $record['code'], $record['name'], $record['class'], $record['count_unit'], $yes($record['dated']),
+            $yes($record['sterile']), (string) $record['mass_g'], $record['scope'], $yes($record['reserve']),
+            $record['purpose'],
+            (string) $record['caution'], (string) $record['superseded_by'],
+            (string) ($record['storage']['min_c'] ?? ''), (string) ($record['storage']['max_c'] ?? ''),
+            $record['opened_life'] === null ? '' : "{$record['opened_life']['count']} {$record['opened_life']['unit']}",
+            (string) $record['allergy'], Cells::measures($record['size']),
+            implode(
+                '; ',
+                array_map(
+                    static fn (array $pack): string => $pack['pieces'].($pack['price'] === null ? '' : " for {$pack['price']}"),
+                    $record['packs'],
+                ),
+            ),
+            implode(
+                ' / ',
+                array_map(
+                    static fn (array $need): string => "{$need['quantity']} per {$need['per']} of ".
+                        implode('|', $need['any_of']).": {$need['reason']}",
+                    $record['needs'],
+                ),
+            ),
+            implode('; ', $record['stand_ins']),
+        ]];
+    }
+
+    public function fromRows(array $rows): array
+    {
+        $row = $rows[0];
+        $text = static fn (string $heading): ?string => $row[$heading] === '' ? null : $row[$heading];
+        $life = sscanf($row['opened_life'], '%d %s');
+
+        return [
+            'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'],
+            'count_unit' => $text('count_unit') ?? 'each', 'dated' => Cells::flag($row['dated']) ?? $row['dated'],
+            'sterile' => Cells::flag($row['sterile']) ?? $row['sterile'],
+            'mass_g' => Cells::number($row['mass_g']) ?? 0, 'size' => Cells::readMeasures($row['size']),
+            'scope' => $text('scope') ?? 'anyone',
+            'reserve' => $row['reserve'] === '' ? true : (Cells::flag($row['reserve']) ?? $row['reserve']),
+            'purpose' => $row['purpose'],
+            'caution' => $text('caution'), 'superseded_by' => $text('superseded_by'),
+            'storage' => $row['storage_min_c'] === '' && $row['storage_max_c'] === '' ? null : [
+                'min_c' => Cells::number($row['storage_min_c']), 'max_c' => Cells::number($row['storage_max_c']),
+            ],
+            'opened_life' => $row['opened_life'] === '' ? null : ['count' => $life[0] ?? 0, 'unit' => $life[1] ?? ''],
+            'allergy' => $text('allergy'),
+            'packs' => array_map(static function (string $pack): array {
+                [$pieces, $price] = [...explode(' for ', $pack, 2), ''];
+
+                return ['pieces' => Cells::number(trim($pieces)), 'price' => Cells::number(trim($price))];
+            }, Cells::split($row['packs'])),
+            'needs' => array_map(static function (string $need): array {
+                preg_match('/^(\d+) per (kit|each) of ([^:]*): (.*)$/s', $need, $found);
+
+                return [
+                    'any_of' => Cells::split($found[3] ?? '', '|'), 'per' => $found[2] ?? '',
+                    'quantity' => (int) ($found[1] ?? 0), 'reason' => $found[4] ?? '',
+                ];
+            }, Cells::split($row['needs'], ' / ')),
+            'stand_ins' => Cells::split($row['stand_ins']),
+        ];
+    }
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Exchange;
+
+/** Kits, a row for each item, lot and condition in a pocket. */
+final class KitSheet implements RecordSheet
+{
+    public function headings(): array
+    {
+        return ['kit', 'name', 'design', 'place', 'scope', 'pocket', 'item', 'lot', 'expires', 'quantity', 'condition'];
+    }
+
+    public function key(): string
+    {
+        return 'kit';
+    }
+
+    public function rows(array $record): array
+    {
+        /**
+         * @var array{
+         *     code: string, name: string, design: string, place: string, scope: string,
+         *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
+         * } $record
+         */
+        $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope']];
+        $rows = array_map(
+            static fn (array $row): array => [
+                ...$about,
+                $row['pocket'],
+                $row['item'],
+                (string) $row['lot'],
+                (string) $row['expires'],
+                (string) $row['quantity'],
+                $row['condition'],
+            ],
+            $record['contents'],
+        );
+
+        return $rows === [] ? [[...$about, '', '', '', '', '', '']] : $rows;
+    }
+
+    public function fromRows(array $rows): array
+    {
+        $first = $rows[0];
+
+        return [
+            'code' => $first['kit'],
+            'name' => $first['name'],
+            'design' => $first['design'],
+            'place' => $first['place'],
+            'scope' => $first['scope'] === '' ? 'first_aider' : $first['scope'],
+            'contents' => array_values(
+                array_map(
+                    static fn (array $row): array => [
+                        'pocket' => $row['pocket'],
+                        'item' => $row['item'],
+                        'lot' => $row['lot'] === '' ? null : $row['lot'],
+                        'expires' => $row['expires'] === '' ? null : $row['expires'],
+                        'quantity' => Cells::number($row['quantity']),
+                        'condition' => $row['condition'] === '' ? 'good' : $row['condition'],
+                    ],
+                    array_filter($rows, static fn (array $row): bool => $row['item'].$row['pocket'] !== ''),
+                ),
+            ),
+        ];
+    }
+}

@@ -1,6 +1,6 @@
 # bin/sarcina test: every part of the tests, or the parts named.
 
-all_parts="core alone http browser pint phpstan eslint prettier tsc"
+all_parts="core alone http components browser pint phpstan eslint prettier tsc"
 
 run_tests() {
     local parts=${*:-$all_parts} part failed=()
@@ -50,6 +50,7 @@ start_test_instance() {
 part_core() { vendor/bin/phpunit -c core/phpunit.xml; }
 part_alone() { vendor/bin/phpunit -c core/phpunit.xml --filter StandsAloneTest; }
 part_http() { vendor/bin/phpunit --testsuite http && vendor/bin/phpunit --testsuite served; }
+part_components() { npx vitest run; }
 part_browser() { load_demo && vendor/bin/phpunit --testsuite browser; }
 # Pint is an application of the same framework, and would read this one's cached settings.
 part_pint() { env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u APP_EVENTS_CACHE -u DB_PORT vendor/bin/pint --test -q && echo "pint: nothing to mend"; }

@@ -43,7 +43,11 @@ export function whenSignedOut(then: () => void): void {
     onSignedOut = then;
 }
 
-export const api = createClient<paths>({ baseUrl: '/api', headers: { Accept: 'application/json' } });
+export const api = createClient<paths>({
+    baseUrl: `${window.location.origin}/api`,
+    headers: { Accept: 'application/json' },
+    fetch: (request) => fetch(request),
+});
 
 api.use({
     onRequest({ request }) {

@@ -1,0 +1,65 @@
+import type { Schemas } from '../api/client';
+import type { DraftRow } from '../check/draft';
+
+export const user: Schemas['UserResource'] = {
+    id: '7',
+    name: 'Mina Oduya',
+    role: 'keeper',
+    may: ['check', 'restock'],
+} as unknown as Schemas['UserResource'];
+
+export function content(of: Partial<Schemas['ContentResource']>): Schemas['ContentResource'] {
+    return {
+        pocket_id: 'front',
+        line: 'L1',
+        item: 'dressing-medium',
+        name: 'Medium dressing',
+        dated: true,
+        lot: 'A1',
+        expires: '2027-03',
+        quantity: 4,
+        condition: 'good',
+        ...of,
+    } as Schemas['ContentResource'];
+}
+
+export function line(code: string, pocket: string): Schemas['LineResource'] {
+    return { code, need: `Need of ${code}`, pocket_id: pocket } as Schemas['LineResource'];
+}
+
+/** A kit of two pockets and three lines; of the third nothing is recorded. */
+export function kit(): Schemas['KitResource'] {
+    return {
+        code: 'QH-03',
+        name: 'Glasshouse',
+        base: { epoch: 1, number: 40 },
+        seal: { state: 'intact', number: 'S-100' },
+        leaves: [{ name: 'Left', pockets: [{ id: 'front' }, { id: 'back' }] }],
+        contents: [
+            content({}),
+            content({ lot: 'B2', expires: null, quantity: 2, condition: 'opened' }),
+            content({ pocket_id: 'back', line: 'L2', item: 'gloves', name: 'Gloves', lot: null, quantity: 6 }),
+        ],
+        verdict: { lines: [line('L1', 'front'), line('L2', 'back'), line('L3', 'back')] },
+    } as unknown as Schemas['KitResource'];
+}
+
+export function draftRow(of: Partial<DraftRow> = {}): DraftRow {
+    return {
+        key: 'row',
+        pocket: 'front',
+        line: 'L1',
+        item: 'dressing-medium',
+        name: 'Medium dressing',
+        dated: true,
+        lot: 'A1',
+        expires: '2027-03',
+        unread: null,
+        recorded: 4,
+        quantity: '',
+        condition: 'good',
+        newLot: false,
+        added: false,
+        ...of,
+    };
+}

@@ -1,0 +1,13 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+    plugins: [react()],
+    test: {
+        environment: 'jsdom',
+        environmentOptions: { jsdom: { url: 'http://127.0.0.1/' } },
+        include: ['resources/js/**/*.test.{ts,tsx}'],
+        setupFiles: ['resources/js/testing/setup.ts'],
+        restoreMocks: true,
+    },
+});

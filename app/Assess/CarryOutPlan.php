@@ -74,7 +74,7 @@ final class CarryOutPlan
             }
             $title = $module
                 ? Wanted::title($choice->wanted).', pouch'
-                : $choice->list->title.($choice->list->size === null ? '' : ", {$choice->list->size}");
+                : $choice->list->name();
             $design = ($this->designs)($choice->list, $free, $title, $module ? null : $choice->wanted);
             if ($module) {
                 $design->modules()->create(['module' => $choice->wanted]);

@@ -17,6 +17,7 @@ use App\Catalogue\Models\ItemClass;
 use App\Catalogue\Models\ItemMeasure;
 use App\Catalogue\Models\ItemNeed;
 use App\Catalogue\Models\ItemPack;
+use App\Lists\Models\KitList;
 use App\Stock\Models\Holding;
 use Illuminate\Support\Facades\DB;
 
@@ -176,7 +177,7 @@ final class ReadItems
     private static function title(object $list): string
     {
         /** @var object{title: string, size: string|null} $list */
-        return $list->title.($list->size === null ? '' : ", {$list->size}");
+        return KitList::named($list->title, $list->size);
     }
 
     /** @return list<string> lists with a line that names the item */

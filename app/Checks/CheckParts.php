@@ -14,6 +14,7 @@ use App\Ledger\Parts\CheckFinding;
 use App\Ledger\Parts\CheckLine;
 use App\Ledger\Parts\CheckOutcome;
 use App\Ledger\Parts\CheckRow;
+use App\Lists\Models\KitList;
 use Sarcina\Core\Check\Finding;
 use Sarcina\Core\Check\Severity;
 
@@ -35,7 +36,7 @@ final class CheckParts
             $kitId,
             $standing,
             $judged->plan->name,
-            $list->title.($list->size === null ? '' : ", {$list->size}"),
+            KitList::named($list->title, $list->size),
             $list->edition,
             $list->confirmed,
             $judgement->assignment->policy->expiry->value,

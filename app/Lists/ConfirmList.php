@@ -89,7 +89,7 @@ final class ConfirmList
                 'confirmed_by_id' => $by->id,
                 'revision' => $list->revision + 1,
             ]);
-            $title = $list->title.($list->size === null ? '' : ", {$list->size}").", edition {$list->edition}";
+            $title = $list->name().", edition {$list->edition}";
             $this->record->write(
                 Operation::now(Str::lower((string) Str::ulid()), OperationKind::ConfirmEdition, $by, $at, $this->organisation->dayOf($at))
                     ->with([], [new Attested('edition', $list->id, $title, $this->digests->of('edition', $list->id))])

@@ -32,7 +32,7 @@ final class NewEdition
     /** A house list copied from another, to be changed line by line. */
     public function houseList(KitList $from, string $code, string $title): KitList
     {
-        $name = "{$from->title}".($from->size === null ? '' : ", {$from->size}").", edition {$from->edition}";
+        $name = $from->name().", edition {$from->edition}";
 
         $content = ListContent::of($from);
 

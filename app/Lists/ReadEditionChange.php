@@ -53,7 +53,7 @@ final class ReadEditionChange
         return new EditionChangeResource(
             ReadLists::edition($from),
             ReadLists::edition($to),
-            $to->title.($to->size === null ? '' : ", {$to->size}"),
+            $to->name(),
             $this->lines($from, $to),
             self::exclusions($from, $to),
             array_values($designs->map(fn (Design $design): DesignEffect => $this->effect($design, $from, $to, $today))->all()),

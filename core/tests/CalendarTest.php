@@ -9,6 +9,7 @@ use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\NotADay;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Calendar\SeasonDay;
+use Sarcina\Core\Due\Interval;
 
 /** The calendar against that of the language, day for day. */
 final class CalendarTest extends TestCase
@@ -55,6 +56,26 @@ final class CalendarTest extends TestCase
             array_map(static fn (int $months): string => (string) $day->plusMonths($months), [0, 1, 2, 11, 12, 25]),
         );
         $this->assertSame('2027-01-15', (string) Day::of('2026-12-15')->plusMonths(1));
+    }
+
+    public function test_days_before_the_first_year_are_written_too(): void
+    {
+        // What is counted back from the first dates there are: the year 0 was a leap year, and begins 719,528 days before 1970.
+        foreach ([[-719528, '0000-01-01'], [-719469, '0000-02-29'], [-719468, '0000-03-01'], [-719529, '-001-12-31']] as [$number, $written]) {
+            $this->assertSame($written, (string) Day::numbered($number));
+        }
+    }
+
+    public function test_an_interval_is_months_weeks_or_days(): void
+    {
+        $day = Day::of('2026-11-27');
+        $this->assertSame(
+            ['2027-02-27', '2026-12-04', '2027-02-19', '2026-11-28'],
+            [
+                (string) Interval::months(3)->after($day), (string) Interval::weeks(1)->after($day),
+                (string) Interval::weeks(12)->after($day), (string) Interval::days(1)->after($day),
+            ],
+        );
     }
 
     public function test_days_compare(): void

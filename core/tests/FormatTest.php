@@ -123,6 +123,36 @@ final class FormatTest extends TestCase
         );
     }
 
+    /** @return iterable<string, array{string, mixed, list<string>}> what is put before all others, after it something else that is wrong */
+    public static function listed(): iterable
+    {
+        yield 'items' => ['items', ['code' => 'last', 'class' => ''], ['/items/0', '/items/1/class']];
+        yield 'companions' => ['items/1/needs', ['any_of' => ['pad'], 'per' => 'kit', 'quantity' => 0], [
+            '/items/1/needs/0', '/items/1/needs/1/quantity',
+        ]];
+        yield 'lines' => ['list/lines', ['id' => 'L9', 'quantity' => 0, 'accepts' => [['item' => 'pad']]], [
+            '/list/lines/0', '/list/lines/1/quantity',
+        ]];
+        yield 'what serves a line' => ['list/lines/0/accepts', ['item' => 'pad', 'class' => 'dressing'], [
+            '/list/lines/0/accepts/0', '/list/lines/0/accepts/1',
+        ]];
+        yield 'contents' => ['contents', ['item' => 'pad', 'quantity' => 0], ['/contents/0', '/contents/1/quantity']];
+    }
+
+    /** @param  list<string>  $paths */
+    #[DataProvider('listed')]
+    public function test_an_entry_that_is_none_does_not_hide_the_next_one(string $at, mixed $wrong, array $paths): void
+    {
+        $document = self::KIT;
+        $place = &$document;
+        foreach (explode('/', $at) as $step) {
+            $place = &$place[$step];
+        }
+        $place = ['no entry', $wrong, ...($place ?? [])];
+        $errors = self::errors((string) json_encode($document));
+        $this->assertSame($paths, array_values(array_intersect($errors, $paths)), implode(', ', $errors));
+    }
+
     public function test_a_key_given_twice_is_refused(): void
     {
         $twice = str_replace('"item":"pad","quantity":2', '"item":"pad","quantity":2,"quantity":9', (string) json_encode(self::KIT));

@@ -55,6 +55,23 @@ final class KitList extends Model
         ];
     }
 
+    /** "Table 1, medium", or "Workplace kits, class A". */
+    public function name(): string
+    {
+        return self::named($this->title, $this->size);
+    }
+
+    public static function named(string $title, ?string $size): string
+    {
+        $letter = preg_match('/^class-([a-z])$/', (string) $size, $found) === 1 ? $found[1] : null;
+
+        return $title.match (true) {
+            $letter !== null => ', class '.strtoupper($letter),
+            $size === null => '',
+            default => ", {$size}",
+        };
+    }
+
     /** @return HasMany<Line, $this> */
     public function lines(): HasMany
     {

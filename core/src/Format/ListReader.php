@@ -74,7 +74,7 @@ final class ListReader
 
     private static function total(Reader $total): ?Total
     {
-        if ($total->isObject() && count($total->keys()) !== 1) {
+        if ($total->mustBeObject() && count($total->keys()) !== 1) {
             $total->refuse('A total names one measure, such as {"length": "2.5 yd"}.');
 
             return null;

@@ -39,14 +39,14 @@ final readonly class Reader
     }
 
     /**
-     * This value as an object: unknown keys and missing required ones are refused.
+     * This value as an object: anything else is refused, and so are unknown keys and missing ones that are required.
      *
      * @param  list<string>  $required
      * @param  list<string>  $optional
      */
     public function object(array $required, array $optional = []): self
     {
-        if (! $this->isObject()) {
+        if (! $this->mustBeObject()) {
             return $this;
         }
         $given = $this->keys();
@@ -60,13 +60,18 @@ final readonly class Reader
         return $this;
     }
 
-    /** Whether this is an object; refused where anything else stands here. */
-    public function isObject(): bool
+    /** Whether this is an object; refused where anything else is given. */
+    public function mustBeObject(): bool
     {
-        if ($this->isGiven && ! $this->value instanceof \stdClass) {
+        if ($this->isGiven && ! $this->isObject()) {
             $this->refuse('This must be an object, written {…}.');
         }
 
+        return $this->isObject();
+    }
+
+    public function isObject(): bool
+    {
         return $this->value instanceof \stdClass;
     }
 
@@ -209,7 +214,7 @@ final readonly class Reader
     public function measures(): array
     {
         $measures = [];
-        if ($this->isGiven && $this->isObject()) {
+        if ($this->mustBeObject()) {
             foreach ($this->keys() as $name) {
                 $quantity = $this->field($name)->read(Quantity::of(...), NotAQuantity::class);
                 if ($quantity !== null) {

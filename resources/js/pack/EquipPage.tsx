@@ -11,7 +11,7 @@ import { questions } from '../api/queries';
 import { ListWarning } from '../lists/ListWarning';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
-import { count, sayScope } from '../ui/words';
+import { count, sayList, sayScope } from '../ui/words';
 
 /** The device's own list: it serves gloves and keys alike. */
 const listed = { select: { native: true }, inputLabel: { shrink: true } } as const;
@@ -122,8 +122,7 @@ export default function EquipPage() {
                     <Box sx={{ minWidth: 0 }}>
                         <OpenKit leaves={design.leaves} lines={[]} onSelect={() => undefined} />
                         <Typography sx={{ my: 3 }}>
-                            {design.name}: {count(design.lines, 'line')}, list: {design.list.title}
-                            {design.list.size && `, ${design.list.size}`}.{' '}
+                            {design.name}: {count(design.lines, 'line')}, list: {sayList(design.list)}.{' '}
                             {design.kits.length > 0
                                 ? `Kits of this design: ${design.kits.join(', ')}.`
                                 : 'There is no kit of this design yet.'}

@@ -10,7 +10,7 @@ import { useSession } from '../session/useSession';
 import { OpenKit, StitchKey } from '../ui/OpenKit';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark } from '../ui/VerdictMark';
-import { sayDay, sayInstant, sayScope } from '../ui/words';
+import { sayDay, sayInstant, sayList, sayScope } from '../ui/words';
 import { ListWarning } from '../lists/ListWarning';
 import { Notice } from '../ui/Notice';
 import { PocketContents } from './PocketContents';
@@ -164,8 +164,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                 <dt>List</dt>
                 <dd>
                     <Link to={`/lists/${kit.list.id}`} style={{ color: 'inherit' }}>
-                        {kit.list.title}
-                        {kit.list.size && `, ${kit.list.size}`}
+                        {sayList(kit.list)}
                     </Link>
                     , edition {kit.list.edition}
                 </dd>

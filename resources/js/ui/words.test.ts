@@ -80,6 +80,7 @@ describe('what is said', () => {
         expect(sayMoney(1250, 'GBP')).toBe('£12.50');
         expect(sayList({ title: 'Table 1', size: 'medium' })).toBe('Table 1, medium');
         expect(sayList({ title: 'Table 1', size: null })).toBe('Table 1');
+        expect(sayList({ title: 'Workplace kits', size: 'class-a' })).toBe('Workplace kits, class A');
     });
 
     it('counts things in the right number', () => {

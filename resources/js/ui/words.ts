@@ -76,9 +76,10 @@ export function sayName(name: string): string {
     return name.replaceAll('_', ' ').replaceAll('-', ' ');
 }
 
-/** "Table 1, medium", of a list and its size. */
+/** "Table 1, medium" or "Workplace kits, class A", of a list and its size. */
 export function sayList(list: { title: string; size: string | null }): string {
-    return list.size ? `${list.title}, ${list.size}` : list.title;
+    const size = list.size?.replace(/^class-([a-z])$/, (_, letter: string) => `class ${letter.toUpperCase()}`);
+    return size ? `${list.title}, ${size}` : list.title;
 }
 
 export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {

@@ -54,7 +54,7 @@ final class ReadItems
                         $item->purpose,
                         $item->caution,
                         $item->dated,
-                        $item->scope,
+                        $item->scope->value,
                         (int) ($held->get($item->id)->in_kits ?? 0),
                         (int) ($held->get($item->id)->in_store ?? 0),
                         $singles->get($item->id) === null ? null : (int) $singles->get($item->id),
@@ -82,7 +82,7 @@ final class ReadItems
             $item->sterile,
             $item->mass_g,
             $this->measures->mass($item->mass_g),
-            $item->scope,
+            $item->scope->value,
             $item->keeps_as_reserve,
             $item->supersededBy?->name,
             $item->supersededBy?->code,
@@ -228,7 +228,7 @@ final class ReadItems
         return array_values($held->map(fn (Holding $holding): CarriedResource => new CarriedResource(
             $holding->kit === null ? (string) $holding->store?->name : "{$holding->kit->code} {$holding->kit->name}",
             $holding->kit?->code, $holding->kit === null ? (string) $holding->store?->place->path : $holding->kit->place->path,
-            $holding->lot->number, $holding->lot->expires, $holding->lot->good_until, $holding->condition, $holding->quantity,
+            $holding->lot->number, $holding->lot->expires, $holding->lot->good_until, $holding->condition->value, $holding->quantity,
         ))->all());
     }
 

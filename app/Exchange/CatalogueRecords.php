@@ -224,7 +224,7 @@ final class CatalogueRecords implements Records
             'code' => $item->code, 'name' => $item->name, 'class' => $item->class, 'count_unit' => $item->count_unit,
             'dated' => $item->dated, 'sterile' => $item->sterile, 'mass_g' => $item->mass_g,
             'size' => $item->measures->mapWithKeys(static fn (ItemMeasure $measure): array => [$measure->measure => $measure->quantity])->all(),
-            'scope' => $item->scope, 'reserve' => $item->keeps_as_reserve,
+            'scope' => $item->scope->value, 'reserve' => $item->keeps_as_reserve,
             'purpose' => $item->purpose, 'caution' => $item->caution, 'superseded_by' => $item->supersededBy?->code,
             'storage' => $item->storage_min_c === null && $item->storage_max_c === null ? null : [
                 'min_c' => $item->storage_min_c, 'max_c' => $item->storage_max_c,

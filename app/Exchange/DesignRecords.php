@@ -273,7 +273,7 @@ final class DesignRecords implements Records
             'code' => $design->code, 'name' => $design->name, 'list' => $design->list->code,
             'edition' => $design->list->edition, 'provides' => $design->provides,
             'modules' => array_values($design->modules->pluck('module')->all()),
-            'empty_mass_g' => $design->empty_mass_g, 'max_mass_g' => $design->max_mass_g, 'expiry' => $design->expiry,
+            'empty_mass_g' => $design->empty_mass_g, 'max_mass_g' => $design->max_mass_g, 'expiry' => $design->expiry->value,
             'margin_days' => $design->margin_days, 'grace_days' => $design->grace_days,
             'every' => $design->every_unit === null ? null : [
                 'count' => $design->every_count, 'unit' => $design->every_unit,

@@ -53,7 +53,7 @@ final class ImportFile
     {
         $until = microtime(true) + self::STEP_SECONDS;
         $found = $this->records($import);
-        $kind = Kind::from($import->kind);
+        $kind = $import->kind;
         $records = app($kind->records());
         $records->begin(array_map(static fn (array $one): array => $one['record'], $found));
         [$validator, $schema] = self::validator($kind);
@@ -97,7 +97,7 @@ final class ImportFile
     {
         set_time_limit(180);
         $this->refuseUnless($import);
-        $kind = Kind::from($import->kind);
+        $kind = $import->kind;
         $records = app($kind->records());
         $found = $this->records($import);
         $records->begin(array_map(static fn (array $one): array => $one['record'], $found));
@@ -216,7 +216,7 @@ final class ImportFile
     private function records(Import $import): array
     {
         try {
-            $kind = Kind::from($import->kind);
+            $kind = $import->kind;
 
             return $import->format === 'json' ? self::fromJson($kind, $import->source) : self::fromSheet($kind, $import->source);
         } catch (NotRead $refused) {

@@ -25,6 +25,7 @@ use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Kit\Condition;
 
 /** Moves a kit, renames it, puts modules into it, or takes it out of service; each is an operation of its own, and the kit is judged again. */
 final class ChangeKit
@@ -106,9 +107,10 @@ final class ChangeKit
             $store = Store::query()->orderBy('name')->lockForUpdate()->first();
             $movements = [];
             foreach ($kit->holdings()->with('lot')->get() as $held) {
-                $isGood = $held->condition === 'good' && ($held->lot->good_until === null || $held->lot->good_until >= $day) && $store !== null;
+                $isInDate = $held->lot->good_until === null || $held->lot->good_until >= $day;
+                $isGood = $held->condition === Condition::Good && $isInDate && $store !== null;
                 $movements[] = new LotMovement(
-                    $held->lot_id, $held->quantity, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition),
+                    $held->lot_id, $held->quantity, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition->value),
                     $isGood && $store !== null ? Location::store($store->id) : null, $isGood ? 'returned' : 'discarded',
                 );
             }

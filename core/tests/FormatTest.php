@@ -148,7 +148,7 @@ final class FormatTest extends TestCase
         foreach (explode('/', $at) as $step) {
             $place = &$place[$step];
         }
-        $place = ['no entry', $wrong, ...($place ?? [])];
+        $place = ['no entry', $wrong, ...(array) $place];
         $errors = self::errors((string) json_encode($document));
         $this->assertSame($paths, array_values(array_intersect($errors, $paths)), implode(', ', $errors));
     }

@@ -381,7 +381,7 @@ final class LateArrivalTest extends TestCase
             OperationKind::Use,
             $kit,
             $minutesAgo,
-            [new LotMovement($held->lot_id, $pieces, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition), null, 'used')],
+            [new LotMovement($held->lot_id, $pieces, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition->value), null, 'used')],
         );
     }
 

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Sarcina\Core\Kit\Scope;
 
 /**
  * A kind of thing that kits hold.
@@ -22,7 +23,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property bool $dated
  * @property bool $sterile
  * @property int $mass_g
- * @property string $scope
+ * @property Scope $scope
  * @property bool $keeps_as_reserve
  * @property string $purpose
  * @property string|null $caution
@@ -51,6 +52,7 @@ final class Item extends Model
     protected function casts(): array
     {
         return [
+            'scope' => Scope::class,
             'dated' => 'boolean',
             'sterile' => 'boolean',
             'keeps_as_reserve' => 'boolean',

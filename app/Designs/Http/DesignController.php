@@ -100,7 +100,7 @@ final class DesignController extends Controller
                                             $holding->lot->number,
                                             $holding->lot->expires,
                                             $holding->lot->good_until,
-                                            $holding->condition,
+                                            $holding->condition->value,
                                             $holding->quantity,
                                         ),
                                     )

@@ -11,6 +11,7 @@ use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Sarcina\Core\Kit\ExpiryPolicy;
 
 /**
  * A packing plan: a list and additions, leaves and pockets, and the pocket for each line.
@@ -21,7 +22,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $list_id
  * @property int $empty_mass_g
  * @property int|null $max_mass_g
- * @property string $expiry
+ * @property ExpiryPolicy $expiry
  * @property int $margin_days
  * @property int $grace_days
  * @property string|null $every_unit
@@ -50,6 +51,7 @@ final class Design extends Model
     protected function casts(): array
     {
         return [
+            'expiry' => ExpiryPolicy::class,
             'before_events' => 'boolean',
             'after_use' => 'boolean',
             'sealed' => 'boolean',

@@ -118,7 +118,7 @@ final class ExchangeController extends Controller
 
         return new ImportResource(
             $import->id,
-            $import->kind,
+            $import->kind->value,
             $import->format,
             $import->file_name,
             $import->state,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Exchange\Models;
 
 use App\Accounts\Models\User;
+use App\Exchange\Kind;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -13,7 +14,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * A file that somebody brought in: previewed as a difference, then taken whole or not at all.
  *
  * @property string $id
- * @property string $kind
+ * @property Kind $kind
  * @property string $format
  * @property string $file_name
  * @property string $source
@@ -32,6 +33,12 @@ final class Import extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['kind' => Kind::class];
+    }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo

@@ -7,6 +7,7 @@ namespace App\Stock\Models;
 use App\Kits\Models\Kit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Sarcina\Core\Kit\Condition;
 
 /**
  * What lies where now: a projection of the ledger.
@@ -17,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $pocket_id
  * @property string|null $store_id
  * @property string $lot_id
- * @property string $condition
+ * @property Condition $condition
  * @property int $quantity
  * @property Lot $lot
  * @property Kit|null $kit
@@ -28,6 +29,12 @@ final class Holding extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['condition' => Condition::class];
+    }
 
     /** @return BelongsTo<Lot, $this> */
     public function lot(): BelongsTo

@@ -7,22 +7,23 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { sayDay, sayName } from '../ui/words';
+import { words } from './words';
 
 /** An area as it was answered, for reading; anyone may say that it has changed since. */
 export function AreaAnswered({ area, isSigned }: { area: Schemas['AreaResource']; isSigned: boolean }) {
     const facts: [string, string][] = [
-        ['Where', area.places.map((place) => place.path).join('; ') || 'no place named'],
-        ['Kits are kept at', area.hangs_at ?? 'not said'],
-        ['Hazard', area.hazard],
-        ['People at the busiest time', String(area.people)],
-        ['Points', String(area.points)],
-        ['Lone workers', String(area.lone_workers)],
-        ['Vehicles', String(area.vehicles)],
-        ['Children', String(area.children)],
-        ['Until an ambulance is there', `${area.minutes_to_help} minutes`],
-        ['Running water', area.running_water ? 'yes' : 'no'],
-        ['Risks', [...area.risks, ...area.follows_risks].map(sayName).join(', ') || 'none named'],
-        ...(area.note ? ([['Note', area.note]] as [string, string][]) : []),
+        [words.where, area.places.map((place) => place.path).join('; ') || words.noPlaceNamed],
+        [words.kitsAreKeptAt, area.hangs_at ?? words.notSaid],
+        [words.hazard, area.hazard],
+        [words.peopleAtTheBusiestTime, String(area.people)],
+        [words.points, String(area.points)],
+        [words.loneWorkers, String(area.lone_workers)],
+        [words.vehicles, String(area.vehicles)],
+        [words.children, String(area.children)],
+        [words.untilAnAmbulanceIsThere, words.minutes(area.minutes_to_help)],
+        [words.runningWater, area.running_water ? 'yes' : 'no'],
+        [words.risks, [...area.risks, ...area.follows_risks].map(sayName).join(', ') || words.noneNamed],
+        ...(area.note ? ([[words.note, area.note]] as [string, string][]) : []),
     ];
     return (
         <Sheet title={area.name}>
@@ -47,10 +48,10 @@ export function AreaAnswered({ area, isSigned }: { area: Schemas['AreaResource']
             {(area.is_new || area.changes.length > 0) && (
                 <>
                     <Typography variant="h3" sx={{ mt: 4 }}>
-                        Since the last assessment
+                        {words.sinceTheLastAssessment}
                     </Typography>
                     <Box component="ul" sx={{ m: 0, pl: 5 }}>
-                        {area.is_new && <li>This area is new.</li>}
+                        {area.is_new && <li>{words.thisAreaIsNew}</li>}
                         {area.changes.map((change) => (
                             <li key={change}>{change}</li>
                         ))}
@@ -85,7 +86,7 @@ function SayChanged({ area }: { area: Schemas['AreaResource'] }) {
                 say.mutate();
             }}
         >
-            <Typography variant="h3">Changes to this area</Typography>
+            <Typography variant="h3">{words.changesToThisArea}</Typography>
             {area.seen.map((seen) => (
                 <Typography key={seen.what} variant="body2" sx={{ my: 1 }}>
                     ▲ {seen.what} ({seen.by}, {sayDay(seen.on)})
@@ -93,14 +94,14 @@ function SayChanged({ area }: { area: Schemas['AreaResource'] }) {
             ))}
             <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
                 <Write
-                    label="What has changed?"
+                    label={words.whatHasChanged}
                     value={what}
                     onWrite={setWhat}
                     problem={problem?.at('what')}
-                    help="A review of the assessment becomes due."
+                    help={words.aReviewOfTheAssessment}
                 />
                 <Button type="submit" disabled={say.isPending} sx={{ flex: 'none' }}>
-                    Report change
+                    {words.reportChange}
                 </Button>
             </Box>
             {problem && problem.status !== 422 && <Trouble error={problem} />}

@@ -9,6 +9,7 @@ import { Empty, Sheet, Trouble } from '../ui/Page';
 import { sayDay, sayList, sayMoney } from '../ui/words';
 import { ShiftRows } from './CoverTable';
 import { OverrideDialog, type Overriding } from './OverrideDialog';
+import { words } from './words';
 
 interface AreaPlansProps {
     site: Schemas['AssessmentResource'];
@@ -17,15 +18,15 @@ interface AreaPlansProps {
 }
 
 const plans = [
-    { plan: 'least', title: 'Minimum provision', detail: 'the least for the answers given' },
-    { plan: 'full', title: 'Full provision', detail: 'a kit of base size at every point' },
+    { plan: 'least', title: words.minimumProvision, detail: words.theLeastForTheAnswers },
+    { plan: 'full', title: words.fullProvision, detail: words.aKitOfBaseSize },
 ] as const;
 
 /** What follows from the answers: both plans of the area, every figure with its reason, its list, its cost and where it hangs. */
 export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
     const [overriding, setOverriding] = useState<Overriding | null>(null);
     return (
-        <Sheet title={`What ${area.name} needs`}>
+        <Sheet title={words.whatNeeds(area.name)}>
             <Box
                 sx={{
                     display: 'grid',
@@ -37,12 +38,12 @@ export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
                     <Box key={plan} component="section" aria-label={title}>
                         <Typography variant="h3">
                             {title}
-                            {site.chosen === plan && ', chosen'}
+                            {site.chosen === plan && words.chosen}
                         </Typography>
                         <Typography variant="caption" sx={{ color: 'text.secondary' }}>
                             {detail}
                         </Typography>
-                        {area[plan].parts.length === 0 && <Empty>Nobody is there: no kit is needed.</Empty>}
+                        {area[plan].parts.length === 0 && <Empty>{words.nobodyIsThereNoKit}</Empty>}
                         {area[plan].parts.map((part) => (
                             <PartRow
                                 key={part.wanted}
@@ -56,7 +57,8 @@ export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
                             {area[plan].unpriced > 0 && (
                                 <Typography component="span" variant="caption">
                                     {' '}
-                                    and {area[plan].unpriced} without a price
+                                    and {area[plan].unpriced}
+                                    {words.withoutAPrice}
                                 </Typography>
                             )}
                         </Typography>
@@ -66,7 +68,7 @@ export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
             {mayOverride && (
                 <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', mt: 3 }}>
                     <Button size="small" onClick={() => setOverriding({ plan: 'least', part: null })}>
-                        Add a kit or module
+                        {words.addAKitOrModule}
                     </Button>
                     <RemoveArea area={area} />
                 </Box>
@@ -74,12 +76,11 @@ export function AreaPlans({ site, area, mayOverride }: AreaPlansProps) {
             {area.cover.length > 0 && (
                 <>
                     <Typography variant="h3" sx={{ mt: 4 }}>
-                        First aiders
+                        {words.firstAiders}
                     </Typography>
                     <ShiftRows rows={area.cover} />
                     <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                        The responsible person decides how many are needed and how they are trained, within what the
-                        regulator asks.
+                        {words.theResponsiblePersonDecidesHow}
                     </Typography>
                 </>
             )}
@@ -102,7 +103,7 @@ function PartRow({ part, currency, onOverride }: PartRowProps) {
                     {part.count} × {part.title}
                 </strong>
                 <span>
-                    {part.each === null ? 'no list chosen' : `${sayMoney(part.each, currency)} each`}
+                    {part.each === null ? words.noListChosen : words.each(sayMoney(part.each, currency))}
                     {part.unpriced > 0 && '*'}
                 </span>
             </Box>
@@ -111,7 +112,9 @@ function PartRow({ part, currency, onOverride }: PartRowProps) {
                 <Box sx={{ my: 1, pl: 3, borderLeft: 4, borderColor: 'ochre' }}>
                     <Typography variant="body2">
                         <strong>
-                            {part.count} instead of {part.calculated}:
+                            {part.count}
+                            {words.insteadOf}
+                            {part.calculated}:
                         </strong>{' '}
                         {part.override.reason} ({part.override.by}, {sayDay(part.override.on)})
                     </Typography>
@@ -120,7 +123,7 @@ function PartRow({ part, currency, onOverride }: PartRowProps) {
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                 {part.list && (
                     <>
-                        List:{' '}
+                        {words.list}{' '}
                         <Link to={`/lists/${part.list.id}`} style={{ color: 'inherit' }}>
                             {sayList(part.list)}
                         </Link>
@@ -134,10 +137,10 @@ function PartRow({ part, currency, onOverride }: PartRowProps) {
                     size="small"
                     variant="text"
                     onClick={onOverride}
-                    aria-label={`${part.override ? 'Change the figure' : 'Override'}: ${part.title}`}
+                    aria-label={`${part.override ? words.changeTheFigure : words.override}: ${part.title}`}
                     sx={{ ml: -2 }}
                 >
-                    {part.override ? 'Change the figure' : 'Override'}
+                    {part.override ? words.changeTheFigure : words.override}
                 </Button>
             )}
         </Box>
@@ -155,16 +158,18 @@ function RemoveArea({ area }: { area: Schemas['AreaResource'] }) {
         <>
             {!isSure && (
                 <Button size="small" onClick={() => setIsSure(true)}>
-                    Remove this area
+                    {words.removeThisArea}
                 </Button>
             )}
             {isSure && (
                 <>
                     <Button size="small" color="error" onClick={() => remove.mutate()} disabled={remove.isPending}>
-                        Remove {area.name} and its answers
+                        {words.remove}
+                        {area.name}
+                        {words.andItsAnswers}
                     </Button>
                     <Button size="small" onClick={() => setIsSure(false)}>
-                        Cancel
+                        {words.cancel}
                     </Button>
                 </>
             )}

@@ -8,6 +8,7 @@ import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { figureQuestions, riskQuestions } from './answers';
 import { useAnswers } from './useAnswers';
+import { words } from './words';
 
 /** The questions about one area, each with why it is asked; answers change the plan beside them at once. */
 export function AreaQuestions({ assessment, area }: { assessment: string; area: Schemas['AreaResource'] }) {
@@ -15,36 +16,36 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
     const follows = (risk: string) => area.follows_risks.includes(risk);
     return (
         <Sheet
-            title="Questions, and why they are asked"
+            title={words.questionsAndWhyTheyAre}
             beside={
                 <Typography variant="caption" role="status" sx={{ color: 'text.secondary' }}>
-                    {isSaved ? 'Saved' : problem ? 'Not saved' : 'Saving…'}
+                    {isSaved ? words.saved : problem ? words.notSaved : words.saving}
                 </Typography>
             }
         >
             {problem && problem.status !== 422 && (
                 <>
                     <Trouble error={problem} />
-                    {problem.isPassing && <Button onClick={again}>Send again</Button>}
+                    {problem.isPassing && <Button onClick={again}>{words.sendAgain}</Button>}
                 </>
             )}
             <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
                 <Write
-                    label="Area"
+                    label={words.area}
                     value={answers.name}
                     onWrite={(name) => change({ name })}
                     problem={problem?.at('name')}
-                    help="What people call it."
+                    help={words.whatPeopleCallIt}
                 />
                 <Choose
-                    label="Hazard"
+                    label={words.hazard}
                     value={answers.hazard}
                     onChoose={(hazard) => change({ hazard: hazard === 'high' ? 'high' : 'low' })}
                     options={[
-                        ['low', 'low: offices, shops, galleries'],
-                        ['high', 'high: machinery, saws, chemicals, heights'],
+                        ['low', words.lowOfficesShopsGalleries],
+                        ['high', words.highMachinerySawsChemicalsHeights],
                     ]}
-                    helperText="High hazard means larger kits for fewer people."
+                    helperText={words.highHazardMeansLargerKits}
                 />
             </Row>
             <Box
@@ -67,14 +68,14 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
                 ))}
             </Box>
             <Typography variant="h3" sx={{ mt: 4 }}>
-                Risks from the work and its tools
+                {words.risksFromTheWorkAnd}
             </Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                Each brings its module: one for the area in minimum provision, one for each point in full provision.
+                {words.eachBringsItsModuleOne}
             </Typography>
             <Box
                 component="fieldset"
-                aria-label="Risks from the work and its tools"
+                aria-label={words.risksFromTheWorkAnd}
                 sx={{
                     border: 0,
                     p: 0,
@@ -95,7 +96,7 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
                         label={
                             <>
                                 <strong>{label}</strong>
-                                {follows(risk) && ' (follows from the answers)'}: {why}
+                                {follows(risk) && words.followsFromTheAnswers}: {why}
                             </>
                         }
                     />
@@ -105,20 +106,21 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
                     onTick={(on) => change({ running_water: !on })}
                     label={
                         <>
-                            <strong>No running water</strong>: adds the rinsing module
+                            <strong>{words.noRunningWater}</strong>
+                            {words.addsTheRinsingModule}
                         </>
                     }
                 />
             </Box>
             <Where answers={answers} change={change} problem={problem?.at('places')} />
             <Write
-                label="Note"
+                label={words.note}
                 multiline
                 minRows={2}
                 value={answers.note}
                 onWrite={(note) => change({ note })}
                 problem={problem?.at('note')}
-                help="What the answers rest on: who was asked, what was seen."
+                help={words.whatTheAnswersRestOn}
             />
         </Sheet>
     );
@@ -131,9 +133,9 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
     const chosen = places.filter((place) => answers.places.includes(place.id));
     return (
         <Box sx={{ my: 4 }}>
-            <Typography variant="h3">Where it is</Typography>
+            <Typography variant="h3">{words.whereItIs}</Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
-                Kits at these places, and at places within them, count as the area’s. New kits are placed at the first.
+                {words.kitsAtThesePlacesAnd}
             </Typography>
             {chosen.map((place) => (
                 <Box key={place.id} sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
@@ -141,30 +143,30 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
                     <Button
                         size="small"
                         variant="text"
-                        aria-label={`Remove ${place.path}`}
+                        aria-label={words.remove2(place.path)}
                         onClick={() => change({ places: answers.places.filter((one) => one !== place.id) })}
                     >
-                        Remove
+                        {words.remove3}
                     </Button>
                 </Box>
             ))}
             <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
                 <Choose
-                    label="Add a place"
+                    label={words.addAPlace}
                     value=""
-                    empty="Choose one"
+                    empty={words.chooseOne}
                     onChoose={(place) => place && change({ places: [...answers.places, place] })}
                     options={places
                         .filter((place) => !answers.places.includes(place.id))
                         .map((place) => [place.id, place.path] as const)}
                     error={problem !== undefined}
-                    helperText={problem ?? 'A place belongs to one area.'}
+                    helperText={problem ?? words.aPlaceBelongsToOne}
                 />
                 <Write
-                    label="Where kits are kept"
+                    label={words.whereKitsAreKept}
                     value={answers.hangs_at}
                     onWrite={(hangs_at) => change({ hangs_at })}
-                    help="Such as: on the wall by the basin."
+                    help={words.suchAsOnTheWall}
                 />
             </Row>
         </Box>

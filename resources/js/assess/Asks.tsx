@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { questions } from '../api/queries';
 import { Notice } from '../ui/Notice';
+import { words } from './words';
 
 /** What asks for the planner's attention: assessments to be made again, first aiders too few, qualifications that run out. */
 export function Asks() {
@@ -12,7 +13,7 @@ export function Asks() {
     }
     return (
         <Notice>
-            <strong>Review due</strong>
+            <strong>{words.reviewDue}</strong>
             <Box component="ul" sx={{ m: 0, mt: 1, pl: 5 }}>
                 {asks.map((ask) => (
                     <li key={ask.text}>

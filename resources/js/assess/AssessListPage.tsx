@@ -15,6 +15,7 @@ import { Table } from '../ui/Table';
 import { count, sayDay } from '../ui/words';
 import { Asks } from './Asks';
 import { CoverTable } from './CoverTable';
+import { words } from './words';
 
 /** Assessments of the site, newest first, and how many first aiders each place has. */
 export default function AssessListPage() {
@@ -26,15 +27,15 @@ export default function AssessListPage() {
     const isUnderWay = assessments.some((one) => one.signed_on === null);
     return (
         <Page
-            title="Assess"
+            title={words.assess}
             beside={
                 <>
                     <Button component={Link} to="/assess/choices">
-                        Lists of the plan
+                        {words.listsOfThePlan}
                     </Button>
                     {may('plan') && (
                         <Button component={Link} to="/assess/people">
-                            First aiders
+                            {words.firstAiders}
                         </Button>
                     )}
                 </>
@@ -42,21 +43,19 @@ export default function AssessListPage() {
         >
             <Asks />
             <Deference />
-            <Sheet title="Assessments">
-                {assessments.length === 0 && (
-                    <Empty>There is none yet. Start one: it goes through the areas of the site, one by one.</Empty>
-                )}
+            <Sheet title={words.assessments}>
+                {assessments.length === 0 && <Empty>{words.thereIsNoneYetStart}</Empty>}
                 {assessments.length > 0 && (
                     <Table>
                         <thead>
                             <tr>
-                                <th scope="col">Assessment</th>
+                                <th scope="col">{words.assessment}</th>
                                 <th scope="col" className="n">
-                                    Areas
+                                    {words.areas}
                                 </th>
-                                <th scope="col">Plan</th>
+                                <th scope="col">{words.plan}</th>
                                 <th scope="col" className="wide">
-                                    Review due
+                                    {words.reviewDue}
                                 </th>
                             </tr>
                         </thead>
@@ -73,20 +72,20 @@ export default function AssessListPage() {
                                         </Box>
                                         <Box sx={{ color: 'text.secondary' }}>
                                             {one.signed_on
-                                                ? `Signed by ${one.signed ?? ''} on ${sayDay(one.signed_on)}`
-                                                : `Under way since ${sayDay(one.started_on)}, not signed`}
+                                                ? words.signedByOn(one.signed ?? '', sayDay(one.signed_on))
+                                                : words.underWaySinceNotSigned(sayDay(one.started_on))}
                                         </Box>
                                     </td>
                                     <td className="n">{one.areas}</td>
                                     <td>
                                         {one.chosen
-                                            ? `${one.chosen === 'least' ? 'Minimum' : 'Full'} provision`
-                                            : 'not chosen'}
+                                            ? words.provision(one.chosen === 'least' ? 'Minimum' : 'Full')
+                                            : words.notChosen}
                                         {one.open_tasks > 0 && <Box>{count(one.open_tasks, 'task')} open</Box>}
                                     </td>
                                     <td className="wide">
-                                        {one.review_on ? `by ${sayDay(one.review_on)}` : ''}
-                                        {one.asks_again.length > 0 && <strong> (due now)</strong>}
+                                        {one.review_on ? words.by(sayDay(one.review_on)) : ''}
+                                        {one.asks_again.length > 0 && <strong>{words.dueNow}</strong>}
                                     </td>
                                 </tr>
                             ))}
@@ -124,30 +123,28 @@ function Begin({ isFirst }: { isFirst: boolean }) {
             }}
             sx={{ mt: 4 }}
         >
-            <Typography variant="h3">Start the next assessment</Typography>
+            <Typography variant="h3">{words.startTheNextAssessment}</Typography>
             <Row columns="minmax(0, 2fr) minmax(0, 1fr) auto">
                 <Write
-                    label="Title"
+                    label={words.title}
                     value={title}
                     onWrite={setTitle}
                     problem={problem?.at('title')}
-                    help={
-                        isFirst ? 'The site and the year, for instance.' : 'It starts from the answers of the last one.'
-                    }
+                    help={isFirst ? words.theSiteAndTheYear : words.itStartsFromTheAnswers}
                 />
                 {isFirst && (
                     <Choose
-                        label="Calculated by"
+                        label={words.calculatedBy}
                         value={scheme}
                         onChoose={(value) => setScheme(value === 'class' ? 'class' : 'headcount')}
                         options={[
-                            ['headcount', 'headcount and hazard'],
-                            ['class', 'class of kit'],
+                            ['headcount', words.headcountAndHazard],
+                            ['class', words.classOfKit],
                         ]}
                     />
                 )}
                 <Button type="submit" variant="contained" disabled={begin.isPending} sx={{ alignSelf: 'start' }}>
-                    Start
+                    {words.start}
                 </Button>
             </Row>
             {problem && problem.status !== 422 && <Trouble error={problem} />}

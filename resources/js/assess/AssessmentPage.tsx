@@ -18,6 +18,7 @@ import { AreaPlans } from './AreaPlans';
 import { AreaQuestions } from './AreaQuestions';
 import { Signing } from './Signing';
 import { Totals } from './Totals';
+import { words } from './words';
 
 /** An assessment: its areas with their questions, and beside them the plan that follows. */
 export default function AssessmentPage() {
@@ -37,18 +38,23 @@ export default function AssessmentPage() {
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
                     {site.signed_on
-                        ? `Signed by ${site.signed ?? ''} on ${sayDay(site.signed_on)}; ${site.chosen === 'full' ? 'full' : 'minimum'} provision; review due by ${sayDay(site.review_on ?? '')}`
-                        : `Under way since ${sayDay(site.started_on)}, begun by ${site.started_by}`}
+                        ? words.signedByOnProvisionReview(
+                              site.signed ?? '',
+                              sayDay(site.signed_on),
+                              site.chosen === 'full' ? 'full' : 'minimum',
+                              sayDay(site.review_on ?? ''),
+                          )
+                        : words.underWaySinceBegunBy(sayDay(site.started_on), site.started_by)}
                 </Typography>
             }
             beside={
                 <>
                     <Button component={Link} to={`/assess/${site.id}/print`}>
-                        Plan to print
+                        {words.planToPrint}
                     </Button>
                     {!isOpen && (
                         <Button component={Link} to={`/assess/${site.id}/work`} variant="contained">
-                            Carry out the plan
+                            {words.carryOutThePlan}
                         </Button>
                     )}
                 </>
@@ -56,11 +62,11 @@ export default function AssessmentPage() {
         >
             {site.asks_again.length > 0 && (
                 <Notice>
-                    <strong>Review due.</strong> {site.asks_again.join(' ')}{' '}
+                    <strong>{words.reviewDue2}</strong> {site.asks_again.join(' ')}{' '}
                     <Link to="/assess" style={{ color: 'inherit' }}>
-                        Start the next assessment
+                        {words.startTheNextAssessment}
                     </Link>
-                    : it starts from the answers of this one.
+                    {words.itStartsFromTheAnswersOf}
                 </Notice>
             )}
             <Since site={site} />
@@ -71,10 +77,8 @@ export default function AssessmentPage() {
                 mayPlan={mayPlan}
             />
             {area === undefined && (
-                <Sheet title="No area yet">
-                    <Empty>
-                        Add the first area: a building, a yard, a floor; anything with its own people and risks.
-                    </Empty>
+                <Sheet title={words.noAreaYet}>
+                    <Empty>{words.addTheFirstAreaA}</Empty>
                 </Sheet>
             )}
             {area && (
@@ -111,14 +115,18 @@ function Since({ site }: { site: Schemas['AssessmentResource'] }) {
     }
     return (
         <Typography sx={{ mb: 3, color: 'text.secondary' }}>
-            Since{' '}
+            {words.since}{' '}
             <Link to={`/assess/${site.follows.id}`} style={{ color: 'inherit' }}>
                 {site.follows.title}
             </Link>
             :{' '}
             {changed.length === 0 && site.gone.length === 0
-                ? 'nothing has changed yet.'
-                : `${count(changed.length, 'area')} of ${site.areas.length} changed or new${site.gone.length > 0 ? `; gone: ${site.gone.join(', ')}` : ''}.`}
+                ? words.nothingHasChangedYet
+                : words.ofChangedOrNew(
+                      count(changed.length, 'area'),
+                      site.areas.length,
+                      site.gone.length > 0 ? `; gone: ${site.gone.join(', ')}` : '',
+                  )}
         </Typography>
     );
 }
@@ -146,7 +154,7 @@ function AreaTabs({ site, chosen, onChoose, mayPlan }: AreaTabsProps) {
         },
     });
     return (
-        <Box component="nav" aria-label="Areas" sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mb: 4 }}>
+        <Box component="nav" aria-label={words.areas} sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mb: 4 }}>
             {site.areas.map((area) => (
                 <ButtonBase
                     key={area.id}
@@ -176,7 +184,7 @@ function AreaTabs({ site, chosen, onChoose, mayPlan }: AreaTabsProps) {
             ))}
             {mayPlan && (
                 <Button onClick={() => add.mutate(newId())} disabled={add.isPending}>
-                    Add an area
+                    {words.addAnArea}
                 </Button>
             )}
             {add.error && <Trouble error={add.error} />}
@@ -188,7 +196,7 @@ function AreaTabs({ site, chosen, onChoose, mayPlan }: AreaTabsProps) {
 function freeName(site: Schemas['AssessmentResource']): string {
     const names = site.areas.map((area) => area.name);
     for (let turn = 1; ; turn++) {
-        const name = turn === 1 ? 'New area' : `New area ${turn}`;
+        const name = turn === 1 ? words.newArea : words.newArea2(turn);
         if (!names.includes(name)) {
             return name;
         }
@@ -208,16 +216,16 @@ function Scheme({ site }: { site: Schemas['AssessmentResource'] }) {
         onSuccess: (now) => client.setQueryData(['assessment', site.id], now),
     });
     return (
-        <Sheet title="How it is calculated">
+        <Sheet title={words.howItIsCalculated}>
             <Choose
-                label="Calculated by"
+                label={words.calculatedBy}
                 value={site.scheme}
                 onChoose={(value) => change.mutate(value === 'class' ? 'class' : 'headcount')}
                 options={[
-                    ['headcount', 'headcount and hazard: small, medium and large kits'],
-                    ['class', 'class of kit: class A at low hazard, class B at high'],
+                    ['headcount', words.headcountAndHazardSmallMedium],
+                    ['class', words.classOfKitClassA],
                 ]}
-                helperText="Which one fits depends on the country; your regulator says."
+                helperText={words.whichOneFitsDependsOn}
                 sx={{ maxWidth: 560 }}
             />
             {change.error && <Trouble error={change.error} />}

@@ -8,6 +8,7 @@ import { Deference } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { sayList, sayMoney } from '../ui/words';
+import { words } from './words';
 
 /** Which list each kit and module of a plan keeps, of which design a new one is made, and what one costs. */
 export default function ChoicesPage() {
@@ -34,30 +35,27 @@ export default function ChoicesPage() {
         return <Waiting error={error} />;
     }
     const groups = [
-        { what: 'kit', title: 'Kits' },
-        { what: 'module', title: 'Modules, one for each risk' },
+        { what: 'kit', title: words.kits },
+        { what: 'module', title: words.modulesOneForEachRisk },
     ] as const;
     const pick = (choice: Schemas['ChoiceResource'], list: string, design: string | null) =>
         list !== '' && choose.mutate({ wanted: choice.wanted, list, design });
     return (
-        <Page title="Lists of the plan">
-            <Typography sx={{ mb: 4, maxWidth: 760 }}>
-                A plan says how many kits of which size, and which modules. Here you choose the list for each, and the
-                design for a new one.
-            </Typography>
+        <Page title={words.listsOfThePlan}>
+            <Typography sx={{ mb: 4, maxWidth: 760 }}>{words.aPlanSaysHowMany}</Typography>
             {choose.error && <Trouble error={choose.error} />}
             {groups.map(({ what, title }) => (
                 <Sheet key={what} title={title}>
                     <Table>
                         <thead>
                             <tr>
-                                <th scope="col">For</th>
-                                <th scope="col">List</th>
+                                <th scope="col">{words.forWord}</th>
+                                <th scope="col">{words.list2}</th>
                                 <th scope="col" className="wide">
-                                    Design of a new one
+                                    {words.designOfANewOne}
                                 </th>
                                 <th scope="col" className="n">
-                                    One costs
+                                    {words.oneCosts}
                                 </th>
                             </tr>
                         </thead>
@@ -70,10 +68,10 @@ export default function ChoicesPage() {
                                         <td>
                                             {may('plan') ? (
                                                 <Choose
-                                                    label={`List: ${choice.title}`}
+                                                    label={words.list3(choice.title)}
                                                     sx={{ mt: 2 }}
                                                     value={choice.list?.id ?? ''}
-                                                    empty="Choose one"
+                                                    empty={words.chooseOne}
                                                     onChoose={(list) => pick(choice, list, null)}
                                                     options={lists
                                                         .filter((list) => list.kind === what && list.latest)
@@ -85,7 +83,7 @@ export default function ChoicesPage() {
                                                         )}
                                                 />
                                             ) : (
-                                                (choice.list?.title ?? 'none chosen')
+                                                (choice.list?.title ?? words.noneChosen)
                                             )}
                                             {choice.list && !choice.list.confirmed && (
                                                 <Typography variant="caption">unconfirmed</Typography>
@@ -94,10 +92,10 @@ export default function ChoicesPage() {
                                         <td className="wide">
                                             {may('plan') && choice.list ? (
                                                 <Choose
-                                                    label={`Design: ${choice.title}`}
+                                                    label={words.design(choice.title)}
                                                     sx={{ mt: 2 }}
                                                     value={choice.design_id ?? ''}
-                                                    empty="made from the list when it is needed"
+                                                    empty={words.madeFromTheListWhen}
                                                     onChoose={(design) =>
                                                         pick(choice, choice.list?.id ?? '', design || null)
                                                     }
@@ -111,9 +109,14 @@ export default function ChoicesPage() {
                                         </td>
                                         <td className="n">
                                             {choice.each === null
-                                                ? 'no list'
+                                                ? words.noList
                                                 : sayMoney(choice.each, organisation.currency)}
-                                            {choice.unpriced > 0 && <div>{choice.unpriced} without a price</div>}
+                                            {choice.unpriced > 0 && (
+                                                <div>
+                                                    {choice.unpriced}
+                                                    {words.withoutAPrice}
+                                                </div>
+                                            )}
                                         </td>
                                     </tr>
                                 ))}

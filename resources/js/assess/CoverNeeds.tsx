@@ -7,6 +7,7 @@ import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { sayScope } from '../ui/words';
+import { words } from './words';
 
 type Need = Schemas['CoverNeeded']['needs'][number];
 
@@ -38,14 +39,14 @@ export function CoverNeeds() {
     const set = (at: number, to: Partial<Need>) =>
         setNeeds(needs.map((need, index) => (index === at ? { ...need, ...to } : need)));
     return (
-        <Sheet title="How many a place needs">
+        <Sheet title={words.howManyAPlaceNeeds}>
             <Choose
-                label="Place"
+                label={words.place}
                 value={place}
-                empty="Choose one"
+                empty={words.chooseOne}
                 onChoose={choose}
                 options={places.map((one) => [one.id, one.path] as const)}
-                helperText="Your regulator’s guidance gives figures for your headcount and hazard; enter yours."
+                helperText={words.yourRegulatorsGuidanceGivesFigures}
                 sx={{ maxWidth: 480 }}
             />
             {place !== '' && (
@@ -53,13 +54,13 @@ export function CoverNeeds() {
                     {needs.map((need, at) => (
                         <Row key={at} columns="minmax(0, 1fr) minmax(0, 2fr) minmax(0, 1fr) auto">
                             <Write
-                                label="Shift"
+                                label={words.shift}
                                 value={need.shift}
                                 onWrite={(shift) => set(at, { shift })}
                                 problem={problem?.at(`needs.${at}.shift`)}
                             />
                             <Choose
-                                label="Trained"
+                                label={words.trained}
                                 value={need.scope}
                                 onChoose={(scope) =>
                                     set(at, { scope: scopes.find(([one]) => one === scope)?.[0] ?? 'first_aider' })
@@ -67,29 +68,29 @@ export function CoverNeeds() {
                                 options={scopes}
                             />
                             <Write
-                                label="How many"
+                                label={words.howMany}
                                 value={String(need.count)}
                                 onWrite={(typed) => set(at, { count: Number(typed) || 0 })}
                                 problem={problem?.at(`needs.${at}.count`)}
                                 slotProps={{ htmlInput: { inputMode: 'numeric' } }}
                             />
                             <Button
-                                aria-label={`Remove need ${at + 1}`}
+                                aria-label={words.removeNeed(at + 1)}
                                 onClick={() => setNeeds(needs.filter((_, index) => index !== at))}
                             >
-                                Remove
+                                {words.remove3}
                             </Button>
                         </Row>
                     ))}
                     <Box sx={{ display: 'flex', gap: 2, mt: 3 }}>
                         <Button onClick={() => setNeeds([...needs, { shift: 'day', scope: 'first_aider', count: 1 }])}>
-                            Add a shift
+                            {words.addAShift}
                         </Button>
                         <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
-                            Save for this place
+                            {words.saveForThisPlace}
                         </Button>
                     </Box>
-                    {keep.isSuccess && <Box role="status">Saved.</Box>}
+                    {keep.isSuccess && <Box role="status">{words.saved2}</Box>}
                     {problem && problem.status !== 422 && <Trouble error={problem} />}
                 </>
             )}

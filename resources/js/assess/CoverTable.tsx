@@ -5,18 +5,14 @@ import type { Schemas } from '../api/client';
 import { Empty, Sheet } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { sayScope } from '../ui/words';
+import { words } from './words';
 
 /** How many first aiders each place asks for and has, by shift. No name is said here. */
 export function CoverTable() {
     const { data: cover } = useQuery(questions.cover());
     return (
-        <Sheet title="First aiders by place and shift">
-            {cover?.length === 0 && (
-                <Empty>
-                    No place needs a first aider yet. The responsible person enters under First aiders how many are
-                    needed, and trained to what.
-                </Empty>
-            )}
+        <Sheet title={words.firstAidersByPlaceAnd}>
+            {cover?.length === 0 && <Empty>{words.noPlaceNeedsAFirst}</Empty>}
             {cover && cover.length > 0 && <ShiftRows rows={cover} />}
         </Sheet>
     );
@@ -27,11 +23,11 @@ export function ShiftRows({ rows }: { rows: Schemas['ShiftCover'][] }) {
         <Table>
             <thead>
                 <tr>
-                    <th scope="col">Place</th>
-                    <th scope="col">Shift</th>
-                    <th scope="col">Trained</th>
+                    <th scope="col">{words.place}</th>
+                    <th scope="col">{words.shift}</th>
+                    <th scope="col">{words.trained}</th>
                     <th scope="col" className="n">
-                        Posted
+                        {words.posted}
                     </th>
                 </tr>
             </thead>
@@ -45,7 +41,8 @@ export function ShiftRows({ rows }: { rows: Schemas['ShiftCover'][] }) {
                             {row.there} of {row.needed}
                             {row.there < row.needed && (
                                 <Box component="strong" sx={{ display: 'block', whiteSpace: 'normal' }}>
-                                    ▲ {row.needed - row.there} too few
+                                    ▲ {row.needed - row.there}
+                                    {words.tooFew}
                                 </Box>
                             )}
                         </td>

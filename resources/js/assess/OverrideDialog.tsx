@@ -10,6 +10,7 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Trouble } from '../ui/Page';
+import { words } from './words';
 
 export interface Overriding {
     plan: 'least' | 'full';
@@ -56,61 +57,64 @@ export function OverrideDialog({ area, overriding, onClose }: OverrideDialogProp
                 }}
             >
                 <DialogTitle id="override-title">
-                    {part ? `${part.title} in ${area.name}` : `Add to ${area.name}`}
+                    {part ? words.inWord(part.title, area.name) : words.addTo(area.name)}
                 </DialogTitle>
                 <DialogContent>
                     {part && (
                         <Typography sx={{ mb: 2 }}>
-                            Calculated: {part.calculated}. {part.because}
+                            {words.calculated}
+                            {part.calculated}. {part.because}
                         </Typography>
                     )}
                     {!part && (
                         <Choose
-                            label="What"
+                            label={words.what}
                             value={wanted}
-                            empty="Choose one"
+                            empty={words.chooseOne}
                             onChoose={setWanted}
                             options={choices.map((one) => [one.wanted, one.title] as const)}
                             error={problem?.at('wanted') !== undefined}
-                            helperText={problem?.at('wanted') ? 'Choose a kit or a module.' : ' '}
+                            helperText={problem?.at('wanted') ? words.chooseAKitOrA : ' '}
                             sx={{ mt: 2 }}
                         />
                     )}
                     <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
                         <Write
-                            label="Override with"
+                            label={words.overrideWith}
                             value={figure}
                             onWrite={setFigure}
                             problem={problem?.at('count')}
                             slotProps={{ htmlInput: { inputMode: 'numeric' } }}
                         />
                         <Choose
-                            label="In"
+                            label={words.inWord2}
                             value={plan}
                             onChoose={(value) => setPlan(value === 'full' || value === 'both' ? value : 'least')}
                             options={[
-                                ['least', 'minimum provision'],
-                                ['full', 'full provision'],
+                                ['least', words.minimumProvision2],
+                                ['full', words.fullProvision2],
                                 ['both', 'both'],
                             ]}
                         />
                     </Row>
                     <Write
-                        label="Why"
+                        label={words.why}
                         multiline
                         minRows={3}
                         value={reason}
                         onWrite={setReason}
                         problem={problem?.at('reason')}
-                        help="It is printed with the plan: somebody will ask. The regulator and the risk assessment decide."
+                        help={words.itIsPrintedWithThe}
                     />
                     {problem && problem.status !== 422 && <Trouble error={problem} />}
                 </DialogContent>
                 <DialogActions>
-                    {part?.override && <Button onClick={() => override.mutate(null)}>Restore calculated figure</Button>}
-                    <Button onClick={onClose}>Cancel</Button>
+                    {part?.override && (
+                        <Button onClick={() => override.mutate(null)}>{words.restoreCalculatedFigure}</Button>
+                    )}
+                    <Button onClick={onClose}>{words.cancel}</Button>
                     <Button type="submit" variant="contained" disabled={override.isPending}>
-                        Save override
+                        {words.saveOverride}
                     </Button>
                 </DialogActions>
             </form>

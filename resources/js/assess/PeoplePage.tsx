@@ -13,6 +13,7 @@ import { sayDay, sayScope } from '../ui/words';
 import { CoverNeeds } from './CoverNeeds';
 import { CoverTable } from './CoverTable';
 import { PersonForm } from './PersonForm';
+import { words } from './words';
 
 const nobody = (): Schemas['FirstAiderResource'] => ({
     id: newId(),
@@ -38,36 +39,35 @@ export default function PeoplePage() {
     }
     return (
         <Page
-            title="First aiders"
+            title={words.firstAiders}
             beside={
                 <Button variant="contained" onClick={() => setEdited(nobody())}>
-                    Add a first aider
+                    {words.addAFirstAider}
                 </Button>
             }
         >
             <Notice>
-                <strong>Private.</strong> Only leads can see names. Records are deleted {people.kept_days} days after a
-                first aider leaves or their last qualification expires. A kit’s scope of practice is what somebody
-                posted to its place may use in every shift.
+                <strong>{words.private}</strong>
+                {words.onlyLeadsCanSeeNames}
+                {people.kept_days}
+                {words.daysAfterAFirstAider}
             </Notice>
             {edited && <PersonForm key={edited.id} person={edited} onDone={() => setEdited(null)} />}
-            <Sheet title={`${people.people.length} people`}>
-                {people.people.length === 0 && (
-                    <Empty>Add first aiders, their training, and where they are posted.</Empty>
-                )}
+            <Sheet title={words.people(people.people.length)}>
+                {people.people.length === 0 && <Empty>{words.addFirstAidersTheirTraining}</Empty>}
                 {remove.error && <Trouble error={remove.error} />}
                 {people.people.length > 0 && (
                     <Table>
                         <thead>
                             <tr>
-                                <th scope="col">Name</th>
-                                <th scope="col">Trained</th>
+                                <th scope="col">{words.name}</th>
+                                <th scope="col">{words.trained}</th>
                                 <th scope="col" className="wide">
-                                    Posted to
+                                    {words.postedTo}
                                 </th>
                                 <th scope="col">
                                     <Box component="span" sx={{ position: 'absolute', left: -9999 }}>
-                                        Change
+                                        {words.change}
                                     </Box>
                                 </th>
                             </tr>
@@ -84,7 +84,8 @@ export default function PeoplePage() {
                                                 component="div"
                                                 sx={{ color: 'text.secondary' }}
                                             >
-                                                record deleted {sayDay(person.goes_on)}
+                                                {words.recordDeleted}
+                                                {sayDay(person.goes_on)}
                                             </Typography>
                                         )}
                                     </td>
@@ -93,10 +94,10 @@ export default function PeoplePage() {
                                             <Box key={held.title}>
                                                 {held.title}, {sayScope(held.scope)}:{' '}
                                                 {held.expires_on === null
-                                                    ? 'does not expire'
+                                                    ? words.doesNotExpire
                                                     : held.valid
-                                                      ? `expires ${sayDay(held.expires_on)}`
-                                                      : `▲ expired ${sayDay(held.expires_on)}`}
+                                                      ? words.expires(sayDay(held.expires_on))
+                                                      : words.expired(sayDay(held.expires_on))}
                                             </Box>
                                         ))}
                                     </td>
@@ -112,9 +113,9 @@ export default function PeoplePage() {
                                             <Button
                                                 size="small"
                                                 onClick={() => setEdited(person)}
-                                                aria-label={`Change ${person.name}`}
+                                                aria-label={words.change2(person.name)}
                                             >
-                                                Change
+                                                {words.change}
                                             </Button>
                                             <Button
                                                 size="small"
@@ -123,9 +124,9 @@ export default function PeoplePage() {
                                                 onClick={() =>
                                                     going === person.id ? remove.mutate(person.id) : setGoing(person.id)
                                                 }
-                                                aria-label={`${going === person.id ? 'Delete permanently?' : 'Delete'} ${person.name}`}
+                                                aria-label={`${going === person.id ? words.deletePermanently : words.deleteWord} ${person.name}`}
                                             >
-                                                {going === person.id ? 'Delete permanently?' : 'Delete'}
+                                                {going === person.id ? words.deletePermanently : words.deleteWord}
                                             </Button>
                                         </Box>
                                     </td>

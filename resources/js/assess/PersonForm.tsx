@@ -7,6 +7,7 @@ import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { sayScope } from '../ui/words';
+import { words } from './words';
 
 type Person = Schemas['KeptFirstAider'];
 
@@ -24,7 +25,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
         qualifications:
             person.qualifications.length > 0
                 ? person.qualifications.map(({ scope, title, expires_on }) => ({ scope, title, expires_on }))
-                : [{ scope: 'first_aider', title: 'First aid at work', expires_on: null }],
+                : [{ scope: 'first_aider', title: words.firstAidAtWork, expires_on: null }],
         postings: person.postings.map(({ place_id, shift }) => ({ place_id, shift })),
     }));
     const keep = useMutation({
@@ -46,7 +47,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
             postings: kept.postings.map((posting, index) => (index === at ? { ...posting, ...to } : posting)),
         });
     return (
-        <Sheet title={person.name || 'New first aider'}>
+        <Sheet title={person.name || words.newFirstAider}>
             <Box
                 component="form"
                 noValidate
@@ -57,31 +58,31 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
             >
                 <Row columns="minmax(0, 2fr) minmax(0, 1fr)">
                     <Write
-                        label="Name"
+                        label={words.name}
                         value={kept.name}
                         onWrite={(name) => setKept({ ...kept, name })}
                         problem={problem?.at('name')}
                     />
                     <Write
-                        label="Leaving date"
+                        label={words.leavingDate}
                         type="date"
                         slotProps={{ inputLabel: { shrink: true } }}
                         value={kept.ended_on ?? ''}
                         onWrite={(day) => setKept({ ...kept, ended_on: day || null })}
                         problem={problem?.at('ended_on')}
-                        help="Leave empty while they serve."
+                        help={words.leaveEmptyWhileTheyServe}
                     />
                 </Row>
                 {kept.qualifications.map((held, at) => (
                     <Row key={at} columns="minmax(0, 2fr) minmax(0, 2fr) minmax(0, 1fr) auto">
                         <Write
-                            label="Training"
+                            label={words.training}
                             value={held.title}
                             onWrite={(title) => qualify(at, { title })}
                             problem={problem?.at(`qualifications.${at}.title`)}
                         />
                         <Choose
-                            label="Authorised to use items for"
+                            label={words.authorisedToUseItemsFor}
                             value={held.scope}
                             onChoose={(scope) =>
                                 qualify(at, { scope: scopes.find(([one]) => one === scope)?.[0] ?? 'first_aider' })
@@ -89,7 +90,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             options={scopes}
                         />
                         <Write
-                            label="Expires on"
+                            label={words.expiresOn}
                             type="date"
                             slotProps={{ inputLabel: { shrink: true } }}
                             value={held.expires_on ?? ''}
@@ -97,7 +98,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             problem={problem?.at(`qualifications.${at}.expires_on`)}
                         />
                         <Button
-                            aria-label={`Remove training ${at + 1}`}
+                            aria-label={words.removeTraining(at + 1)}
                             onClick={() =>
                                 setKept({
                                     ...kept,
@@ -105,34 +106,34 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                                 })
                             }
                         >
-                            Remove
+                            {words.remove3}
                         </Button>
                     </Row>
                 ))}
                 {kept.postings.map((posting, at) => (
                     <Row key={at} columns="minmax(0, 2fr) minmax(0, 1fr) auto">
                         <Choose
-                            label="Posted to"
+                            label={words.postedTo}
                             value={posting.place_id}
-                            empty="Choose one"
+                            empty={words.chooseOne}
                             onChoose={(place_id) => post(at, { place_id })}
                             options={places.map((place) => [place.id, place.path] as const)}
                             error={problem?.at(`postings.${at}.place_id`) !== undefined}
                             helperText={problem?.at(`postings.${at}.place_id`) ?? ' '}
                         />
                         <Write
-                            label="Shift"
+                            label={words.shift}
                             value={posting.shift}
                             onWrite={(shift) => post(at, { shift })}
                             problem={problem?.at(`postings.${at}.shift`)}
                         />
                         <Button
-                            aria-label={`Remove posting ${at + 1}`}
+                            aria-label={words.removePosting(at + 1)}
                             onClick={() =>
                                 setKept({ ...kept, postings: kept.postings.filter((_, index) => index !== at) })
                             }
                         >
-                            Remove
+                            {words.remove3}
                         </Button>
                     </Row>
                 ))}
@@ -148,19 +149,19 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             })
                         }
                     >
-                        Add a training
+                        {words.addATraining}
                     </Button>
                     <Button
                         onClick={() =>
                             setKept({ ...kept, postings: [...kept.postings, { place_id: '', shift: 'day' }] })
                         }
                     >
-                        Add a posting
+                        {words.addAPosting}
                     </Button>
                     <Button type="submit" variant="contained" disabled={keep.isPending}>
-                        Save
+                        {words.save}
                     </Button>
-                    <Button onClick={onDone}>Cancel</Button>
+                    <Button onClick={onDone}>{words.cancel}</Button>
                 </Box>
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Box>

@@ -6,6 +6,7 @@ import { useSession } from '../session/useSession';
 import { Page, Waiting } from '../ui/Page';
 import { Printed } from '../ui/Printed';
 import { count, sayDay, sayList, sayMoney, sayName } from '../ui/words';
+import { words } from './words';
 
 /** The plan with its reasons, to hand to whoever asks about the money. */
 export default function PrintPage() {
@@ -23,37 +24,42 @@ export default function PrintPage() {
         ),
     ];
     return (
-        <Page title={`Plan: ${site.title}`}>
+        <Page title={words.plan2(site.title)}>
             <Printed>
                 <h2>
-                    {session?.organisation}: first aid kits, {site.title}
+                    {session?.organisation}
+                    {words.firstAidKits}
+                    {site.title}
                 </h2>
                 <p>
                     {site.signed_on
-                        ? `Signed by ${site.signed ?? ''} on ${sayDay(site.signed_on)}. Chosen: ${site.chosen === 'full' ? 'full' : 'minimum'} provision. Review due by ${sayDay(site.review_on ?? '')}, or when an area changes.`
-                        : 'A draft: not signed.'}{' '}
-                    Calculated by {site.scheme === 'headcount' ? 'headcount and hazard' : 'class of kit'}.
+                        ? words.signedByOnChosenProvision(
+                              site.signed ?? '',
+                              sayDay(site.signed_on),
+                              site.chosen === 'full' ? 'full' : 'minimum',
+                              sayDay(site.review_on ?? ''),
+                          )
+                        : words.aDraftNotSigned}{' '}
+                    {words.calculatedBy2}
+                    {site.scheme === 'headcount' ? words.headcountAndHazard : words.classOfKit}.
                 </p>
                 <p>
-                    <strong>
-                        A starting point, not law. Many workplaces start from these figures; the regulator and the risk
-                        assessment decide how many kits a place needs and what they hold.
-                    </strong>
+                    <strong>{words.aStartingPointNotLaw}</strong>
                 </p>
                 {unconfirmed.length > 0 && (
                     <p>
-                        <strong>Unconfirmed lists:</strong> {unconfirmed.join('; ')}. Nobody here has yet compared them
-                        line by line with their own copy.
+                        <strong>{words.unconfirmedLists}</strong> {unconfirmed.join('; ')}
+                        {words.nobodyHereHasYetCompared}
                     </p>
                 )}
-                <h3>Whole site</h3>
+                <h3>{words.wholeSite}</h3>
                 <table>
                     <thead>
                         <tr>
-                            <th>What</th>
-                            <th className="n">Minimum</th>
-                            <th className="n">Full</th>
-                            <th className="n">Each</th>
+                            <th>{words.what}</th>
+                            <th className="n">{words.minimum}</th>
+                            <th className="n">{words.full}</th>
+                            <th className="n">{words.each2}</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -63,17 +69,17 @@ export default function PrintPage() {
                                 <td className="n">{row.least}</td>
                                 <td className="n">{row.full}</td>
                                 <td className="n">
-                                    {row.each === null ? 'no list' : sayMoney(row.each, site.currency)}
+                                    {row.each === null ? words.noList : sayMoney(row.each, site.currency)}
                                 </td>
                             </tr>
                         ))}
                         <tr>
                             <td>
-                                <strong>To buy it all new, by the piece</strong>
+                                <strong>{words.toBuyItAllNew}</strong>
                             </td>
                             <td className="n">{sayMoney(site.cost_least, site.currency)}</td>
                             <td className="n">{sayMoney(site.cost_full, site.currency)}</td>
-                            <td className="n">{site.unpriced > 0 && `${site.unpriced} items without a price`}</td>
+                            <td className="n">{site.unpriced > 0 && words.itemsWithoutAPrice(site.unpriced)}</td>
                         </tr>
                     </tbody>
                 </table>
@@ -88,26 +94,28 @@ export default function PrintPage() {
 function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Schemas['AssessmentResource'] }) {
     const risks = [...area.risks, ...area.follows_risks].map(sayName);
     const answers = [
-        `${area.people} ${area.people === 1 ? 'person' : 'people'} at the busiest time`,
-        `${area.hazard} hazard`,
+        words.atTheBusiestTime(area.people, area.people === 1 ? 'person' : 'people'),
+        words.hazard2(area.hazard),
         count(area.points, 'point'),
         ...(area.lone_workers > 0 ? [count(area.lone_workers, 'lone worker')] : []),
         ...(area.vehicles > 0 ? [count(area.vehicles, 'vehicle')] : []),
-        ...(area.children > 0 ? [area.children === 1 ? '1 child' : `${area.children} children`] : []),
-        `${area.minutes_to_help} minutes until an ambulance is there`,
-        area.running_water ? 'running water' : 'no running water',
+        ...(area.children > 0 ? [area.children === 1 ? words.of1Child : words.children2(area.children)] : []),
+        words.minutesUntilAnAmbulanceIs(area.minutes_to_help),
+        area.running_water ? words.runningWater2 : words.noRunningWater2,
     ];
     return (
         <section>
             <h2>{area.name}</h2>
             <p>
-                {answers.join(', ')}. Risks: {risks.join(', ') || 'none named'}. {area.note}
+                {answers.join(', ')}
+                {words.risks2}
+                {risks.join(', ') || words.noneNamed}. {area.note}
             </p>
             {(['least', 'full'] as const).map((plan) => (
                 <div key={plan}>
                     <h3>
-                        {plan === 'least' ? 'Minimum provision' : 'Full provision'}
-                        {site.chosen === plan && ', chosen'}
+                        {plan === 'least' ? words.minimumProvision : words.fullProvision}
+                        {site.chosen === plan && words.chosen}
                     </h3>
                     <table>
                         <tbody>
@@ -116,14 +124,19 @@ function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Sche
                                     <td className="n">{part.count} ×</td>
                                     <td>
                                         <strong>{part.title}</strong>
-                                        {part.list && ` (${sayList(part.list)}, edition ${part.list.edition})`}
+                                        {part.list && words.edition(sayList(part.list), part.list.edition)}
                                         <br />
-                                        {part.because} Kept at: {part.where}.
+                                        {part.because}
+                                        {words.keptAt}
+                                        {part.where}.
                                         {part.override && (
                                             <>
                                                 <br />
                                                 <strong>
-                                                    Justification, {part.count} instead of {part.calculated}:
+                                                    {words.justification}
+                                                    {part.count}
+                                                    {words.insteadOf}
+                                                    {part.calculated}:
                                                 </strong>{' '}
                                                 {part.override.reason} {part.override.by}, {sayDay(part.override.on)}.
                                             </>
@@ -140,11 +153,16 @@ function PrintedArea({ area, site }: { area: Schemas['AreaResource']; site: Sche
             ))}
             {area.cover.length > 0 && (
                 <p>
-                    First aiders:{' '}
+                    {words.firstAiders2}{' '}
                     {area.cover
-                        .map(
-                            (row) =>
-                                `${row.place.name}, ${row.shift}: ${row.there} of ${row.needed}${row.there < row.needed ? ' (too few)' : ''}`,
+                        .map((row) =>
+                            words.of(
+                                row.place.name,
+                                row.shift,
+                                row.there,
+                                row.needed,
+                                row.there < row.needed ? ' (too few)' : '',
+                            ),
                         )
                         .join('; ')}
                     .

@@ -6,6 +6,7 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
+import { words } from './words';
 
 /** The plan that is chosen, and a name under it. The assessment stays as it is from then on. */
 export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
@@ -28,29 +29,26 @@ export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
     });
     const problem = isProblem(sign.error) ? sign.error : null;
     return (
-        <Sheet title="Choose and sign">
-            <Typography sx={{ maxWidth: 760 }}>
-                Once signed it cannot be changed. A review is due after a year, or when somebody reports that an area
-                has changed.
-            </Typography>
+        <Sheet title={words.chooseAndSign}>
+            <Typography sx={{ maxWidth: 760 }}>{words.onceSignedItCannotBe}</Typography>
             <Row columns="minmax(0, 1fr) minmax(0, 1fr) auto">
                 <Choose
-                    label="Plan"
+                    label={words.plan}
                     value={chosen}
                     onChoose={(value) => setChosen(value === 'full' ? 'full' : 'least')}
                     options={[
-                        ['least', 'minimum provision: the least for the answers given'],
-                        ['full', 'full provision: a kit of base size at every point'],
+                        ['least', words.minimumProvisionTheLeastFor],
+                        ['full', words.fullProvisionAKitOf],
                     ]}
                 />
-                <Write label="Signed by" value={signed} onWrite={setSigned} problem={problem?.at('signed')} />
+                <Write label={words.signedBy} value={signed} onWrite={setSigned} problem={problem?.at('signed')} />
                 <Button
                     variant="contained"
                     onClick={() => sign.mutate()}
                     disabled={sign.isPending}
                     sx={{ alignSelf: 'start' }}
                 >
-                    Sign the assessment
+                    {words.signTheAssessment}
                 </Button>
             </Row>
             {problem && <Trouble error={problem} />}

@@ -11,12 +11,13 @@ import { Write } from '../ui/Fields';
 import { Deference } from '../ui/Notice';
 import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { count, sayDay } from '../ui/words';
+import { words } from './words';
 
 const kinds = [
-    { kind: 'make', title: 'Kits to make' },
-    { kind: 'move', title: 'Kits to move' },
-    { kind: 'upgrade', title: 'Kits to upgrade with a module' },
-    { kind: 'retire', title: 'Kits to retire' },
+    { kind: 'make', title: words.kitsToMake },
+    { kind: 'move', title: words.kitsToMove },
+    { kind: 'upgrade', title: words.kitsToUpgradeWithA },
+    { kind: 'retire', title: words.kitsToRetire },
 ] as const;
 
 /** The difference between the signed plan and the kits that exist, as work. */
@@ -39,21 +40,21 @@ export default function WorkPage() {
     const closed = site.tasks.filter((task) => task.state !== 'open');
     return (
         <Page
-            title={`Carry out: ${site.title}`}
+            title={words.carryOut(site.title)}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    {site.chosen === 'full' ? 'Full' : 'Minimum'} provision, {count(open.length, 'task')} open,{' '}
+                    {site.chosen === 'full' ? words.full : words.minimum} provision, {count(open.length, 'task')} open,{' '}
                     {closed.length} closed
                 </Typography>
             }
             beside={
                 <>
                     <Button component={Link} to={`/assess/${site.id}`}>
-                        The assessment
+                        {words.theAssessment}
                     </Button>
                     {may('plan') && (
                         <Button variant="contained" onClick={() => carry.mutate()} disabled={carry.isPending}>
-                            {site.tasks.length === 0 ? 'Compare with existing kits' : 'Compare again'}
+                            {site.tasks.length === 0 ? words.compareWithExistingKits : words.compareAgain}
                         </Button>
                     )}
                 </>
@@ -61,16 +62,13 @@ export default function WorkPage() {
         >
             {carry.error && <Trouble error={carry.error} />}
             {site.tasks.length === 0 && !carry.isSuccess && (
-                <Sheet title="Not compared yet">
-                    <Empty>
-                        Compare the plan with existing kits: what is missing becomes kits to make, move or upgrade; kits
-                        that no area needs are to be retired.
-                    </Empty>
+                <Sheet title={words.notComparedYet}>
+                    <Empty>{words.compareThePlanWithExisting}</Empty>
                 </Sheet>
             )}
             {open.length === 0 && (site.tasks.length > 0 || carry.isSuccess) && (
-                <Sheet title="All tasks are closed">
-                    <Empty>The existing kits match the plan.</Empty>
+                <Sheet title={words.allTasksAreClosed}>
+                    <Empty>{words.theExistingKitsMatchThe}</Empty>
                 </Sheet>
             )}
             {kinds.map(({ kind, title }) => {
@@ -86,10 +84,10 @@ export default function WorkPage() {
                 );
             })}
             {closed.length > 0 && (
-                <Sheet title="Closed">
+                <Sheet title={words.closed}>
                     {closed.map((task) => (
                         <Box key={task.id} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
-                            <strong>{task.state === 'done' ? '✓ Done' : '– Declined'}:</strong> {task.text}
+                            <strong>{task.state === 'done' ? words.done : words.declined}:</strong> {task.text}
                             {task.made_kit && (
                                 <>
                                     {' '}
@@ -114,10 +112,10 @@ export default function WorkPage() {
 }
 
 const verbs = {
-    make: 'Equip this kit',
-    move: 'Mark as moved',
-    upgrade: 'Mark module as added',
-    retire: 'Retire this kit',
+    make: words.equipThisKit,
+    move: words.markAsMoved,
+    upgrade: words.markModuleAsAdded,
+    retire: words.retireThisKit,
 };
 
 function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; mayDo: boolean; mayMake: boolean }) {
@@ -150,7 +148,7 @@ function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; may
                     <Typography sx={{ fontWeight: 600 }}>{task.text}</Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {task.why}
-                        {task.place && (task.kind === 'make' || task.kind === 'move') && ` It goes to ${task.place}.`}
+                        {task.place && (task.kind === 'make' || task.kind === 'move') && words.itGoesTo(task.place)}
                     </Typography>
                 </Box>
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'start' }}>
@@ -169,20 +167,20 @@ function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; may
                             {verbs[task.kind]}
                         </Button>
                     )}
-                    {mayDo && !isDropping && <Button onClick={() => setIsDropping(true)}>Decline task</Button>}
+                    {mayDo && !isDropping && <Button onClick={() => setIsDropping(true)}>{words.declineTask}</Button>}
                 </Box>
             </Box>
             {isDropping && (
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
                     <Write
-                        label="Reason for declining"
+                        label={words.reasonForDeclining}
                         value={reason}
                         onWrite={setReason}
                         problem={problem?.at('reason')}
-                        help="It is recorded with the plan."
+                        help={words.itIsRecordedWithThe}
                     />
                     <Button onClick={() => close.mutate('dropped')} disabled={close.isPending}>
-                        Decline
+                        {words.decline}
                     </Button>
                 </Box>
             )}

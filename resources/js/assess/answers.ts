@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { words } from './words';
 
 /** The answers for one area as they are typed: figures stay text until they are sent. */
 export interface Answers {
@@ -76,33 +77,33 @@ export function toSend(answers: Answers, base: number): Schemas['AssessedArea'] 
 export const figureQuestions: { key: keyof Answers; label: string; why: string }[] = [
     {
         key: 'people',
-        label: 'People at the busiest time',
-        why: 'The most who are there at once decide how many kits, and how large.',
+        label: words.peopleAtTheBusiestTime,
+        why: words.theMostWhoAreThere,
     },
     {
         key: 'points',
-        label: 'Points',
-        why: 'Floors, buildings or spots too far apart to share a kit. Each gets one.',
+        label: words.points,
+        why: words.floorsBuildingsOrSpotsToo,
     },
-    { key: 'lone_workers', label: 'Lone workers', why: 'Nobody fetches a kit for them: each carries a travel kit.' },
-    { key: 'vehicles', label: 'Vehicles', why: 'An accident on the way is far from any kit: each vehicle has one.' },
-    { key: 'children', label: 'Children at the busiest time', why: 'Any children add the children module.' },
+    { key: 'lone_workers', label: words.loneWorkers, why: words.nobodyFetchesAKitFor },
+    { key: 'vehicles', label: words.vehicles, why: words.anAccidentOnTheWay },
+    { key: 'children', label: words.childrenAtTheBusiestTime, why: words.anyChildrenAddTheChildren },
     {
         key: 'minutes_to_help',
-        label: 'Minutes until an ambulance is there',
-        why: 'More than 30 add the remote module: supplies must last longer.',
+        label: words.minutesUntilAnAmbulanceIsThere,
+        why: words.moreThan30AddThe,
     },
 ];
 
 export const riskQuestions: { risk: string; label: string; why: string }[] = [
-    { risk: 'burn', label: 'Burns', why: 'hot work, ovens, steam, open flames' },
-    { risk: 'eye', label: 'Eyes', why: 'dust, splashes, chemicals' },
-    { risk: 'severe_bleeding', label: 'Severe bleeding', why: 'saws, machinery, glass, heights' },
-    { risk: 'cold', label: 'Cold', why: 'outdoor work in winter, cold stores' },
-    { risk: 'heat', label: 'Heat', why: 'glasshouses, kitchens, summer in the open' },
-    { risk: 'bite_sting', label: 'Bites and stings', why: 'insects, ticks, animals, spines' },
-    { risk: 'sharps', label: 'Sharps', why: 'blades, needles, broken glass' },
-    { risk: 'water', label: 'Water', why: 'ponds, pools, banks' },
-    { risk: 'children', label: 'Children', why: 'also where their number is not known' },
-    { risk: 'remote', label: 'Distance', why: 'help takes long to find the place, though it is near' },
+    { risk: 'burn', label: words.burns, why: words.hotWorkOvensSteamOpen },
+    { risk: 'eye', label: words.eyes, why: words.dustSplashesChemicals },
+    { risk: 'severe_bleeding', label: words.severeBleeding, why: words.sawsMachineryGlassHeights },
+    { risk: 'cold', label: words.cold, why: words.outdoorWorkInWinterCold },
+    { risk: 'heat', label: words.heat, why: words.glasshousesKitchensSummerInThe },
+    { risk: 'bite_sting', label: words.bitesAndStings, why: words.insectsTicksAnimalsSpines },
+    { risk: 'sharps', label: words.sharps, why: words.bladesNeedlesBrokenGlass },
+    { risk: 'water', label: words.water, why: words.pondsPoolsBanks },
+    { risk: 'children', label: words.children, why: words.alsoWhereTheirNumberIs },
+    { risk: 'remote', label: words.distance, why: words.helpTakesLongToFind },
 ];

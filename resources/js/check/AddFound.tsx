@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
+import { words } from './words';
 
 interface AddFoundProps {
     label: string;
@@ -21,7 +22,7 @@ export function AddFound({ label, preset, onAdd }: AddFoundProps) {
     if (!isOpen) {
         return (
             <Button variant="text" size="small" onClick={() => setOpen(true)} aria-label={label} sx={{ mt: 1 }}>
-                {preset === null ? 'Add an item that is on no line' : 'Add another item found here'}
+                {preset === null ? words.addAnItemThatIs : words.addAnotherItemFoundHere}
             </Button>
         );
     }
@@ -31,12 +32,12 @@ export function AddFound({ label, preset, onAdd }: AddFoundProps) {
             <TextField
                 select
                 slotProps={{ select: { native: true }, inputLabel: { shrink: true } }}
-                label="Item found"
+                label={words.itemFound}
                 value={items ? code : ''}
                 onChange={(event) => setCode(event.target.value)}
                 sx={{ maxWidth: 340 }}
             >
-                <option value="">Choose one</option>
+                <option value="">{words.chooseOne}</option>
                 {(items ?? []).map((item) => (
                     <option key={item.code} value={item.code}>
                         {item.name}
@@ -52,10 +53,10 @@ export function AddFound({ label, preset, onAdd }: AddFoundProps) {
                     }
                 }}
             >
-                Add
+                {words.add}
             </Button>
             <Button variant="text" onClick={() => setOpen(false)}>
-                Cancel
+                {words.cancel}
             </Button>
         </Box>
     );

@@ -7,6 +7,7 @@ import { KitLine } from '../pack/PlacesPage';
 import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { count } from '../ui/words';
+import { words } from './words';
 
 /** All kits by the day on which their check falls due. */
 export default function CheckListPage() {
@@ -19,12 +20,12 @@ export default function CheckListPage() {
         .flatMap((place) => place.kits)
         .sort((one, other) => ((one.due_on ?? '9') < (other.due_on ?? '9') ? -1 : 1));
     const groups = [
-        { title: 'Due now', kits: kits.filter((kit) => kit.due_on !== null && kit.due_on <= today) },
-        { title: 'Due later', kits: kits.filter((kit) => kit.due_on !== null && kit.due_on > today) },
-        { title: 'No check planned', kits: kits.filter((kit) => kit.due_on === null) },
+        { title: words.dueNow, kits: kits.filter((kit) => kit.due_on !== null && kit.due_on <= today) },
+        { title: words.dueLater, kits: kits.filter((kit) => kit.due_on !== null && kit.due_on > today) },
+        { title: words.noCheckPlanned, kits: kits.filter((kit) => kit.due_on === null) },
     ];
     return (
-        <Page title="Check">
+        <Page title={words.check}>
             <Box
                 sx={{
                     display: 'grid',
@@ -37,12 +38,7 @@ export default function CheckListPage() {
                     (group) =>
                         (group.kits.length > 0 || group.title === 'Due now') && (
                             <Sheet key={group.title} title={`${group.title}: ${count(group.kits.length, 'kit')}`}>
-                                {group.kits.length === 0 && (
-                                    <Empty>
-                                        No check is due. Any kit can be checked at any time, from its page or from the
-                                        list below.
-                                    </Empty>
-                                )}
+                                {group.kits.length === 0 && <Empty>{words.noCheckIsDueAny}</Empty>}
                                 {group.kits.map((kit) => (
                                     <Box
                                         key={kit.code}
@@ -59,9 +55,9 @@ export default function CheckListPage() {
                                                 component={Link}
                                                 to={`/kits/${kit.code}/check`}
                                                 variant={group.title === 'Due now' ? 'contained' : 'outlined'}
-                                                aria-label={`Check ${kit.code}`}
+                                                aria-label={words.check2(kit.code)}
                                             >
-                                                Check
+                                                {words.check}
                                             </Button>
                                         )}
                                     </Box>

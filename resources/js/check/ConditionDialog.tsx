@@ -9,13 +9,14 @@ import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import { useState, type SyntheticEvent } from 'react';
 import { conditions, type Condition, type DraftRow } from './draft';
+import { words } from './words';
 
 const meaning: Record<Condition, string> = {
-    good: 'Good: whole, clean and sealed as it should be',
-    opened: 'Opened: the pack is no longer closed',
-    damaged: 'Damaged: crushed, cut or wet',
-    soiled: 'Soiled: the wrapper is dirty or torn',
-    failed: 'Failed: a test failed, such as a dead torch or a dried-out pen',
+    good: words.goodWholeCleanAndSealed,
+    opened: words.openedThePackIsNo,
+    damaged: words.damagedCrushedCutOrWet,
+    soiled: words.soiledTheWrapperIsDirty,
+    failed: words.failedATestFailedSuch,
 };
 
 interface ConditionDialogProps {
@@ -49,12 +50,13 @@ function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) 
     return (
         <form onSubmit={submit} onKeyDown={(event) => event.stopPropagation()}>
             <DialogTitle id="condition">
-                Condition of {row.name}
-                {row.lot && `, lot ${row.lot}`}
+                {words.conditionOf}
+                {row.name}
+                {row.lot && words.lot(row.lot)}
             </DialogTitle>
             <DialogContent sx={{ display: 'grid', gap: 3 }}>
                 <RadioGroup
-                    aria-label="Condition"
+                    aria-label={words.condition}
                     value={condition}
                     onChange={(event) => setCondition(event.target.value as Condition)}
                 >
@@ -68,19 +70,19 @@ function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) 
                     ))}
                 </RadioGroup>
                 <TextField
-                    label={`How many of ${there}`}
+                    label={words.howManyOf(there)}
                     value={pieces}
                     onChange={(event) => setPieces(event.target.value.replace(/\D/g, ''))}
                     error={!isSound}
-                    helperText={isSound ? 'The others stay as they are.' : `From 1 to ${there}.`}
+                    helperText={isSound ? words.theOthersStayAsThey : words.from1To(there)}
                     slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 6 } }}
                     sx={{ maxWidth: 200, mt: 1 }}
                 />
             </DialogContent>
             <DialogActions>
-                <Button onClick={onClose}>Cancel</Button>
+                <Button onClick={onClose}>{words.cancel}</Button>
                 <Button type="submit" variant="contained" disabled={!isSound}>
-                    Set condition
+                    {words.setCondition}
                 </Button>
             </DialogActions>
         </form>

@@ -11,6 +11,7 @@ import { ConditionDialog } from './ConditionDialog';
 import { DateField } from './DateField';
 import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
 import { moveBy } from './PocketLines';
+import { words } from './words';
 
 interface CountRowProps {
     row: DraftRow;
@@ -29,7 +30,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
     const set = (to: Partial<DraftRow>) => change((now) => changeRow(now, row.key, to));
     const error = (field: string) => draft.errors[`rows.${index}.${field}`]?.[0];
     const lotError = error('lot');
-    const what = `${row.name}, ${row.lot ? `lot ${row.lot}` : 'no lot'}`;
+    const what = `${row.name}, ${row.lot ? words.lot2(row.lot) : words.noLot}`;
 
     const asRecorded = () => set({ quantity: String(row.added ? row.quantity || 0 : row.recorded) });
     const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
@@ -79,7 +80,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                         placeholder="–"
                         inputProps={{
                             inputMode: 'numeric',
-                            'aria-label': `Count of ${what}, ${row.recorded} recorded`,
+                            'aria-label': words.countOfRecorded(what, row.recorded),
                             'aria-invalid': error('quantity') !== undefined,
                             'data-count': true,
                             'data-open': row.quantity === '',
@@ -98,25 +99,25 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                         }}
                     />
                     <Box component="span" sx={{ fontSize: 14, whiteSpace: 'nowrap' }}>
-                        {row.added ? 'found' : `counted, ${row.recorded} recorded`}
+                        {row.added ? 'found' : words.countedRecorded(row.recorded)}
                         {difference !== null && difference !== 0 && !row.added && (
-                            <strong>, {difference > 0 ? `${difference} more` : `${-difference} fewer`}</strong>
+                            <strong>, {difference > 0 ? words.more(difference) : words.fewer(-difference)}</strong>
                         )}
                     </Box>
                 </Box>
                 {row.quantity === '' && (
-                    <Button size="small" onClick={asRecorded} aria-label={`As recorded: ${what}`}>
-                        As recorded
+                    <Button size="small" onClick={asRecorded} aria-label={words.asRecorded(what)}>
+                        {words.asRecorded2}
                     </Button>
                 )}
                 {row.added ? (
                     <TextField
-                        label="Lot"
+                        label={words.lot3}
                         value={row.lot ?? ''}
                         onChange={(event) => set({ lot: event.target.value || null })}
                         error={lotError !== undefined}
                         sx={{ width: 120 }}
-                        slotProps={{ htmlInput: { maxLength: 60, 'aria-label': `Lot of ${row.name}` } }}
+                        slotProps={{ htmlInput: { maxLength: 60, 'aria-label': words.lotOf(row.name) } }}
                     />
                 ) : null}
                 <DateField
@@ -124,7 +125,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     inputRef={date}
                     expires={row.expires}
                     unread={row.unread}
-                    label={`Date of ${what}`}
+                    label={words.dateOf(what)}
                     error={error('expires')}
                     onRead={(typed) => {
                         const read = readPrinted(typed);
@@ -132,26 +133,22 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     }}
                     onDone={() => count.current?.focus()}
                 />
-                <Button
-                    size="small"
-                    onClick={() => setAsks(true)}
-                    aria-label={`Condition of ${what}: ${row.condition}`}
-                >
-                    {row.condition === 'good' ? 'Good' : `▲ ${row.condition}`}
+                <Button size="small" onClick={() => setAsks(true)} aria-label={words.conditionOf2(what, row.condition)}>
+                    {row.condition === 'good' ? words.good : `▲ ${row.condition}`}
                 </Button>
                 {row.added && (
                     <Button
                         size="small"
                         onClick={() => change((now) => removeRow(now, row.key))}
-                        aria-label={`Not found after all: ${what}`}
+                        aria-label={words.notFoundAfterAll(what)}
                     >
-                        Not found after all
+                        {words.notFoundAfterAll2}
                     </Button>
                 )}
             </Box>
             <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
-                {row.lot ? `lot ${row.lot}` : 'no lot'},{' '}
-                {row.expires ? sayExpiry(row.expires) : row.dated ? 'no expiry date on record' : 'undated'}
+                {row.lot ? words.lot2(row.lot) : words.noLot},{' '}
+                {row.expires ? sayExpiry(row.expires) : row.dated ? words.noExpiryDateOnRecord : 'undated'}
             </Typography>
             {[lotError, error('quantity'), error('item'), error('pocket_id')].filter(Boolean).map((message) => (
                 <Typography key={message} role="alert" variant="body2" sx={{ color: 'error.main', mt: 1 }}>
@@ -163,7 +160,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     control={
                         <Checkbox checked={row.newLot} onChange={(event) => set({ newLot: event.target.checked })} />
                     }
-                    label="This lot is new: it is printed so on the pack"
+                    label={words.thisLotIsNewIt}
                 />
             )}
             <ConditionDialog

@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Table } from '../ui/Table';
 import { count, sayPrinted } from '../ui/words';
+import { words } from './words';
 
 type Row = Schemas['CheckRowResource'];
 
@@ -16,8 +17,8 @@ interface Deviation {
 /** How a row reads: its lot and date. */
 function reads(row: Row): string {
     return [
-        row.lot ? `lot ${row.lot}` : 'no lot number',
-        row.expires ? `expires ${sayPrinted(row.expires)}` : 'no date',
+        row.lot ? words.lot2(row.lot) : words.noLotNumber,
+        row.expires ? words.expires(sayPrinted(row.expires)) : words.noDate,
     ].join(', ');
 }
 
@@ -35,9 +36,9 @@ export function deviations(rows: Row[]): Deviation[] {
                 other.left -= pieces;
                 wanted -= pieces;
                 const changes = [
-                    reads(other.row) !== reads(row) && `${reads(row)}, recorded as ${reads(other.row)}`,
-                    other.row.condition !== row.condition && `${row.condition}, recorded as ${other.row.condition}`,
-                    other.row.pocket !== row.pocket && `recorded in ${other.row.pocket}`,
+                    reads(other.row) !== reads(row) && words.recordedAs(reads(row), reads(other.row)),
+                    other.row.condition !== row.condition && words.recordedAs2(row.condition, other.row.condition),
+                    other.row.pocket !== row.pocket && words.recordedIn(other.row.pocket),
                 ].filter((change) => change !== false);
                 found.push({ name: row.name, pocket: row.pocket, text: `${pieces} × ${changes.join('; ')}` });
             }
@@ -46,7 +47,7 @@ export function deviations(rows: Row[]): Deviation[] {
             found.push({
                 name: row.name,
                 pocket: row.pocket,
-                text: `${row.counted} counted, ${row.recorded} recorded`,
+                text: words.countedRecorded2(row.counted, row.recorded),
             });
         }
     }
@@ -55,7 +56,11 @@ export function deviations(rows: Row[]): Deviation[] {
             found.push({
                 name: row.name,
                 pocket: row.pocket,
-                text: `${row.counted} of ${row.recorded} recorded${left < row.recorded - row.counted ? `, ${left} not found` : ''}`,
+                text: words.ofRecorded(
+                    row.counted,
+                    row.recorded,
+                    left < row.recorded - row.counted ? `, ${left} not found` : '',
+                ),
             });
         }
     }
@@ -65,14 +70,14 @@ export function deviations(rows: Row[]): Deviation[] {
 /** What was counted at a check, beside what was on record: the deviations, and every row on demand. */
 export function CountedRows({ check }: { check: Schemas['CheckResource'] }) {
     if (check.rows.length === 0) {
-        return <Typography sx={{ mt: 2 }}>The kit was left closed; its seal was read.</Typography>;
+        return <Typography sx={{ mt: 2 }}>{words.theKitWasLeftClosed}</Typography>;
     }
     const others = deviations(check.rows);
     return (
         <>
             <Typography sx={{ mt: 2 }}>
                 {count(check.rows.length, 'row')} counted,{' '}
-                {others.length === 0 ? 'all as recorded' : `${count(others.length, 'deviation')} from the record`}.
+                {others.length === 0 ? words.allAsRecorded : words.fromTheRecord(count(others.length, 'deviation'))}.
             </Typography>
             {others.length > 0 && (
                 <Box component="ul" sx={{ mt: 1, mb: 2, pl: 5 }}>
@@ -88,18 +93,18 @@ export function CountedRows({ check }: { check: Schemas['CheckResource'] }) {
                     component="summary"
                     sx={{ cursor: 'pointer', minHeight: 32, fontWeight: 600, color: 'primary.main' }}
                 >
-                    All rows
+                    {words.allRows}
                 </Box>
                 <Table>
                     <thead>
                         <tr>
-                            <th scope="col">Item</th>
-                            <th scope="col">Pocket</th>
+                            <th scope="col">{words.item}</th>
+                            <th scope="col">{words.pocket}</th>
                             <th scope="col" className="n">
-                                Counted
+                                {words.counted}
                             </th>
                             <th scope="col" className="n">
-                                Recorded
+                                {words.recorded}
                             </th>
                         </tr>
                     </thead>
@@ -109,7 +114,7 @@ export function CountedRows({ check }: { check: Schemas['CheckResource'] }) {
                                 <td>
                                     {row.name}, {reads(row)}
                                     {row.condition !== 'good' && <strong>, {row.condition}</strong>}
-                                    {row.in_doubt && <strong>, moved while it was counted</strong>}
+                                    {row.in_doubt && <strong>{words.movedWhileItWasCounted}</strong>}
                                 </td>
                                 <td>{row.pocket}</td>
                                 <td className="n">{row.counted}</td>

@@ -1,6 +1,7 @@
 import TextField from '@mui/material/TextField';
 import { useState, type Ref } from 'react';
 import { readPrinted } from '../ui/words';
+import { words } from './words';
 
 interface DateFieldProps {
     inputRef: Ref<HTMLInputElement>;
@@ -27,7 +28,7 @@ export function DateField({ inputRef, expires, unread, label, error, onRead, onD
         <TextField
             inputRef={inputRef}
             value={typed}
-            placeholder="no date"
+            placeholder={words.noDate}
             onChange={(event) => setTyped(event.target.value)}
             onBlur={finish}
             onKeyDown={(event) => {
@@ -39,7 +40,7 @@ export function DateField({ inputRef, expires, unread, label, error, onRead, onD
                 }
             }}
             error={isUnread || error !== undefined}
-            helperText={error ?? (isUnread ? 'Type it as printed: 03/27, 2027-03 or 12 MAR 27.' : undefined)}
+            helperText={error ?? (isUnread ? words.typeItAsPrinted03 : undefined)}
             slotProps={{ htmlInput: { 'aria-label': label, maxLength: 20 }, formHelperText: { sx: { mx: 0 } } }}
             sx={{ width: 132 }}
         />

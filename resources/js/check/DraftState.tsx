@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Draft } from './draft';
+import { words } from './words';
 
 /** Why the server did not take the check, and what to do. */
 export function DraftTrouble({ draft }: { draft: Draft }) {
@@ -28,7 +29,7 @@ export function DraftTrouble({ draft }: { draft: Draft }) {
 export function WaitingToSend({ draft }: { draft: Draft }) {
     return draft.isWaiting ? (
         <Typography role="status" sx={{ my: 3 }}>
-            Signed and saved on this device. It is sent as soon as the server answers; you may leave this page.
+            {words.signedAndSavedOnThis}
         </Typography>
     ) : null;
 }

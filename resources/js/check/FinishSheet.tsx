@@ -7,6 +7,7 @@ import { count } from '../ui/words';
 import { sign, type Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
 import { ThrowAway } from './ThrowAway';
+import { words } from './words';
 
 interface FinishSheetProps {
     kit: Schemas['KitResource'];
@@ -21,33 +22,30 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
     const set = (to: Partial<Draft>) => change((now) => ({ ...now, trouble: null, ...to }));
     const rowErrors = Object.keys(draft.errors).filter((field) => field.startsWith('rows.'));
     return (
-        <Sheet title="Finish">
+        <Sheet title={words.finish}>
             <TextField
-                label="Note"
+                label={words.note}
                 multiline
                 minRows={2}
                 value={draft.note}
                 onChange={(event) => set({ note: event.target.value })}
                 error={draft.errors.note !== undefined}
-                helperText={draft.errors.note?.[0] ?? 'What the next one should know.'}
+                helperText={draft.errors.note?.[0] ?? words.whatTheNextOneShould}
                 sx={{ mb: 3 }}
             />
             {kit.sealed_design && (
                 <TextField
-                    label="Number of the new seal"
+                    label={words.numberOfTheNewSeal}
                     value={draft.sealSet}
                     onChange={(event) => set({ sealSet: event.target.value })}
                     error={draft.errors.seal_set !== undefined}
-                    helperText={
-                        draft.errors.seal_set?.[0] ??
-                        'This design is kept sealed. Leave it empty if the kit must be restocked first.'
-                    }
+                    helperText={draft.errors.seal_set?.[0] ?? words.thisDesignIsKeptSealed}
                     sx={{ mb: 3 }}
                 />
             )}
             {(draft.sealReason !== '' || draft.errors.seal_reason !== undefined) && (
                 <TextField
-                    label={`Why seal ${kit.seal.number ?? ''} was broken`}
+                    label={words.whySealWasBroken(kit.seal.number ?? '')}
                     value={draft.sealReason}
                     onChange={(event) => set({ sealReason: event.target.value })}
                     error={draft.errors.seal_reason !== undefined}
@@ -56,23 +54,25 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
                 />
             )}
             <TextField
-                label="Signed by"
+                label={words.signedBy}
                 value={draft.signed}
                 onChange={(event) => set({ signed: event.target.value })}
                 error={draft.errors.signed !== undefined}
-                helperText={draft.errors.signed?.[0] ?? 'Your name will be recorded permanently.'}
+                helperText={draft.errors.signed?.[0] ?? words.yourNameWillBeRecorded}
                 sx={{ mb: 2 }}
             />
             <DraftTrouble draft={draft} />
             {rowErrors.length > 0 && (
                 <Typography sx={{ mb: 2 }}>
-                    {count(rowErrors.length, 'row')} in the pockets above need correcting; each says why.
+                    {count(rowErrors.length, 'row')}
+                    {words.inThePocketsAboveNeed}
                 </Typography>
             )}
             <WaitingToSend draft={draft} />
             {left > 0 && (
                 <Typography variant="body2" sx={{ mb: 2 }}>
-                    {count(left, 'row')} not counted yet. Count each, or mark it as recorded.
+                    {count(left, 'row')}
+                    {words.notCountedYetCountEach}
                 </Typography>
             )}
             <Button
@@ -81,7 +81,7 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
                 disabled={draft.isWaiting || draft.signed.trim() === '' || left > 0}
                 onClick={() => change(sign)}
             >
-                Sign and finish
+                {words.signAndFinish}
             </Button>{' '}
             <ThrowAway onThrow={onLeave} />
         </Sheet>

@@ -4,23 +4,24 @@ import Dialog from '@mui/material/Dialog';
 import DialogActions from '@mui/material/DialogActions';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
+import { words } from './words';
 
 const keys = [
-    ['↑ ↓', 'the line before, the line after'],
-    ['0 to 9', 'how many are there'],
-    ['Enter', 'as recorded, and on to the next line'],
-    ['Shift + Enter', 'the whole pocket as recorded'],
-    ['D', 'the date, typed as printed'],
-    ['C', 'the condition'],
-    ['N', 'the next pocket'],
-    ['/', 'go to the finder'],
-    ['?', 'these keys'],
+    ['↑ ↓', words.theLineBeforeTheLine],
+    [words.of0To9, words.howManyAreThere],
+    ['Enter', words.asRecordedAndOnTo],
+    [words.shiftEnter, words.theWholePocketAsRecorded],
+    ['D', words.theDateTypedAsPrinted],
+    ['C', words.theCondition],
+    ['N', words.theNextPocket],
+    ['/', words.goToTheFinder],
+    ['?', words.theseKeys],
 ] as const;
 
 export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => void }) {
     return (
         <Dialog open={open} onClose={onClose} aria-labelledby="keys">
-            <DialogTitle id="keys">Keys while counting</DialogTitle>
+            <DialogTitle id="keys">{words.keysWhileCounting}</DialogTitle>
             <DialogContent>
                 <Box
                     component="dl"
@@ -38,7 +39,7 @@ export function KeysDialog({ open, onClose }: { open: boolean; onClose: () => vo
             </DialogContent>
             <DialogActions>
                 <Button onClick={onClose} autoFocus>
-                    Continue counting
+                    {words.continueCounting}
                 </Button>
             </DialogActions>
         </Dialog>

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import { useSession } from '../session/useSession';
 import { drafts } from './drafts';
 import { sendWaiting } from './outbox';
+import { words } from './words';
 
 const RETRY_MS = 3_000;
 
@@ -38,12 +39,13 @@ export function Outbox() {
             role="status"
             sx={{ px: { xs: 4, md: 6 }, py: 2, bgcolor: 'canvas', borderBottom: 1, borderColor: 'divider' }}
         >
-            Saved on this device, and sent as soon as the server answers:{' '}
+            {words.savedOnThisDeviceAnd}{' '}
             {waiting.map((draft, index) => (
                 <span key={draft.id}>
                     {index > 0 && ', '}
                     <Link to={`/kits/${draft.kit}/check`} style={{ color: 'inherit', fontWeight: 700 }}>
-                        check of {draft.kit}
+                        {words.checkOf}
+                        {draft.kit}
                     </Link>
                 </span>
             ))}

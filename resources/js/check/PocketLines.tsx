@@ -9,6 +9,7 @@ import { sayElsewhere } from '../ui/words';
 import { AddFound } from './AddFound';
 import { CountRow } from './CountRow';
 import { addRow, emptyLines, toggleNoneFound, type Draft } from './draft';
+import { words } from './words';
 
 interface PocketLinesProps {
     kit: Schemas['KitResource'];
@@ -58,7 +59,8 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                             )}
                         </Typography>
                         <Box component="span" sx={{ fontSize: 14, whiteSpace: 'nowrap' }}>
-                            the list asks for <strong>{line.required}</strong>
+                            {words.theListAsksFor}
+                            <strong>{line.required}</strong>
                         </Box>
                     </Box>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
@@ -82,7 +84,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                     {line.elsewhere > 0 && <Typography variant="body2">{sayElsewhere(line.elsewhere)}</Typography>}
                     {empty.includes(line.code) && <NoneRecorded line={line} draft={draft} change={change} />}
                     <AddFound
-                        label={`Add another item found here: ${line.need}`}
+                        label={words.addAnotherItemFoundHere2(line.need)}
                         preset={line.item}
                         onAdd={(item) =>
                             change((now) =>
@@ -99,8 +101,8 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                 </Box>
             ))}
             {rest.length > 0 && (
-                <Box role="group" aria-label="Also here" sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
-                    <Typography variant="h3">Also here, not on a line of this pocket</Typography>
+                <Box role="group" aria-label={words.alsoHere} sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
+                    <Typography variant="h3">{words.alsoHereNotOnA}</Typography>
                     {draft.rows.map(
                         (row, index) =>
                             row.line === null &&
@@ -118,12 +120,12 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                 </Box>
             )}
             <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 3, display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-                <Button onClick={onWhole}>Whole pocket as recorded</Button>
+                <Button onClick={onWhole}>{words.wholePocketAsRecorded}</Button>
                 <Button id="next" variant="contained" onClick={onNext}>
-                    Next pocket
+                    {words.nextPocket}
                 </Button>
                 <AddFound
-                    label="Add an item that is on no line"
+                    label={words.addAnItemThatIs}
                     preset={null}
                     onAdd={(item) =>
                         change((now) =>
@@ -159,7 +161,7 @@ function NoneRecorded({
     };
     return (
         <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', mt: 2 }}>
-            <Typography variant="body2">Nothing is recorded here.</Typography>
+            <Typography variant="body2">{words.nothingIsRecordedHere}</Typography>
             <Button
                 size="small"
                 data-count
@@ -168,7 +170,7 @@ function NoneRecorded({
                 onKeyDown={onKeyDown}
                 onClick={() => change((now) => toggleNoneFound(now, line.code))}
             >
-                {isSaid ? '✓ None there' : 'None there'}
+                {isSaid ? words.noneThere : words.noneThere2}
             </Button>
         </Box>
     );

@@ -6,6 +6,7 @@ import { Page, Sheet } from '../ui/Page';
 import { sign, type Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
 import { ThrowAway } from './ThrowAway';
+import { words } from './words';
 
 interface QuickCheckProps {
     kit: Schemas['KitResource'];
@@ -20,16 +21,13 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
     const canSign = draft.sealFound.trim() !== '' && draft.signed.trim() !== '' && !draft.isWaiting;
     return (
         <Page
-            title={`Quick check of ${kit.code} ${kit.name}`}
+            title={words.quickCheckOf(kit.code, kit.name)}
             above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
         >
-            <Sheet title="Seal and outside">
-                <Typography sx={{ mb: 4, maxWidth: 640 }}>
-                    Read the number from the seal itself. If the seal is broken, or is not the one on record, discard
-                    this check and do a full one.
-                </Typography>
+            <Sheet title={words.sealAndOutside}>
+                <Typography sx={{ mb: 4, maxWidth: 640 }}>{words.readTheNumberFromThe}</Typography>
                 <TextField
-                    label="Number on the seal"
+                    label={words.numberOnTheSeal}
                     value={draft.sealFound}
                     onChange={(event) => set({ sealFound: event.target.value })}
                     error={draft.errors.seal_found !== undefined}
@@ -37,16 +35,16 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
                     sx={{ maxWidth: 420, mb: 2, display: 'flex' }}
                 />
                 <TextField
-                    label="Note"
+                    label={words.note}
                     multiline
                     minRows={2}
                     value={draft.note}
                     onChange={(event) => set({ note: event.target.value })}
-                    helperText="What the outside looks like, if anything is wrong with it."
+                    helperText={words.whatTheOutsideLooksLike}
                     sx={{ maxWidth: 640, mb: 4, display: 'flex' }}
                 />
                 <TextField
-                    label="Signed by"
+                    label={words.signedBy}
                     value={draft.signed}
                     onChange={(event) => set({ signed: event.target.value })}
                     error={draft.errors.signed !== undefined}
@@ -56,7 +54,7 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
                 <DraftTrouble draft={draft} />
                 <WaitingToSend draft={draft} />
                 <Button variant="contained" disabled={!canSign} onClick={() => change(sign)}>
-                    Sign and finish
+                    {words.signAndFinish}
                 </Button>{' '}
                 <ThrowAway onThrow={onLeave} />
             </Sheet>

@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { Problem, Schemas } from '../api/client';
 import { VerdictShape } from '../ui/VerdictMark';
 import { count, verdictWords } from '../ui/words';
+import { words } from './words';
 
 /** The verdict as it stands while one counts, with its gravest reasons. In hand it stays above the bar. */
 export function RunningVerdict({
@@ -21,7 +22,7 @@ export function RunningVerdict({
     return (
         <Box
             role="status"
-            aria-label="Status while counting"
+            aria-label={words.statusWhileCounting}
             aria-busy={isBehind}
             sx={{
                 bgcolor: 'background.paper',
@@ -39,7 +40,7 @@ export function RunningVerdict({
         >
             {error ? (
                 <>
-                    <Typography sx={{ fontWeight: 700 }}>No status for what you counted last</Typography>
+                    <Typography sx={{ fontWeight: 700 }}>{words.noStatusForWhatYou}</Typography>
                     <Typography variant="body2">
                         {error.errors.rows?.[0] ?? Object.values(error.errors)[0]?.[0] ?? error.message}
                     </Typography>
@@ -49,7 +50,7 @@ export function RunningVerdict({
                     <VerdictShape verdict={verdict.verdict} size={22} />
                     <Typography sx={{ fontWeight: 700 }}>{verdictWords[verdict.verdict]}</Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                        {left > 0 ? `if the other ${left} ${left === 1 ? 'is' : 'are'} as recorded` : 'as counted'}
+                        {left > 0 ? words.ifTheOtherAsRecorded(left, left === 1 ? 'is' : 'are') : words.asCounted}
                     </Typography>
                 </Box>
             )}

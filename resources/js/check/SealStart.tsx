@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { Page, Sheet } from '../ui/Page';
+import { words } from './words';
 
 interface SealStartProps {
     kit: Schemas['KitResource'];
@@ -16,30 +17,30 @@ export function SealStart({ kit, onBegin }: SealStartProps) {
     const [reason, setReason] = useState('');
     return (
         <Page
-            title={`Check ${kit.code} ${kit.name}`}
+            title={words.check3(kit.code, kit.name)}
             above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
         >
             <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { md: '1fr 1fr' }, maxWidth: 1000 }}>
-                <Sheet title="The seal is intact">
+                <Sheet title={words.theSealIsIntact}>
                     <Typography sx={{ mb: 3 }}>
-                        An intact seal confirms that the contents have not changed since they were counted. A quick
-                        check reads the seal number and looks at the outside; leave the kit closed. {kit.due.text}
+                        {words.anIntactSealConfirmsThat}
+                        {kit.due.text}
                     </Typography>
                     <Button variant="contained" onClick={() => onBegin('quick', '')}>
-                        Quick check
+                        {words.quickCheck}
                     </Button>
                 </Sheet>
-                <Sheet title="Open it for a full check">
+                <Sheet title={words.openItForAFull}>
                     <TextField
-                        label={`Why seal ${kit.seal.number ?? ''} is broken`}
+                        label={words.whySealIsBroken(kit.seal.number ?? '')}
                         value={reason}
                         onChange={(event) => setReason(event.target.value)}
-                        helperText="In writing, such as: planned full check, or seal found broken."
+                        helperText={words.inWritingSuchAsPlanned}
                         slotProps={{ htmlInput: { maxLength: 200 } }}
                         sx={{ mb: 3 }}
                     />
                     <Button disabled={reason.trim() === ''} onClick={() => onBegin('full', reason.trim())}>
-                        Full check
+                        {words.fullCheck}
                     </Button>
                 </Sheet>
             </Box>

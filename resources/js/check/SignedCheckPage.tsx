@@ -12,6 +12,7 @@ import { Notice } from '../ui/Notice';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayDay, sayInstant, verdictWords } from '../ui/words';
 import { CountedRows } from './CountedRows';
+import { words } from './words';
 
 type Check = Schemas['CheckResource'];
 
@@ -26,24 +27,26 @@ export default function SignedCheckPage() {
     const late = check.received_at !== check.done_at;
     return (
         <Page
-            title={`${check.kind === 'full' ? 'Full check' : 'Quick check'} of ${check.kit} ${check.kit_name}`}
+            title={words.of(check.kind === 'full' ? 'Full check' : 'Quick check', check.kit, check.kit_name)}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    {check.place} · signed by {check.signed}, {sayInstant(check.done_at, timeZone)}
-                    {late && `, received ${sayInstant(check.received_at, timeZone)}`}
+                    {check.place}
+                    {words.signedBy2}
+                    {check.signed}, {sayInstant(check.done_at, timeZone)}
+                    {late && words.received(sayInstant(check.received_at, timeZone))}
                 </Typography>
             }
             beside={
                 <>
                     <Button component={Link} to={`/kits/${check.kit}`}>
-                        To the kit
+                        {words.toTheKit}
                     </Button>
                     <Button component={Link} to={`/kits/${check.kit}/history`}>
-                        History
+                        {words.history}
                     </Button>
                     {may('export') && (
                         <Button component="a" href={`/api/operations/${check.id}/copy`} download>
-                            Signed copy
+                            {words.signedCopy}
                         </Button>
                     )}
                 </>
@@ -72,17 +75,15 @@ export default function SignedCheckPage() {
 
 /** Whether it answers for the kit, where it arrived late. */
 function Standing({ check }: { check: Check }) {
-    const words = {
+    const standing = {
         stands: null,
-        superseded: 'A later check was recorded before this one arrived. It is in the history and changes nothing.',
-        disputed:
-            'Another check was made at about the same time, and nobody knows which came first. The kit has the worse of both verdicts until a full check settles it.',
-        history:
-            'The kit was opened, used, checked or retired before this arrived. It is in the history and changes nothing.',
+        superseded: words.aLaterCheckWasRecorded,
+        disputed: words.anotherCheckWasMadeAt,
+        history: words.theKitWasOpenedUsed,
     }[check.standing];
-    return words === null && check.unsettled.length === 0 ? null : (
+    return standing === null && check.unsettled.length === 0 ? null : (
         <Notice>
-            {words && <strong>{words}</strong>}
+            {standing && <strong>{standing}</strong>}
             {check.unsettled.length > 0 && (
                 <>
                     <div>{count(check.unsettled.length, 'entry needs', 'entries need')} you:</div>
@@ -107,13 +108,14 @@ function AsSigned({ check }: { check: Check }) {
                         {verdictWords[check.verdict]} on {sayDay(check.day)}
                     </Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                        As signed. {check.mass_g} g{check.max_mass_g !== null && ` of at most ${check.max_mass_g} g`}.
-                        {check.seal_found && ` Seal ${check.seal_found} read.`}
-                        {check.seal_set && ` Closed with seal ${check.seal_set}.`}
+                        {words.asSigned}
+                        {check.mass_g} g{check.max_mass_g !== null && words.ofAtMostG(check.max_mass_g)}.
+                        {check.seal_found && words.sealRead(check.seal_found)}
+                        {check.seal_set && words.closedWithSeal(check.seal_set)}
                     </Typography>
                 </div>
             </Box>
-            {check.findings.length === 0 && <Typography sx={{ mt: 3 }}>Nothing was found wrong.</Typography>}
+            {check.findings.length === 0 && <Typography sx={{ mt: 3 }}>{words.nothingWasFoundWrong}</Typography>}
             <Box component="ul" sx={{ m: 0, mt: 3, p: 0, listStyle: 'none' }}>
                 {check.findings.map((finding, index) => (
                     <Box component="li" key={index} sx={{ py: 1, fontWeight: finding.severity === 'stop' ? 700 : 400 }}>
@@ -121,8 +123,18 @@ function AsSigned({ check }: { check: Check }) {
                     </Box>
                 ))}
             </Box>
-            {check.seal_reason && <Typography sx={{ mt: 2 }}>Seal broken: {check.seal_reason}</Typography>}
-            {check.note && <Typography sx={{ mt: 2 }}>Note: {check.note}</Typography>}
+            {check.seal_reason && (
+                <Typography sx={{ mt: 2 }}>
+                    {words.sealBroken}
+                    {check.seal_reason}
+                </Typography>
+            )}
+            {check.note && (
+                <Typography sx={{ mt: 2 }}>
+                    {words.note2}
+                    {check.note}
+                </Typography>
+            )}
             <CountedRows check={check} />
         </Sheet>
     );
@@ -131,7 +143,7 @@ function AsSigned({ check }: { check: Check }) {
 function Today({ kit: code }: { kit: string }) {
     const { data: kit } = useQuery(questions.kit(code));
     return kit ? (
-        <Sheet title="Today">
+        <Sheet title={words.today}>
             <VerdictMark verdict={kit.verdict.verdict} />
             <Typography sx={{ mt: 1 }}>{kit.verdict.sentence}</Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
@@ -144,7 +156,7 @@ function Today({ kit: code }: { kit: string }) {
 
 function BasedOn({ check }: { check: Check }) {
     return (
-        <Sheet title="Based on">
+        <Sheet title={words.basedOn}>
             <Box
                 component="dl"
                 sx={{
@@ -156,26 +168,27 @@ function BasedOn({ check }: { check: Check }) {
                     '& dd': { m: 0, overflowWrap: 'anywhere' },
                 }}
             >
-                <dt>List</dt>
+                <dt>{words.list}</dt>
                 <dd>
                     {check.list_title}, edition {check.list_edition},{' '}
                     {check.list_confirmed ? 'confirmed' : 'unconfirmed'}
                 </dd>
-                <dt>Design</dt>
+                <dt>{words.design}</dt>
                 <dd>{check.design}</dd>
-                <dt>Expired items</dt>
-                <dd>{check.expiry === 'strict' ? 'count as missing' : 'expired stock kept as reserve'}</dd>
-                <dt>In date until</dt>
+                <dt>{words.expiredItems}</dt>
+                <dd>{check.expiry === 'strict' ? words.countAsMissing : words.expiredStockKeptAsReserve}</dd>
+                <dt>{words.inDateUntil}</dt>
                 <dd>
-                    the next check, {sayDay(check.next_check)}, and {count(check.margin_days, 'day')} more
+                    {words.theNextCheck}
+                    {sayDay(check.next_check)}, and {count(check.margin_days, 'day')} more
                 </dd>
-                <dt>Entered by</dt>
+                <dt>{words.enteredBy}</dt>
                 <dd>{check.by}</dd>
-                <dt>Record</dt>
+                <dt>{words.record}</dt>
                 <dd>
                     operation {check.number}, hash {check.hash}
                 </dd>
-                <dt>Public key</dt>
+                <dt>{words.publicKey}</dt>
                 <dd>{check.public_key}</dd>
             </Box>
         </Sheet>

@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
+import { words } from './words';
 
 /** Throws what was counted away, after it was asked for twice. */
 export function ThrowAway({ onThrow }: { onThrow: () => void }) {
@@ -7,11 +8,11 @@ export function ThrowAway({ onThrow }: { onThrow: () => void }) {
     return isAsked ? (
         <>
             <Button onClick={onThrow} color="error" autoFocus>
-                Discard counts
+                {words.discardCounts}
             </Button>
-            <Button onClick={() => setAsked(false)}>Cancel</Button>
+            <Button onClick={() => setAsked(false)}>{words.cancel}</Button>
         </>
     ) : (
-        <Button onClick={() => setAsked(true)}>Discard check</Button>
+        <Button onClick={() => setAsked(true)}>{words.discardCheck}</Button>
     );
 }

@@ -11,6 +11,7 @@ import { KeysDialog } from './KeysDialog';
 import { PocketLines } from './PocketLines';
 import { RunningVerdict } from './RunningVerdict';
 import { useRunningVerdict } from './useRunningVerdict';
+import { words } from './words';
 
 interface WalkProps {
     kit: Schemas['KitResource'];
@@ -80,7 +81,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
     return (
         <Box onKeyDown={onKeyDown}>
             <Page
-                title={`Check ${kit.code} ${kit.name}`}
+                title={words.check3(kit.code, kit.name)}
                 above={
                     <Typography sx={{ color: 'text.secondary' }}>
                         {kit.place.path} · {all.done} of {all.all} counted
@@ -88,7 +89,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                 }
                 beside={
                     <Button onClick={() => setShowsKeys(true)} sx={{ display: { xs: 'none', md: 'inline-flex' } }}>
-                        Keys
+                        {words.keys}
                     </Button>
                 }
             >
@@ -108,7 +109,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                             onSelect={go}
                             note={(pocket) => {
                                 const { done, all: inAll } = progress(draft, kit, pocket);
-                                return done === inAll ? 'counted' : `${done} of ${inAll}`;
+                                return done === inAll ? 'counted' : words.of2(done, inAll);
                             }}
                         />
                         <RunningVerdict verdict={shown} isBehind={isBehind} error={error} left={all.all - all.done} />

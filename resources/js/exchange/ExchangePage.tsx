@@ -11,18 +11,19 @@ import { Choose, Row } from '../ui/Fields';
 import { Page, Sheet, Trouble } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { ImportPreview } from './ImportPreview';
+import { words } from './words';
 
 type Kind = Schemas['ImportedFile']['kind'];
 
 const kinds: { kind: Kind; title: string; holds: string }[] = [
     {
         kind: 'catalogue',
-        title: 'Catalogue',
-        holds: 'items with measures, packs, prices, companion items and substitutes',
+        title: words.catalogue,
+        holds: words.itemsWithMeasuresPacksPrices,
     },
-    { kind: 'lists', title: 'Lists', holds: 'every edition with its lines' },
-    { kind: 'designs', title: 'Designs', holds: 'packing: policy, pockets, and the pocket for each line' },
-    { kind: 'kits', title: 'Kits', holds: 'kits with their contents, lot by lot' },
+    { kind: 'lists', title: words.lists, holds: words.everyEditionWithItsLines },
+    { kind: 'designs', title: words.designs, holds: words.packingPolicyPocketsAndThe },
+    { kind: 'kits', title: words.kits, holds: words.kitsWithTheirContentsLot },
 ];
 
 /** Files taken out and brought in: an import is previewed as a difference, then taken whole or not at all. */
@@ -31,7 +32,7 @@ export default function ExchangePage() {
     const [search, setSearch] = useSearchParams();
     const shown = search.get('import');
     return (
-        <Page title="Files">
+        <Page title={words.files}>
             {shown ? (
                 <ImportPreview id={shown} onClose={() => setSearch({})} />
             ) : (
@@ -46,11 +47,8 @@ export default function ExchangePage() {
 
 function TakeOut() {
     return (
-        <Sheet title="Export">
-            <Typography sx={{ mb: 3, maxWidth: 760 }}>
-                The JSON files follow a published schema, so that other programs can read and write them. In sheets, an
-                apostrophe stops cells from running as formulas in a spreadsheet; importing the sheet removes it again.
-            </Typography>
+        <Sheet title={words.exportWord}>
+            <Typography sx={{ mb: 3, maxWidth: 760 }}>{words.theJsonFilesFollowA}</Typography>
             <Table>
                 <tbody>
                     {kinds.map(({ kind, title, holds }) => (
@@ -66,9 +64,9 @@ function TakeOut() {
                                         component="a"
                                         href={`/api/exports/${kind}?format=csv`}
                                         download={`sarcina-${kind}.csv`}
-                                        aria-label={`Sheet (CSV): ${title}`}
+                                        aria-label={words.sheetCsv(title)}
                                     >
-                                        Sheet (CSV)
+                                        {words.sheetCsv2}
                                     </Button>
                                     <Button
                                         size="small"
@@ -77,16 +75,16 @@ function TakeOut() {
                                         download={`sarcina-${kind}.json`}
                                         aria-label={`JSON: ${title}`}
                                     >
-                                        JSON
+                                        {words.json}
                                     </Button>
                                     <Button
                                         size="small"
                                         variant="text"
                                         component="a"
                                         href={`/schemas/sarcina.${kind}-1.json`}
-                                        aria-label={`Schema: ${title}`}
+                                        aria-label={words.schema(title)}
                                     >
-                                        Schema
+                                        {words.schema2}
                                     </Button>
                                 </Box>
                             </td>
@@ -110,14 +108,11 @@ function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
         onSuccess: (made) => onBegun(made.id),
     });
     return (
-        <Sheet title="Import">
-            <Typography sx={{ mb: 3, maxWidth: 760 }}>
-                A JSON file, or a sheet with the same headings as an exported one. A preview shows each change, row by
-                row; then everything is imported, or nothing.
-            </Typography>
+        <Sheet title={words.importWord}>
+            <Typography sx={{ mb: 3, maxWidth: 760 }}>{words.aJsonFileOrA}</Typography>
             <Row columns="minmax(0, 1fr) minmax(0, 2fr) auto">
                 <Choose
-                    label="Contents"
+                    label={words.contents}
                     value={kind}
                     onChoose={(value) => setKind(kinds.find((one) => one.kind === value)?.kind ?? 'catalogue')}
                     options={kinds.map((one) => [one.kind, one.title] as const)}
@@ -126,7 +121,7 @@ function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
                     component="input"
                     type="file"
                     accept=".csv,.json,text/csv,application/json"
-                    aria-label="File to import"
+                    aria-label={words.fileToImport}
                     onChange={(event: ChangeEvent<HTMLInputElement>) => setFile(event.target.files?.[0] ?? null)}
                     sx={{
                         minHeight: 44,
@@ -151,7 +146,7 @@ function BringIn({ onBegun }: { onBegun: (id: string) => void }) {
                     disabled={file === null || begin.isPending}
                     onClick={() => file && begin.mutate(file)}
                 >
-                    Preview changes
+                    {words.previewChanges}
                 </Button>
             </Row>
             {begin.error && <Trouble error={begin.error} />}

@@ -9,8 +9,9 @@ import { Choose } from '../ui/Fields';
 import { Empty, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count } from '../ui/words';
+import { words } from './words';
 
-const words = { new: '+ new', changed: '≠ changed', same: '= same', error: '▲ error' };
+const outcomeWords = { new: words.newWord, changed: words.changed, same: words.same, error: words.error };
 
 const ASK_AGAIN_MS = 700;
 
@@ -49,36 +50,41 @@ export function ImportPreview({ id, onClose }: { id: string; onClose: () => void
     return (
         <>
             <Sheet
-                title={`${data.file_name}: ${count(data.rows, 'record')} of ${data.kind}`}
-                beside={<Button onClick={onClose}>Another file</Button>}
+                title={words.of(data.file_name, count(data.rows, 'record'), data.kind)}
+                beside={<Button onClick={onClose}>{words.anotherFile}</Button>}
             >
                 <Progress data={data} isTaking={take.isPending} />
                 {isError && (
                     <>
                         <Trouble error={step.error} />
-                        <Button onClick={() => mutate()}>Read on</Button>
+                        <Button onClick={() => mutate()}>{words.readOn}</Button>
                     </>
                 )}
                 {data.state === 'refused' && (
                     <Typography role="alert" sx={{ my: 3 }}>
-                        <strong>▲ {count(data.errors, 'record')} with errors. Nothing was imported.</strong> Correct
-                        these rows in the file and import it again.
+                        <strong>
+                            ▲ {count(data.errors, 'record')}
+                            {words.withErrorsNothingWasImported}
+                        </strong>
+                        {words.correctTheseRowsInThe}
                     </Typography>
                 )}
                 {data.state === 'ready' && (
                     <Box sx={{ my: 3 }}>
                         {data.new + data.changed === 0 ? (
-                            <Typography>The file matches what is on record: there is nothing to import.</Typography>
+                            <Typography>{words.theFileMatchesWhatIs}</Typography>
                         ) : (
                             <Button variant="contained" onClick={() => take.mutate()} disabled={take.isPending}>
-                                Import all ({data.new} new, {data.changed} changed)
+                                {words.importAll}
+                                {data.new} new, {data.changed} changed)
                             </Button>
                         )}
                     </Box>
                 )}
                 {data.state === 'done' && (
                     <Typography role="status" sx={{ my: 3 }}>
-                        <strong>✓ Imported:</strong> {data.new} new, {data.changed} changed, {data.same} as they were.
+                        <strong>{words.imported}</strong> {data.new} new, {data.changed} changed, {data.same}
+                        {words.asTheyWere}
                     </Typography>
                 )}
                 {take.error && <Trouble error={take.error} />}
@@ -97,13 +103,13 @@ function Progress({ data, isTaking }: { data: Schemas['ImportResource']; isTakin
                 <LinearProgress
                     variant="determinate"
                     value={data.rows === 0 ? 100 : (done / data.rows) * 100}
-                    aria-label={`${what}: ${done} of ${data.rows}`}
+                    aria-label={words.of2(what, done, data.rows)}
                     sx={{ height: 8, borderRadius: '4px' }}
                 />
             )}
             <Typography role="status" sx={{ mt: 1 }}>
                 {done} of {data.rows} {what}: {data.new} new, {data.changed} changed, {data.same} same, {data.errors}{' '}
-                with errors
+                {words.withErrors}
                 {data.state === 'reading' && '. You may leave this page and come back.'}
             </Typography>
         </Box>
@@ -114,7 +120,7 @@ const outcomes = [
     ['error', 'errors'],
     ['changed', 'changed'],
     ['new', 'new'],
-    ['same', 'as they are'],
+    ['same', words.asTheyAre],
 ] as const;
 
 type Outcome = (typeof outcomes)[number][0];
@@ -140,18 +146,18 @@ function Rows({ data }: { data: Schemas['ImportResource'] }) {
     const last = rows[rows.length - 1]?.number ?? 0;
     return (
         <Sheet
-            title="What would change"
+            title={words.whatWouldChange}
             beside={
                 <span>
-                    {rows.length} of {data.rows} shown{outcome === '' && ', errors first'}
+                    {rows.length} of {data.rows} shown{outcome === '' && words.errorsFirst}
                 </span>
             }
         >
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'center', my: 3 }}>
                 <Choose
-                    label="Show"
+                    label={words.show}
                     value={outcome}
-                    empty="all, errors first"
+                    empty={words.allErrorsFirst}
                     onChoose={(value) => {
                         setOutcome(outcomes.find(([one]) => one === value)?.[0] ?? '');
                         setAfter(0);
@@ -159,20 +165,23 @@ function Rows({ data }: { data: Schemas['ImportResource'] }) {
                     options={outcomes}
                     sx={{ width: 240 }}
                 />
-                {outcome !== '' && after > 0 && <Button onClick={() => setAfter(0)}>From the first</Button>}
+                {outcome !== '' && after > 0 && <Button onClick={() => setAfter(0)}>{words.fromTheFirst}</Button>}
                 {outcome !== '' && rows.length === AT_ONCE && (
-                    <Button onClick={() => setAfter(last)}>The next {AT_ONCE}</Button>
+                    <Button onClick={() => setAfter(last)}>
+                        {words.theNext}
+                        {AT_ONCE}
+                    </Button>
                 )}
             </Box>
-            {rows.length === 0 && <Empty>There is no such record in the file.</Empty>}
+            {rows.length === 0 && <Empty>{words.thereIsNoSuchRecord}</Empty>}
             <Table>
                 <thead>
                     <tr>
                         <th scope="col" className="n">
-                            Row
+                            {words.row}
                         </th>
-                        <th scope="col">Code</th>
-                        <th scope="col">What</th>
+                        <th scope="col">{words.code}</th>
+                        <th scope="col">{words.what}</th>
                     </tr>
                 </thead>
                 <tbody>
@@ -181,7 +190,7 @@ function Rows({ data }: { data: Schemas['ImportResource'] }) {
                             <td className="n">{row.number}</td>
                             <td style={{ overflowWrap: 'anywhere' }}>{row.code}</td>
                             <td style={{ overflowWrap: 'anywhere' }}>
-                                <strong>{words[row.outcome]}</strong>
+                                <strong>{outcomeWords[row.outcome]}</strong>
                                 {row.texts.map((text) => (
                                     <div key={text}>{text}</div>
                                 ))}

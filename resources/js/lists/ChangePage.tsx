@@ -11,8 +11,9 @@ import { Choose } from '../ui/Fields';
 import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { VerdictMark } from '../ui/VerdictMark';
+import { words } from './words';
 
-const kinds = { added: '+ new', dropped: '– removed', changed: '≠ changed', same: '= same' };
+const kinds = { added: words.newWord, dropped: words.removed, changed: words.changed, same: words.same };
 
 /** One edition beside the one before it, line by line, and what each kit would lack under it. */
 export default function ChangePage() {
@@ -26,22 +27,23 @@ export default function ChangePage() {
     const moved = change.lines.filter((line) => line.kind !== 'same');
     return (
         <Page
-            title={`${change.title}: from edition ${change.from.edition} to ${change.to.edition}`}
+            title={words.fromEditionTo(change.title, change.from.edition, change.to.edition)}
             beside={
                 <Button component={Link} to={`/lists/${change.to.id}`}>
-                    Edition {change.to.edition}
+                    {words.edition}
+                    {change.to.edition}
                 </Button>
             }
         >
             <Sheet
-                title="Changes"
+                title={words.changes}
                 beside={
                     <span>
                         {moved.length} of {change.lines.length} lines
                     </span>
                 }
             >
-                {moved.length === 0 && change.excludes.length === 0 && <Empty>The two editions are the same.</Empty>}
+                {moved.length === 0 && change.excludes.length === 0 && <Empty>{words.theTwoEditionsAreThe}</Empty>}
                 <Table>
                     <tbody>
                         {moved.map((line) => (
@@ -60,8 +62,12 @@ export default function ChangePage() {
                 ))}
             </Sheet>
             {change.designs.length === 0 && (
-                <Sheet title="Kits">
-                    <Empty>No design uses edition {change.from.edition} any more.</Empty>
+                <Sheet title={words.kits}>
+                    <Empty>
+                        {words.noDesignUsesEdition}
+                        {change.from.edition}
+                        {words.anyMore}
+                    </Empty>
                 </Sheet>
             )}
             {change.designs.map((design) => (
@@ -95,8 +101,8 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
     });
     const problem = isProblem(adopt.error) ? adopt.error : null;
     return (
-        <Sheet title={`${design.name}: what its kits would be missing`}>
-            {design.kits.length === 0 && <Empty>There is no kit of this design.</Empty>}
+        <Sheet title={words.whatItsKitsWouldBe(design.name)}>
+            {design.kits.length === 0 && <Empty>{words.thereIsNoKitOf}</Empty>}
             {design.kits.map((kit) => (
                 <Box key={kit.kit} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
                     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'center' }}>
@@ -115,9 +121,12 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
                             <li key={text}>{text}</li>
                         ))}
                         {kit.frees.map((text) => (
-                            <li key={text}>{text}: no longer required</li>
+                            <li key={text}>
+                                {text}
+                                {words.noLongerRequired}
+                            </li>
                         ))}
-                        {kit.lacks.length === 0 && kit.frees.length === 0 && <li>Nothing changes for it.</li>}
+                        {kit.lacks.length === 0 && kit.frees.length === 0 && <li>{words.nothingChangesForIt}</li>}
                     </Box>
                 </Box>
             ))}
@@ -127,20 +136,19 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
                         {design.homeless.map((line) => (
                             <Choose
                                 key={line.code}
-                                label={`Pocket for ${line.need}`}
+                                label={words.pocketFor(line.need)}
                                 value={pockets[line.code] ?? ''}
-                                empty="Choose one"
+                                empty={words.chooseOne}
                                 onChoose={(pocket) => setPockets({ ...pockets, [line.code]: pocket })}
                                 options={design.pockets.map((pocket) => [pocket.id, pocket.name] as const)}
                                 error={problem?.at(`pockets.${line.code}`) !== undefined}
-                                helperText={
-                                    problem?.at(`pockets.${line.code}`) ?? 'Choose the pocket for this new line.'
-                                }
+                                helperText={problem?.at(`pockets.${line.code}`) ?? words.chooseThePocketForThis}
                             />
                         ))}
                     </Box>
                     <Button variant="contained" onClick={() => adopt.mutate()} disabled={adopt.isPending}>
-                        Adopt edition {change.to.edition} for {design.name}
+                        {words.adoptEdition}
+                        {change.to.edition} for {design.name}
                     </Button>
                     {problem && <Trouble error={problem} />}
                 </>

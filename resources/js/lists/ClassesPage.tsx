@@ -9,6 +9,7 @@ import { Write } from '../ui/Fields';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count } from '../ui/words';
+import { words } from './words';
 
 /** The tree of classes: what lies below what, how many items, and which lists accept it or keep it out. */
 export default function ClassesPage() {
@@ -17,24 +18,21 @@ export default function ClassesPage() {
         return <Waiting error={error} />;
     }
     return (
-        <Page title="Classes of items">
+        <Page title={words.classesOfItems}>
             <Sheet title={count(classes.length, 'class').replace('classs', 'classes')}>
-                <p>
-                    A class includes the classes below it: a line that accepts dressing accepts dressing.sterile too. To
-                    make a new class, give it to an item or a line.
-                </p>
+                <p>{words.aClassIncludesTheClasses}</p>
                 <Table>
                     <thead>
                         <tr>
-                            <th scope="col">Class</th>
+                            <th scope="col">{words.classWord}</th>
                             <th scope="col" className="n">
-                                Items
+                                {words.items}
                             </th>
                             <th scope="col" className="n wide">
-                                Below it
+                                {words.belowIt}
                             </th>
                             <th scope="col" className="wide">
-                                Lists
+                                {words.lists}
                             </th>
                         </tr>
                     </thead>
@@ -74,22 +72,22 @@ function ClassRow({ one }: { one: Schemas['ClassResource'] }) {
                                 <Button
                                     size="small"
                                     variant="text"
-                                    aria-label={`Rename ${one.class}`}
+                                    aria-label={words.rename(one.class)}
                                     onClick={() => setTitle(one.title)}
                                 >
-                                    Rename
+                                    {words.rename2}
                                 </Button>
                             )}
                         </>
                     ) : (
                         <Box sx={{ display: 'flex', gap: 2, my: 2 }}>
                             <Write
-                                label={`Title of ${one.class}`}
+                                label={words.titleOf(one.class)}
                                 value={title}
                                 onWrite={setTitle}
                                 problem={problem?.at('title')}
                             />
-                            <Button onClick={() => name.mutate(title)}>Save</Button>
+                            <Button onClick={() => name.mutate(title)}>{words.save}</Button>
                         </Box>
                     )}
                     <Box sx={{ color: 'text.secondary' }}>{one.class}</Box>
@@ -98,8 +96,18 @@ function ClassRow({ one }: { one: Schemas['ClassResource'] }) {
             <td className="n">{one.items}</td>
             <td className="n wide">{one.below}</td>
             <td className="wide">
-                {one.accepted_by.length > 0 && <div>accepted by {count(one.accepted_by.length, 'list')}</div>}
-                {one.excluded_by.length > 0 && <div>excluded by {count(one.excluded_by.length, 'list')}</div>}
+                {one.accepted_by.length > 0 && (
+                    <div>
+                        {words.acceptedBy}
+                        {count(one.accepted_by.length, 'list')}
+                    </div>
+                )}
+                {one.excluded_by.length > 0 && (
+                    <div>
+                        {words.excludedBy}
+                        {count(one.excluded_by.length, 'list')}
+                    </div>
+                )}
             </td>
         </tr>
     );

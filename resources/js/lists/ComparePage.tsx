@@ -9,14 +9,15 @@ import { Caution, Empty, Page, Sheet, Trouble } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { sayList, sayMoney } from '../ui/words';
 import { ListWarning } from './ListWarning';
+import { words } from './words';
 
-const outcomes = { met: '● met', stand_in: '◐ met by a stand-in', short: '○ short' };
+const outcomes = { met: words.met, stand_in: words.metByAStandIn, short: words.short };
 
 const because = {
-    extra: 'on no line of the list',
-    excluded: 'excluded by the list',
-    beyond_scope: 'outside the scope of practice of its users',
-    unusable: 'expired, or not in good condition',
+    extra: words.onNoLineOfThe,
+    excluded: words.excludedByTheList,
+    beyond_scope: words.outsideTheScopeOfPractice,
+    unusable: words.expiredOrNotInGood,
 };
 
 /** Any kit or design beside any list and edition, and what it would take to meet it. */
@@ -31,34 +32,34 @@ export default function ComparePage() {
     const kits = places.flatMap((place) => place.kits);
     const choose = (to: Record<string, string>) => setSearch({ list, subject, ...to }, { replace: true });
     return (
-        <Page title="Compare with a list">
-            <Sheet title="Choose a kit and a list">
+        <Page title={words.compareWithAList}>
+            <Sheet title={words.chooseAKitAndA}>
                 <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
                     <Choose
-                        label="Kit or design"
+                        label={words.kitOrDesign}
                         value={subject}
-                        empty="Choose one"
+                        empty={words.chooseOne}
                         onChoose={(value) => choose({ subject: value })}
                         options={[
                             ...kits
                                 .toSorted((one, other) => one.code.localeCompare(other.code))
                                 .map((kit) => [`kit:${kit.code}`, `${kit.code} ${kit.name}`] as const),
-                            ...designs.map((design) => [`design:${design.code}`, `Design: ${design.name}`] as const),
+                            ...designs.map((design) => [`design:${design.code}`, words.design(design.name)] as const),
                         ]}
-                        helperText="A design is compared as a new kit would be packed, each line with its first choice."
+                        helperText={words.aDesignIsComparedAs}
                     />
                     <Choose
-                        label="List and edition"
+                        label={words.listAndEdition}
                         value={list}
-                        empty="Choose one"
+                        empty={words.chooseOne}
                         onChoose={(value) => choose({ list: value })}
-                        options={lists.map((one) => [one.id, `${sayList(one)}, edition ${one.edition}`] as const)}
-                        helperText="Nothing is changed by this: it only shows."
+                        options={lists.map((one) => [one.id, words.edition2(sayList(one), one.edition)] as const)}
+                        helperText={words.nothingIsChangedByThis}
                     />
                 </Row>
             </Sheet>
             {error && <Trouble error={error} />}
-            {!held && !error && <Empty>Choose a kit and a list to see them side by side.</Empty>}
+            {!held && !error && <Empty>{words.chooseAKitAndAList}</Empty>}
             {held && <Held held={held} />}
         </Page>
     );
@@ -67,14 +68,14 @@ export default function ComparePage() {
 function Held({ held }: { held: Schemas['ComparisonResource'] }) {
     return (
         <>
-            <Sheet title={`${held.subject_title} beside ${sayList(held.list)}, edition ${held.list.edition}`}>
+            <Sheet title={words.besideEdition(held.subject_title, sayList(held.list), held.list.edition)}>
                 <Typography sx={{ mb: 3, fontWeight: 700 }}>{held.sentence}</Typography>
                 <Table>
                     <thead>
                         <tr>
-                            <th scope="col">Requirement</th>
-                            <th scope="col">Contents</th>
-                            <th scope="col">Result</th>
+                            <th scope="col">{words.requirement}</th>
+                            <th scope="col">{words.contents}</th>
+                            <th scope="col">{words.result}</th>
                         </tr>
                     </thead>
                     <tbody>
@@ -106,7 +107,7 @@ function Held({ held }: { held: Schemas['ComparisonResource'] }) {
                 {held.rest.length > 0 && (
                     <>
                         <Typography variant="h3" sx={{ mt: 4, mb: 1 }}>
-                            Items on no line
+                            {words.itemsOnNoLine}
                         </Typography>
                         <Table>
                             <tbody>
@@ -120,10 +121,10 @@ function Held({ held }: { held: Schemas['ComparisonResource'] }) {
                                         <td>
                                             <strong>
                                                 {row.because === 'excluded'
-                                                    ? '⊘ excluded'
+                                                    ? words.excluded
                                                     : row.because === 'extra'
-                                                      ? '+ extra'
-                                                      : '▲ does not count'}
+                                                      ? words.extra
+                                                      : words.doesNotCount}
                                             </strong>
                                             : {because[row.because]}
                                         </td>
@@ -150,25 +151,25 @@ function Held({ held }: { held: Schemas['ComparisonResource'] }) {
 function WhatItTakes({ held }: { held: Schemas['ComparisonResource'] }) {
     if (held.add.length === 0) {
         return (
-            <Sheet title="What is needed?">
-                <Empty>Nothing: every line is met and in date until the next check.</Empty>
+            <Sheet title={words.whatIsNeeded}>
+                <Empty>{words.nothingEveryLineIsMet}</Empty>
             </Sheet>
         );
     }
     return (
-        <Sheet title="What is needed?">
+        <Sheet title={words.whatIsNeeded}>
             <Table>
                 <thead>
                     <tr>
                         <th scope="col" className="n">
-                            Pieces
+                            {words.pieces}
                         </th>
-                        <th scope="col">Item</th>
+                        <th scope="col">{words.item}</th>
                         <th scope="col" className="n wide">
-                            Mass
+                            {words.mass}
                         </th>
                         <th scope="col" className="n">
-                            Cost, whole packs
+                            {words.costWholePacks}
                         </th>
                     </tr>
                 </thead>
@@ -196,12 +197,21 @@ function WhatItTakes({ held }: { held: Schemas['ComparisonResource'] }) {
                     <Box component="tr" sx={{ fontWeight: 700 }}>
                         <td />
                         <td>
-                            In all: {held.add_mass_g} g more, {held.mass_then_g} g then
+                            {words.inAll}
+                            {held.add_mass_g}
+                            {words.gMore}
+                            {held.mass_then_g}
+                            {words.gThen}
                         </td>
                         <td className="n wide">{held.add_mass_g} g</td>
                         <td className="n">
                             {sayMoney(held.add_cost, held.currency)}
-                            {held.unpriced > 0 && <div>and {held.unpriced} without a price</div>}
+                            {held.unpriced > 0 && (
+                                <div>
+                                    and {held.unpriced}
+                                    {words.withoutAPrice}
+                                </div>
+                            )}
                         </td>
                     </Box>
                 </tfoot>

@@ -10,10 +10,11 @@ import { Row, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { sayList } from '../ui/words';
+import { words } from './words';
 
 type Line = Schemas['ListLineResource'];
 
-const words = { matches: '✓ matches', differs: '≠ differs', absent: '– not in my copy' };
+const outcomeWords = { matches: words.matches, differs: words.differs, absent: words.notInMyCopy };
 
 /** Line by line beside one's own copy of the standard: matches, differs, or not in it. */
 export default function ConfirmPage() {
@@ -40,27 +41,31 @@ export default function ConfirmPage() {
     };
     return (
         <Page
-            title={`Confirm ${sayList(list)}, edition ${list.edition}`}
+            title={words.confirmEdition(sayList(list), list.edition)}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    {list.lines.length - left.length} of {list.lines.length} lines compared
+                    {list.lines.length - left.length} of {list.lines.length}
+                    {words.linesCompared}
                 </Typography>
             }
             beside={
                 <Button component={Link} to={`/lists/${list.id}`}>
-                    The list
+                    {words.theList}
                 </Button>
             }
         >
-            {list.confirmed && <Notice>This edition is confirmed already and never changes.</Notice>}
+            {list.confirmed && <Notice>{words.thisEditionIsConfirmedAlready}</Notice>}
             {!list.confirmed && (
                 <Notice>
-                    <strong>Have your own copy of {list.basis} ready.</strong> Say for each line whether it matches.
-                    Where sizes or accepted items differ,{' '}
+                    <strong>
+                        {words.haveYourOwnCopyOf}
+                        {list.basis} ready.
+                    </strong>
+                    {words.sayForEachLineWhether}{' '}
                     <Link to={`/lists/${list.id}/edit`} style={{ color: 'inherit' }}>
-                        change the line
+                        {words.changeTheLine}
                     </Link>{' '}
-                    first. When all are compared, you confirm the edition under your name, and it never changes again.
+                    {words.firstWhenAllAreCompared}
                 </Notice>
             )}
             <Box
@@ -76,19 +81,16 @@ export default function ConfirmPage() {
                         <Compare key={line.code} list={list} line={line} onDone={() => next(line)} />
                     )}
                     {!line && !list.confirmed && (
-                        <Sheet title="Every line is compared">
-                            <Typography sx={{ mb: 3 }}>
-                                Confirming uses the figures from your copy, removes lines that are not in it, and fixes
-                                the edition under your name. Documents made from it no longer carry the warning.
-                            </Typography>
+                        <Sheet title={words.everyLineIsCompared}>
+                            <Typography sx={{ mb: 3 }}>{words.confirmingUsesTheFiguresFrom}</Typography>
                             <Button variant="contained" onClick={() => confirm.mutate()} disabled={confirm.isPending}>
-                                Confirm this edition
+                                {words.confirmThisEdition}
                             </Button>
                             {confirm.error && <Trouble error={confirm.error} />}
                         </Sheet>
                     )}
                 </div>
-                <Sheet title="All lines">
+                <Sheet title={words.allLines}>
                     <Box component="ol" sx={{ m: 0, pl: 6 }}>
                         {list.lines.map((one) => (
                             <Box component="li" key={one.code} sx={{ py: 1 }}>
@@ -110,8 +112,8 @@ export default function ConfirmPage() {
                                 <Typography variant="caption" component="span">
                                     {' '}
                                     {one.confirmation
-                                        ? `${words[one.confirmation.outcome]}${one.confirmation.figure ? `, ${one.confirmation.figure}` : ''}`
-                                        : 'not compared'}
+                                        ? `${outcomeWords[one.confirmation.outcome]}${one.confirmation.figure ? `, ${one.confirmation.figure}` : ''}`
+                                        : words.notCompared}
                                 </Typography>
                             </Box>
                         ))}
@@ -143,36 +145,37 @@ function Compare({ list, line, onDone }: { list: Schemas['ListResource']; line: 
     return (
         <Sheet title={line.need}>
             <Typography sx={{ fontSize: 22, fontWeight: 700 }}>
-                Asks for {line.required}
+                {words.asksFor}
+                {line.required}
                 {line.total_quantity === null && (line.quantity === 1 ? ' piece' : ' pieces')}
             </Typography>
             <Typography sx={{ mb: 3 }}>
                 {line.rank}; accepts {line.accepts.map((entry) => entry.text).join('; ')}
             </Typography>
             <Button variant="contained" onClick={() => compare.mutate('matches')} disabled={compare.isPending}>
-                Matches my copy
+                {words.matchesMyCopy}
             </Button>
             <Row columns="minmax(0, 1fr) auto">
                 <Write
-                    label="Figure in my copy"
+                    label={words.figureInMyCopy}
                     value={figure}
                     onWrite={setFigure}
                     problem={problem?.at('figure')}
-                    help={line.total_quantity ? 'How much in all, with its unit.' : 'Pieces.'}
+                    help={line.total_quantity ? words.howMuchInAllWith : words.pieces2}
                 />
                 <Button onClick={() => compare.mutate('differs')} disabled={compare.isPending}>
-                    Differs
+                    {words.differs2}
                 </Button>
             </Row>
             <Write
-                label="Note"
+                label={words.note}
                 value={note}
                 onWrite={setNote}
                 problem={problem?.at('note')}
-                help="Where in your copy it stands, for instance."
+                help={words.whereInYourCopyIt}
             />
             <Button onClick={() => compare.mutate('absent')} disabled={compare.isPending} sx={{ mt: 3 }}>
-                Not in my copy
+                {words.notInMyCopy2}
             </Button>
             {problem && !problem.at('figure') && <Trouble error={problem} />}
         </Sheet>

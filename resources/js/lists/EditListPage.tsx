@@ -11,6 +11,7 @@ import { useKept } from '../ui/useKept';
 import { count, sayList } from '../ui/words';
 import { LineEditor } from './LineEditor';
 import { freshLine, linesOf, listToSend, type EditedList } from './editing';
+import { words } from './words';
 
 /** Changes an edition that nobody has confirmed, line by line. */
 export default function EditListPage() {
@@ -21,13 +22,13 @@ export default function EditListPage() {
     }
     if (list.confirmed) {
         return (
-            <Page title={`${sayList(list)}, edition ${list.edition}`}>
+            <Page title={words.edition3(sayList(list), list.edition)}>
                 <Notice>
-                    This edition is confirmed and never changes.{' '}
+                    {words.thisEditionIsConfirmedAnd}{' '}
                     <Link to={`/lists/${list.id}`} style={{ color: 'inherit' }}>
-                        Make a new edition
+                        {words.makeANewEdition}
                     </Link>
-                    , and change that.
+                    {words.andChangeThat}
                 </Notice>
             </Page>
         );
@@ -66,38 +67,38 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
         : [];
     return (
         <Page
-            title={`Change ${sayList(list)}, edition ${list.edition}`}
+            title={words.changeEdition(sayList(list), list.edition)}
             beside={
                 <Button component={Link} to={`/lists/${list.id}`}>
-                    The list
+                    {words.theList}
                 </Button>
             }
         >
-            {isOld && <Notice>Your earlier changes are still here, not saved yet.</Notice>}
-            <Sheet title="About this list">
+            {isOld && <Notice>{words.yourEarlierChangesAreStill}</Notice>}
+            <Sheet title={words.aboutThisList}>
                 <Row columns="minmax(0, 1fr) minmax(0, 2fr)">
                     <Write
-                        label="Title"
+                        label={words.title}
                         value={typed.title}
                         onWrite={(title) => type({ ...typed, title })}
                         problem={problem?.at('title')}
                     />
                     <Write
-                        label="Based on"
+                        label={words.basedOn}
                         value={typed.basis}
                         onWrite={(basis) => type({ ...typed, basis })}
                         problem={problem?.at('basis')}
-                        help="A standard and its edition, a risk assessment, a written authority."
+                        help={words.aStandardAndItsEdition}
                     />
                 </Row>
                 <Write
-                    label="Excluded classes"
+                    label={words.excludedClasses}
                     value={typed.excludes}
                     onWrite={(excludes) => type({ ...typed, excludes })}
                     problem={
                         Object.entries(problem?.errors ?? {}).find(([field]) => field.startsWith('excludes'))?.[1][0]
                     }
-                    help="Classes, with commas between, such as medicine. Classes below them are excluded too."
+                    help={words.classesWithCommasBetweenSuch}
                 />
             </Sheet>
             <datalist id="known-classes">
@@ -132,7 +133,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                     onClick={() => type({ ...typed, lines: [...typed.lines, freshLine(typed.lines)] })}
                     sx={{ mt: 3 }}
                 >
-                    Add a line
+                    {words.addALine}
                 </Button>
             </Sheet>
             <Box
@@ -149,7 +150,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
             >
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
                     <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
-                        Save list
+                        {words.saveList}
                     </Button>
                     <Button
                         onClick={() => {
@@ -157,11 +158,12 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                             void navigate(`/lists/${list.id}`);
                         }}
                     >
-                        Discard my changes
+                        {words.discardMyChanges}
                     </Button>
                     {wrong.length > 0 && (
                         <span role="alert">
-                            ▲ Look at {wrong.map((line) => line.need || 'the line without a need').join(', ')}.
+                            {words.correct}
+                            {wrong.map((line) => line.need || words.theLineWithoutANeed).join(', ')}.
                         </span>
                     )}
                 </Box>

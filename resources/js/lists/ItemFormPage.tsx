@@ -11,6 +11,7 @@ import { useKept } from '../ui/useKept';
 import { sayScope } from '../ui/words';
 import { freshItem, itemOf, itemToSend, type EditedItem } from './itemEditing';
 import { ItemRows } from './ItemRows';
+import { words } from './words';
 
 const scopes = (['anyone', 'first_aider', 'trained', 'clinician'] as const).map(
     (scope) => [scope, sayScope(scope)] as const,
@@ -64,8 +65,8 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
     });
     const others = items.filter((one) => one.code !== begin.code).map((one) => [one.code, one.name] as const);
     return (
-        <Page title={base === null ? 'New item' : `Change ${begin.name}`}>
-            {isOld && <Notice>Your earlier changes are still here, not saved yet.</Notice>}
+        <Page title={base === null ? words.newItem : words.change(begin.name)}>
+            {isOld && <Notice>{words.yourEarlierChangesAreStill}</Notice>}
             <Box
                 component="form"
                 noValidate
@@ -74,7 +75,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                     keep.mutate();
                 }}
             >
-                <Sheet title="What it is">
+                <Sheet title={words.whatItIs}>
                     <datalist id="known-classes">
                         {classes.map((one) => (
                             <option key={one.class} value={one.class}>
@@ -83,23 +84,23 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                         ))}
                     </datalist>
                     <Row columns="repeat(2, minmax(0, 1fr))">
-                        <Write {...field('name', 'Name', 'Its generic name, such as Medium dressing.')} />
+                        <Write {...field('name', words.name, words.itsGenericNameSuchAs)} />
                         <Write
-                            {...field('code', 'Code', 'Such as dressing-medium. It stays as it is.')}
+                            {...field('code', words.code, words.suchAsDressingMediumIt)}
                             slotProps={{ htmlInput: { readOnly: base !== null } }}
                         />
                         <Write
-                            {...field('class', 'Class', 'With dots, such as dressing.sterile; a new one is made.')}
+                            {...field('class', words.classWord, words.withDotsSuchAsDressing)}
                             slotProps={{ htmlInput: { list: 'known-classes' } }}
                         />
-                        <Write {...field('purpose', 'Purpose', 'In about five words.')} />
-                        <Write {...field('caution', 'Caution', 'Where it can hurt: not for eyes, not on bare skin.')} />
-                        <Write {...field('allergy', 'Allergy note', 'Such as: contains latex.')} />
+                        <Write {...field('purpose', words.purpose, words.inAboutFiveWords)} />
+                        <Write {...field('caution', words.caution, words.whereItCanHurtNot)} />
+                        <Write {...field('allergy', words.allergyNote, words.suchAsContainsLatex)} />
                     </Row>
                     <Row columns="repeat(3, minmax(0, 1fr))">
-                        <Write {...field('mass', 'Mass of one', 'With its unit: 22 g, 0.8 oz.')} />
+                        <Write {...field('mass', words.massOfOne, words.withItsUnit22G)} />
                         <Choose
-                            label="Counted by"
+                            label={words.countedBy}
                             value={typed.count_unit}
                             onChoose={(unit) =>
                                 type({ ...typed, count_unit: unit === 'pair' || unit === 'roll' ? unit : 'each' })
@@ -111,41 +112,41 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                             ]}
                         />
                         <Choose
-                            label="For"
+                            label={words.forWord}
                             value={typed.scope}
                             onChoose={(scope) =>
                                 type({ ...typed, scope: scopes.find(([one]) => one === scope)?.[0] ?? 'anyone' })
                             }
                             options={scopes}
-                            helperText="An item that nobody at a place may use counts as missing."
+                            helperText={words.anItemThatNobodyAt}
                         />
                     </Row>
                     <Box sx={{ display: 'grid', justifyItems: 'start' }}>
                         <Tick
-                            label="Carries a date; without one it never counts"
+                            label={words.carriesADateWithoutOne}
                             checked={typed.dated}
                             onTick={(dated) => type({ ...typed, dated })}
                         />
                         <Tick
-                            label="Sterile"
+                            label={words.sterile}
                             checked={typed.sterile}
                             onTick={(sterile) => type({ ...typed, sterile })}
                         />
                         <Tick
-                            label="May be kept as reserve when expired, where the policy allows it"
+                            label={words.mayBeKeptAsReserve}
                             checked={typed.reserve}
                             onTick={(reserve) => type({ ...typed, reserve })}
                         />
                     </Box>
                 </Sheet>
                 <ItemRows typed={typed} type={type} problem={problem} others={others} />
-                <Sheet title="Storage and life">
+                <Sheet title={words.storageAndLife}>
                     <Row columns="repeat(4, minmax(0, 1fr))">
-                        <Write {...field('storage_min_c', 'Not below °C')} />
-                        <Write {...field('storage_max_c', 'Not above °C')} />
-                        <Write {...field('opened_life', 'Life after opening')} />
+                        <Write {...field('storage_min_c', words.notBelowC)} />
+                        <Write {...field('storage_max_c', words.notAboveC)} />
+                        <Write {...field('opened_life', words.lifeAfterOpening)} />
                         <Choose
-                            label="Days, weeks or months"
+                            label={words.daysWeeksOrMonths}
                             value={typed.opened_life_unit}
                             onChoose={(unit) =>
                                 type({
@@ -161,9 +162,9 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                         />
                     </Row>
                     <Choose
-                        label="Superseded by"
+                        label={words.supersededBy}
                         value={typed.superseded_by}
-                        empty="nothing: it is current"
+                        empty={words.nothingItIsCurrent}
                         onChoose={(superseded_by) => type({ ...typed, superseded_by })}
                         options={others}
                         sx={{ maxWidth: 420 }}
@@ -171,7 +172,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                 </Sheet>
                 <Box sx={{ display: 'flex', gap: 2 }}>
                     <Button type="submit" variant="contained" disabled={keep.isPending}>
-                        Save item
+                        {words.saveItem}
                     </Button>
                     <Button
                         onClick={() => {
@@ -179,7 +180,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                             void navigate(base === null ? '/items' : `/items/${begin.code}`);
                         }}
                     >
-                        Discard my changes
+                        {words.discardMyChanges}
                     </Button>
                 </Box>
                 {problem && <Trouble error={problem} />}

@@ -9,6 +9,7 @@ import { useSession } from '../session/useSession';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count, sayGoodUntil, sayMoney, sayScope } from '../ui/words';
+import { words } from './words';
 
 /** One item: what it is for, what it needs beside it, where it is and where it is missing. */
 export default function ItemPage() {
@@ -29,7 +30,7 @@ export default function ItemPage() {
             beside={
                 may('plan') && (
                     <Button component={Link} to={`/items/${item.code}/edit`}>
-                        Change
+                        {words.change2}
                     </Button>
                 )
             }
@@ -46,10 +47,10 @@ export default function ItemPage() {
                     <Caution text={item.caution} />
                     <About item={item} />
                 </Sheet>
-                <Sheet title={`${inKits} in kits, ${inStore} in store`}>
+                <Sheet title={words.inKitsInStore(inKits, inStore)}>
                     {item.missing_in.length > 0 && (
                         <Typography sx={{ mb: 2 }}>
-                            <strong>Missing</strong> in{' '}
+                            <strong>{words.missing}</strong> in{' '}
                             {item.missing_in.map((kit, index) => (
                                 <span key={kit}>
                                     {index > 0 && ', '}
@@ -62,7 +63,7 @@ export default function ItemPage() {
                         </Typography>
                     )}
                     {item.carried.length === 0 ? (
-                        <Empty>None in any kit or store.</Empty>
+                        <Empty>{words.noneInAnyKitOr}</Empty>
                     ) : (
                         <Carried rows={item.carried} dated={item.dated} lot={lot} />
                     )}
@@ -74,9 +75,9 @@ export default function ItemPage() {
 
 function sayStorage(least: number | null, most: number | null): string | null {
     if (least !== null && most !== null) {
-        return `at ${least} to ${most} °C`;
+        return words.atToC(least, most);
     }
-    return least !== null ? `not below ${least} °C` : most !== null ? `not above ${most} °C` : null;
+    return least !== null ? words.notBelowC2(least) : most !== null ? words.notAboveC2(most) : null;
 }
 
 /** A row where there is something to say. */
@@ -86,40 +87,42 @@ function facts(term: string, fact: string | null): [string, string][] {
 
 function About({ item }: { item: Schemas['ItemResource'] }) {
     const rows: [string, string][] = [
-        ['For', sayScope(item.scope)],
-        ['Counted by', item.count_unit],
-        ['Class', `${item.class_title} (${item.class})`],
-        ['Mass', `${item.mass_shown} a piece`],
+        [words.forWord, sayScope(item.scope)],
+        [words.countedBy, item.count_unit],
+        [words.classWord, `${item.class_title} (${item.class})`],
+        [words.mass, words.aPiece(item.mass_shown)],
         ...item.measures.map((measure): [string, string] => [
             measure.measure.charAt(0).toUpperCase() + measure.measure.slice(1),
-            measure.shown === measure.quantity ? measure.quantity : `${measure.shown} (entered as ${measure.quantity})`,
+            measure.shown === measure.quantity ? measure.quantity : words.enteredAs(measure.shown, measure.quantity),
         ]),
         [
-            'Packs',
+            words.packs,
             item.packs
-                .map(
-                    (pack) =>
-                        `${pack.pieces} for ${pack.price === null ? 'a price not known' : sayMoney(pack.price, item.currency)}`,
+                .map((pack) =>
+                    words.forWord2(
+                        pack.pieces,
+                        pack.price === null ? 'a price not known' : sayMoney(pack.price, item.currency),
+                    ),
                 )
-                .join('; ') || 'not known',
+                .join('; ') || words.notKnown,
         ],
-        ...facts('Keep it', sayStorage(item.storage_min_c, item.storage_max_c)),
+        ...facts(words.storage, sayStorage(item.storage_min_c, item.storage_max_c)),
         ...facts(
-            'After opening',
-            item.opened_life === null ? null : `lasts ${item.opened_life} ${item.opened_life_unit ?? ''}`,
+            words.afterOpening,
+            item.opened_life === null ? null : words.usableFor(item.opened_life, item.opened_life_unit ?? ''),
         ),
-        ...facts('Allergy', item.allergy),
-        ['Carries a date', item.dated ? 'yes; without one it never counts' : 'no'],
-        ['Sterile', item.sterile ? 'yes' : 'no'],
-        ['Past its date', item.reserve ? 'may be kept as reserve where the policy allows it' : 'never kept as reserve'],
-        ...(item.superseded_by ? ([['Superseded by', item.superseded_by]] as [string, string][]) : []),
-        ...facts('Substitutes', item.stand_ins.map((one) => one.name).join('; ') || null),
-        ...facts('Substitute for', item.stands_in_for.map((one) => one.name).join('; ') || null),
-        ...facts('Named by', item.accepted_by.join('; ') || null),
-        ...facts('Excluded by', item.excluded_by.length > 0 ? count(item.excluded_by.length, 'list') : null),
+        ...facts(words.allergy, item.allergy),
+        [words.carriesADate, item.dated ? words.yesWithoutOneItNever : 'no'],
+        [words.sterile, item.sterile ? 'yes' : 'no'],
+        [words.pastItsDate, item.reserve ? words.mayBeKeptAsReserveWhere : words.neverKeptAsReserve],
+        ...(item.superseded_by ? ([[words.supersededBy, item.superseded_by]] as [string, string][]) : []),
+        ...facts(words.substitutes, item.stand_ins.map((one) => one.name).join('; ') || null),
+        ...facts(words.substituteFor, item.stands_in_for.map((one) => one.name).join('; ') || null),
+        ...facts(words.namedBy, item.accepted_by.join('; ') || null),
+        ...facts(words.excludedBy2, item.excluded_by.length > 0 ? count(item.excluded_by.length, 'list') : null),
         ...item.needs.map((need): [string, string] => [
-            'Required companion items',
-            `${need.quantity} ${need.any_of.join(' or ')} for each ${need.per === 'kit' ? 'kit' : 'piece'}. ${need.reason}`,
+            words.requiredCompanionItems,
+            words.forEach(need.quantity, need.any_of.join(' or '), need.per === 'kit' ? 'kit' : 'piece', need.reason),
         ]),
     ];
     return (
@@ -150,11 +153,11 @@ function Carried({ rows, dated, lot }: { rows: Schemas['CarriedResource'][]; dat
         <Table>
             <thead>
                 <tr>
-                    <th scope="col">Where</th>
-                    <th scope="col">Lot</th>
-                    <th scope="col">Date</th>
+                    <th scope="col">{words.where}</th>
+                    <th scope="col">{words.lot}</th>
+                    <th scope="col">{words.date}</th>
                     <th scope="col" className="n">
-                        Pieces
+                        {words.pieces}
                     </th>
                 </tr>
             </thead>
@@ -181,7 +184,7 @@ function Carried({ rows, dated, lot }: { rows: Schemas['CarriedResource'][]; dat
                         </td>
                         <td>
                             {row.lot ?? 'none'}
-                            {lot !== null && row.lot === lot && <strong> (looked for)</strong>}
+                            {lot !== null && row.lot === lot && <strong>{words.lookedFor}</strong>}
                         </td>
                         <td>
                             {sayGoodUntil(row.good_until, dated)}

@@ -6,6 +6,7 @@ import type { Problem } from '../api/client';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet } from '../ui/Page';
 import type { EditedItem } from './itemEditing';
+import { words } from './words';
 
 interface ItemRowsProps {
     typed: EditedItem;
@@ -22,30 +23,30 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
     const name = (code: string) => others.find(([one]) => one === code)?.[1] ?? code;
     return (
         <>
-            <Sheet title="Measures">
+            <Sheet title={words.measures}>
                 {problem?.at('measures') && <Typography color="error">{problem.at('measures')}</Typography>}
                 {typed.measures.map((row, at) => (
                     <Row key={at} columns="minmax(0, 1fr) minmax(0, 1fr) auto">
                         <Write
-                            label={`Measure ${at + 1}`}
+                            label={words.measure(at + 1)}
                             value={row.measure}
                             onWrite={(measure) =>
                                 type({ ...typed, measures: replaced(typed.measures, at, { measure }) })
                             }
                             problem={problem?.at(`measures.${at}.measure`)}
-                            help="width, height, length, volume, mass"
+                            help={words.widthHeightLengthVolumeMass}
                         />
                         <Write
-                            label={`How much ${at + 1}`}
+                            label={words.howMuch(at + 1)}
                             value={row.quantity}
                             onWrite={(quantity) =>
                                 type({ ...typed, measures: replaced(typed.measures, at, { quantity }) })
                             }
                             problem={problem?.at(`measures.${at}.quantity`)}
-                            help="As printed: 12 cm, 4 in, 2.5 yd, 15 ml, 0.5 floz"
+                            help={words.asPrinted12Cm4}
                         />
                         <TakeOut
-                            what={`measure ${at + 1}`}
+                            what={words.measure2(at + 1)}
                             onClick={() => type({ ...typed, measures: without(typed.measures, at) })}
                         />
                     </Row>
@@ -55,37 +56,37 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                         type({ ...typed, measures: [...typed.measures, { measure: 'width', quantity: '' }] })
                     }
                 >
-                    Add a measure
+                    {words.addAMeasure}
                 </Button>
             </Sheet>
-            <Sheet title="Packs and prices">
+            <Sheet title={words.packsAndPrices}>
                 {problem?.at('packs') && <Typography color="error">{problem.at('packs')}</Typography>}
                 {typed.packs.map((row, at) => (
                     <Row key={at} columns="minmax(0, 1fr) minmax(0, 1fr) auto">
                         <Write
-                            label={`Pieces in pack ${at + 1}`}
+                            label={words.piecesInPack(at + 1)}
                             value={row.pieces}
                             onWrite={(pieces) => type({ ...typed, packs: replaced(typed.packs, at, { pieces }) })}
                             problem={problem?.at(`packs.${at}.pieces`)}
                         />
                         <Write
-                            label={`Price of pack ${at + 1}`}
+                            label={words.priceOfPack(at + 1)}
                             value={row.price}
                             onWrite={(price) => type({ ...typed, packs: replaced(typed.packs, at, { price }) })}
                             problem={problem?.at(`packs.${at}.price`)}
-                            help="Such as 4.50; leave it empty where it is not known."
+                            help={words.suchAs450Leave}
                         />
                         <TakeOut
-                            what={`pack ${at + 1}`}
+                            what={words.pack(at + 1)}
                             onClick={() => type({ ...typed, packs: without(typed.packs, at) })}
                         />
                     </Row>
                 ))}
                 <Button onClick={() => type({ ...typed, packs: [...typed.packs, { pieces: '10', price: '' }] })}>
-                    Add a pack
+                    {words.addAPack}
                 </Button>
             </Sheet>
-            <Sheet title="Required companion items">
+            <Sheet title={words.requiredCompanionItems}>
                 {typed.needs.map((row, at) => (
                     <Box key={at} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
                         <Chips
@@ -102,9 +103,9 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                         />
                         <Row columns="minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr) minmax(0, 2fr) auto">
                             <Choose
-                                label={`Any of, ${at + 1}`}
+                                label={words.anyOf(at + 1)}
                                 value=""
-                                empty="Add an item"
+                                empty={words.addAnItem}
                                 onChoose={(code) =>
                                     code !== '' &&
                                     type({
@@ -117,7 +118,7 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                                 helperText={problem?.at(`needs.${at}.any_of`)}
                             />
                             <Write
-                                label="How many"
+                                label={words.howMany}
                                 value={row.quantity}
                                 onWrite={(quantity) =>
                                     type({ ...typed, needs: replaced(typed.needs, at, { quantity }) })
@@ -125,7 +126,7 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                                 problem={problem?.at(`needs.${at}.quantity`)}
                             />
                             <Choose
-                                label="For each"
+                                label={words.forEach2}
                                 value={row.per}
                                 onChoose={(per) =>
                                     type({
@@ -139,13 +140,13 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                                 ]}
                             />
                             <Write
-                                label="Because"
+                                label={words.because}
                                 value={row.reason}
                                 onWrite={(reason) => type({ ...typed, needs: replaced(typed.needs, at, { reason }) })}
                                 problem={problem?.at(`needs.${at}.reason`)}
                             />
                             <TakeOut
-                                what={`companion ${at + 1}`}
+                                what={words.companion(at + 1)}
                                 onClick={() => type({ ...typed, needs: without(typed.needs, at) })}
                             />
                         </Row>
@@ -159,26 +160,23 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                         })
                     }
                 >
-                    Add a companion
+                    {words.addACompanion}
                 </Button>
             </Sheet>
-            <Sheet title="Substitutes">
+            <Sheet title={words.substitutes}>
                 <Chips
                     codes={typed.stand_ins}
                     name={name}
                     onTakeOut={(code) => type({ ...typed, stand_ins: typed.stand_ins.filter((one) => one !== code) })}
                 />
                 <Choose
-                    label="Add a substitute"
+                    label={words.addASubstitute}
                     value=""
-                    empty="Choose one"
+                    empty={words.chooseOne}
                     onChoose={(code) => code !== '' && type({ ...typed, stand_ins: [...typed.stand_ins, code] })}
                     options={others.filter(([code]) => !typed.stand_ins.includes(code))}
                     error={problem?.at('stand_ins') !== undefined}
-                    helperText={
-                        problem?.at('stand_ins') ??
-                        'First choice first. A larger one can stand in for a smaller, never the reverse; a list decides for its lines.'
-                    }
+                    helperText={problem?.at('stand_ins') ?? words.firstChoiceFirstALarger}
                     sx={{ maxWidth: 480, mt: 2 }}
                 />
             </Sheet>
@@ -188,8 +186,8 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
 
 function TakeOut({ what, onClick }: { what: string; onClick: () => void }): ReactNode {
     return (
-        <Button aria-label={`Remove ${what}`} onClick={onClick} sx={{ alignSelf: 'start' }}>
-            Remove
+        <Button aria-label={words.remove(what)} onClick={onClick} sx={{ alignSelf: 'start' }}>
+            {words.remove2}
         </Button>
     );
 }

@@ -9,6 +9,7 @@ import { questions } from '../api/queries';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { sayMoney } from '../ui/words';
+import { words } from './words';
 
 /** The catalogue, with what each thing is for and how many there are. */
 export default function ItemsPage() {
@@ -24,19 +25,19 @@ export default function ItemsPage() {
     );
     return (
         <Page
-            title="Items"
+            title={words.items}
             beside={
                 <>
                     <Button component={Link} to="/classes">
-                        Classes
+                        {words.classes}
                     </Button>
                     {may('plan') && (
                         <Button component={Link} to="/items/new" variant="contained">
-                            New item
+                            {words.newItem}
                         </Button>
                     )}
                     <TextField
-                        label="Show only"
+                        label={words.showOnly}
                         value={text}
                         onChange={(event) => setText(event.target.value)}
                         sx={{ width: 260 }}
@@ -44,23 +45,23 @@ export default function ItemsPage() {
                 </>
             }
         >
-            <Sheet title={`${shown.length} of ${items.length} items`}>
-                {shown.length === 0 && <Empty>No item matches. Show only part of a name, a class or a purpose.</Empty>}
+            <Sheet title={words.ofItems(shown.length, items.length)}>
+                {shown.length === 0 && <Empty>{words.noItemMatchesShowOnly}</Empty>}
                 <Table>
                     <thead>
                         <tr>
-                            <th scope="col">Item</th>
+                            <th scope="col">{words.item}</th>
                             <th scope="col" className="wide">
-                                Class
+                                {words.classWord}
                             </th>
                             <th scope="col" className="n wide">
-                                One costs
+                                {words.oneCosts}
                             </th>
                             <th scope="col" className="n">
-                                In kits
+                                {words.inKits}
                             </th>
                             <th scope="col" className="n">
-                                In store
+                                {words.inStore}
                             </th>
                         </tr>
                     </thead>
@@ -81,7 +82,7 @@ export default function ItemsPage() {
                                 <td className="wide">{item.class}</td>
                                 <td className="n wide">
                                     {item.price === null || !organisation
-                                        ? 'no price'
+                                        ? words.noPrice
                                         : sayMoney(item.price, organisation.currency)}
                                 </td>
                                 <td className="n">{item.in_kits}</td>

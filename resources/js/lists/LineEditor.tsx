@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import type { Problem, Schemas } from '../api/client';
 import { Choose, Row, Write } from '../ui/Fields';
 import { freshEntry, type EditedEntry, type EditedLine } from './editing';
+import { words } from './words';
 
 interface LineEditorProps {
     line: EditedLine;
@@ -27,18 +28,18 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
     const wrong = (field: string) =>
         Object.entries(problem?.errors ?? {}).find(([key]) => key === `lines.${at}.${field}`)?.[1][0];
     const accepts = (entries: EditedEntry[]) => onChange({ ...line, accepts: entries });
-    const name = line.need || `line ${at + 1}`;
+    const name = line.need || words.line(at + 1);
     return (
         <Box component="section" aria-label={name} sx={{ borderTop: 1, borderColor: 'divider', pt: 3, pb: 3 }}>
             <Row columns="minmax(0, 3fr) minmax(0, 1.2fr) minmax(0, 1.2fr) minmax(0, 1.6fr)">
                 <Write
-                    label={`Need ${at + 1}`}
+                    label={words.need(at + 1)}
                     value={line.need}
                     onWrite={(need) => onChange({ ...line, need })}
                     problem={wrong('need')}
                 />
                 <Choose
-                    label="Rank"
+                    label={words.rank}
                     value={line.rank}
                     onChoose={(rank) =>
                         onChange({ ...line, rank: ranks.find(([one]) => one === rank)?.[0] ?? 'required' })
@@ -46,17 +47,17 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     options={ranks}
                 />
                 <Choose
-                    label="Asks for"
+                    label={words.asksFor2}
                     value={line.asks}
                     onChoose={(asks) => onChange({ ...line, asks: asks === 'total' ? 'total' : 'pieces' })}
                     options={[
                         ['pieces', 'pieces'],
-                        ['total', 'a measure in all'],
+                        ['total', words.aMeasureInAll],
                     ]}
                 />
                 {line.asks === 'pieces' ? (
                     <Write
-                        label="How many"
+                        label={words.howMany}
                         value={line.quantity}
                         onWrite={(quantity) => onChange({ ...line, quantity })}
                         problem={wrong('quantity')}
@@ -65,17 +66,17 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                 ) : (
                     <Box sx={{ display: 'flex', gap: 2 }}>
                         <Write
-                            label="Measure"
+                            label={words.measure3}
                             value={line.measure}
                             onWrite={(measure) => onChange({ ...line, measure })}
                             problem={wrong('total_measure')}
                         />
                         <Write
-                            label="In all"
+                            label={words.inAll2}
                             value={line.total}
                             onWrite={(total) => onChange({ ...line, total })}
                             problem={wrong(`total.${line.measure}`) ?? wrong('total_quantity') ?? wrong('total')}
-                            help="Such as 2.5 yd."
+                            help={words.suchAs25Yd}
                         />
                     </Box>
                 )}
@@ -83,7 +84,7 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
             {line.accepts.map((entry, place) => (
                 <Row key={place} columns="minmax(0, 1fr) minmax(0, 2.4fr) minmax(0, 2fr) auto">
                     <Choose
-                        label={place === 0 ? 'First choice' : `Choice ${place + 1}`}
+                        label={place === 0 ? words.firstChoice : words.choice(place + 1)}
                         value={entry.kind}
                         onChoose={(kind) =>
                             accepts(replace(line.accepts, place, { kind: kind === 'class' ? 'class' : 'item' }))
@@ -95,9 +96,9 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     />
                     {entry.kind === 'item' ? (
                         <Choose
-                            label={`Item for ${name}`}
+                            label={words.itemFor(name)}
                             value={entry.item}
-                            empty="Choose one"
+                            empty={words.chooseOne}
                             onChoose={(item) => accepts(replace(line.accepts, place, { item }))}
                             options={items.map((item) => [item.code, item.name] as const)}
                             error={wrong(`accepts.${place}.item`) !== undefined || wrong('accepts') !== undefined}
@@ -105,7 +106,7 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                         />
                     ) : (
                         <Write
-                            label={`Class for ${name}`}
+                            label={words.classFor(name)}
                             value={entry.class}
                             onWrite={(named) => accepts(replace(line.accepts, place, { class: named }))}
                             problem={wrong(`accepts.${place}.class`)}
@@ -114,11 +115,11 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     )}
                     {entry.kind === 'class' ? (
                         <Write
-                            label="Of at least"
+                            label={words.ofAtLeast}
                             value={entry.least}
                             onWrite={(least) => accepts(replace(line.accepts, place, { least }))}
                             problem={leastProblem(problem, at, place)}
-                            help="width 10 cm, height 4 in"
+                            help={words.width10CmHeight4}
                         />
                     ) : (
                         <span />
@@ -126,45 +127,45 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     <Box sx={{ display: 'flex', gap: 2 }}>
                         {place > 0 && (
                             <Button
-                                aria-label={`Earlier: choice ${place + 1} of ${name}`}
+                                aria-label={words.earlierChoiceOf(place + 1, name)}
                                 onClick={() => {
                                     const entries = [...line.accepts];
                                     entries.splice(place - 1, 0, ...entries.splice(place, 1));
                                     accepts(entries);
                                 }}
                             >
-                                Earlier
+                                {words.earlier}
                             </Button>
                         )}
                         <Button
                             disabled={line.accepts.length === 1}
-                            aria-label={`Remove choice ${place + 1} of ${name}`}
+                            aria-label={words.removeChoiceOf(place + 1, name)}
                             onClick={() => accepts(line.accepts.filter((_, index) => index !== place))}
                         >
-                            Remove
+                            {words.remove2}
                         </Button>
                     </Box>
                 </Row>
             ))}
             <Write
-                label={`Reason for ${name}`}
+                label={words.reasonFor(name)}
                 value={line.reason}
                 onWrite={(reason) => onChange({ ...line, reason })}
                 problem={wrong('reason')}
-                help="Why the kit carries it."
+                help={words.whyTheKitCarriesIt}
             />
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 2 }}>
                 <Button size="small" onClick={() => accepts([...line.accepts, freshEntry])}>
-                    Add an alternative
+                    {words.addAnAlternative}
                 </Button>
                 <Button size="small" disabled={isFirst} onClick={() => onMove(-1)} aria-label={`Up: ${name}`}>
-                    Up
+                    {words.up}
                 </Button>
-                <Button size="small" disabled={isLast} onClick={() => onMove(1)} aria-label={`Down: ${name}`}>
-                    Down
+                <Button size="small" disabled={isLast} onClick={() => onMove(1)} aria-label={words.down(name)}>
+                    {words.down2}
                 </Button>
-                <Button size="small" variant="text" onClick={onRemove} aria-label={`Remove this line: ${name}`}>
-                    Remove this line
+                <Button size="small" variant="text" onClick={onRemove} aria-label={words.removeThisLine(name)}>
+                    {words.removeThisLine2}
                 </Button>
             </Box>
         </Box>

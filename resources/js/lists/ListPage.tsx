@@ -12,6 +12,7 @@ import { Caution, Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count, sayDay, sayList, sayMoney, sayName } from '../ui/words';
 import { ListWarning } from './ListWarning';
+import { words } from './words';
 
 /** One edition of a list: its lines, what it rests on, who confirmed it, and who keeps it. */
 export default function ListPage() {
@@ -24,35 +25,40 @@ export default function ListPage() {
     }
     return (
         <Page
-            title={`${sayList(list)}, edition ${list.edition}`}
+            title={words.edition3(sayList(list), list.edition)}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    {list.origin === 'house' ? (list.kind === 'module' ? 'Module' : 'House list') : 'Starter list'},{' '}
-                    {list.code}
+                    {list.origin === 'house'
+                        ? list.kind === 'module'
+                            ? words.module
+                            : words.houseList
+                        : words.starterList}
+                    , {list.code}
                 </Typography>
             }
             beside={
                 <>
                     <Button component={Link} to={`/compare?list=${list.id}`}>
-                        Compare a kit with it
+                        {words.compareAKitWithIt}
                     </Button>
                     {list.supersedes && (
                         <Button component={Link} to={`/lists/${list.id}/change`}>
-                            Changes since edition {list.supersedes.edition}
+                            {words.changesSinceEdition}
+                            {list.supersedes.edition}
                         </Button>
                     )}
                     {may('plan') && list.confirmed && (
                         <Button variant="contained" onClick={() => setIsNewEdition(true)}>
-                            Make a new edition
+                            {words.makeANewEdition}
                         </Button>
                     )}
                     {may('plan') && !list.confirmed && (
                         <>
                             <Button component={Link} to={`/lists/${list.id}/edit`}>
-                                Change lines
+                                {words.changeLines}
                             </Button>
                             <Button component={Link} to={`/lists/${list.id}/confirm`} variant="contained">
-                                Confirm
+                                {words.confirm}
                             </Button>
                         </>
                     )}
@@ -61,9 +67,11 @@ export default function ListPage() {
         >
             {list.confirmed ? (
                 <Typography sx={{ mb: 4 }}>
-                    ✓ Confirmed{list.confirmed_on && ` on ${sayDay(list.confirmed_on)}`}
-                    {list.confirmed_by && ` by ${list.confirmed_by}`}, line by line. It never changes: a change makes a
-                    new edition. Based on: {list.basis}.
+                    {words.confirmed}
+                    {list.confirmed_on && words.on(sayDay(list.confirmed_on))}
+                    {list.confirmed_by && words.by(list.confirmed_by)}
+                    {words.lineByLineItNever}
+                    {list.basis}.
                 </Typography>
             ) : (
                 <Box sx={{ mb: 4 }}>
@@ -71,20 +79,26 @@ export default function ListPage() {
                 </Box>
             )}
             {isNewEdition && <NewEdition list={list} onClose={() => setIsNewEdition(false)} />}
-            <Sheet title="Used by">
+            <Sheet title={words.usedBy}>
                 <Typography>
                     {list.designs.length === 0
-                        ? 'No design uses this edition.'
-                        : `Designs: ${list.designs.join(', ')}. ${list.kits.length > 0 ? `Kits: ${list.kits.join(', ')}.` : 'No kit yet.'}`}
-                    {list.excludes.length > 0 && ` Excluded classes: ${list.excludes.join(', ')}.`}
-                    {list.serves.length > 0 && ` In a plan it is used as: ${list.serves.map(sayName).join(', ')}.`}
-                    {list.copied_from && ` Copied from ${list.copied_from}.`}
+                        ? words.noDesignUsesThisEdition
+                        : words.designs(
+                              list.designs.join(', '),
+                              list.kits.length > 0 ? `Kits: ${list.kits.join(', ')}.` : 'No kit yet.',
+                          )}
+                    {list.excludes.length > 0 && words.excludedClasses2(list.excludes.join(', '))}
+                    {list.serves.length > 0 && words.inAPlanItIs(list.serves.map(sayName).join(', '))}
+                    {list.copied_from && words.copiedFrom(list.copied_from)}
                     {list.price !== null &&
-                        ` A kit for this list costs ${sayMoney(list.price, list.currency)} by the piece${list.unpriced > 0 ? `, and ${count(list.unpriced, 'item')} without a price` : ''}.`}
+                        words.aKitForThisList(
+                            sayMoney(list.price, list.currency),
+                            list.unpriced > 0 ? `, and ${count(list.unpriced, 'item')} without a price` : '',
+                        )}
                 </Typography>
                 {list.editions.length > 1 && (
                     <Typography sx={{ mt: 2 }}>
-                        Editions:{' '}
+                        {words.editions}{' '}
                         {list.editions.map((edition, at) => (
                             <span key={edition.id}>
                                 {at > 0 && ', '}
@@ -102,15 +116,11 @@ export default function ListPage() {
                 )}
             </Sheet>
             <Sheet title={count(list.lines.length, 'line')}>
-                {list.lines.length === 0 ? (
-                    <Empty>It has no line yet. Change lines adds the first.</Empty>
-                ) : (
-                    <Lines list={list} />
-                )}
+                {list.lines.length === 0 ? <Empty>{words.itHasNoLineYet}</Empty> : <Lines list={list} />}
                 {list.absent.length > 0 && (
                     <Typography variant="body2" sx={{ mt: 3, color: 'text.secondary' }}>
-                        Not in the copy that it was compared with:{' '}
-                        {list.absent.map((line) => `${line.note ?? ''} (asked for ${line.asked})`).join('; ')}.
+                        {words.notInTheCopyThat}{' '}
+                        {list.absent.map((line) => words.askedFor(line.note ?? '', line.asked)).join('; ')}.
                     </Typography>
                 )}
             </Sheet>
@@ -123,9 +133,9 @@ function Lines({ list }: { list: Schemas['ListResource'] }) {
         <Table>
             <thead>
                 <tr>
-                    <th scope="col">Need</th>
-                    <th scope="col">Asked for</th>
-                    <th scope="col">Accepts, first choice first</th>
+                    <th scope="col">{words.need2}</th>
+                    <th scope="col">{words.askedFor2}</th>
+                    <th scope="col">{words.acceptsFirstChoiceFirst}</th>
                 </tr>
             </thead>
             <tbody>
@@ -141,8 +151,8 @@ function Lines({ list }: { list: Schemas['ListResource'] }) {
                             {line.confirmation?.outcome === 'differs' && (
                                 <Box sx={{ color: 'text.secondary' }}>
                                     {list.confirmed
-                                        ? `the starter list had ${line.confirmation.asked}`
-                                        : `your copy: ${line.confirmation.figure ?? ''}`}
+                                        ? words.theStarterListHad(line.confirmation.asked)
+                                        : words.yourCopy(line.confirmation.figure ?? '')}
                                 </Box>
                             )}
                         </td>
@@ -180,19 +190,19 @@ function NewEdition({ list, onClose }: { list: Schemas['ListResource']; onClose:
     });
     const problem = isProblem(make.error) ? make.error : null;
     return (
-        <Sheet title="New edition">
+        <Sheet title={words.newEdition}>
             <Row columns="minmax(0, 320px) auto auto">
                 <Write
-                    label="Edition"
+                    label={words.edition4}
                     value={edition}
                     onWrite={setEdition}
                     problem={problem?.at('edition')}
-                    help="Such as 2 or 2027. Kits keep their edition until you adopt this one."
+                    help={words.suchAs2Or2027}
                 />
                 <Button variant="contained" onClick={() => make.mutate()} disabled={make.isPending}>
-                    Create edition
+                    {words.createEdition}
                 </Button>
-                <Button onClick={onClose}>Cancel</Button>
+                <Button onClick={onClose}>{words.cancel}</Button>
             </Row>
             {problem && problem.status !== 422 && <Trouble error={problem} />}
         </Sheet>

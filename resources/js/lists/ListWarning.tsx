@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Schemas } from '../api/client';
+import { words } from './words';
 
 /** Says that a starter list is unconfirmed and what it rests on, wherever a document is made from it. */
 export function ListWarning({ list }: { list: Schemas['ListRef'] }) {
@@ -18,16 +19,23 @@ export function ListWarning({ list }: { list: Schemas['ListRef'] }) {
         >
             {list.origin === 'starter' && !list.confirmed && (
                 <>
-                    <strong>Unconfirmed starter list.</strong> Based on {list.basis}, and nobody here has yet compared
-                    it line by line with their own copy.{' '}
+                    <strong>{words.unconfirmedStarterList}</strong>
+                    {words.basedOn2}
+                    {list.basis}
+                    {words.andNobodyHereHasYet}{' '}
                 </>
             )}
             {list.origin === 'house' && (
                 <>
-                    <strong>House list{list.confirmed ? '' : ', not confirmed'}.</strong> Based on: {list.basis}.{' '}
+                    <strong>
+                        {words.houseList}
+                        {list.confirmed ? '' : words.notConfirmed}.
+                    </strong>
+                    {words.basedOn3}
+                    {list.basis}.{' '}
                 </>
             )}
-            Your regulator, the makers’ instructions and licensed practice decide what a kit must hold.
+            {words.yourRegulatorTheMakersInstructions}
         </Box>
     );
 }

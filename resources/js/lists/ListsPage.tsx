@@ -12,13 +12,14 @@ import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { sayDay, sayList } from '../ui/words';
 import { NewList } from './NewList';
+import { words } from './words';
 
 type Summary = Schemas['ListSummary'];
 
 const groups: { title: string; is: (list: Summary) => boolean }[] = [
-    { title: 'Starter lists, written down from published standards', is: (list) => list.origin === 'starter' },
-    { title: 'House lists', is: (list) => list.origin === 'house' && list.kind === 'kit' },
-    { title: 'Modules, one for each risk', is: (list) => list.origin === 'house' && list.kind === 'module' },
+    { title: words.starterListsWrittenDownFrom, is: (list) => list.origin === 'starter' },
+    { title: words.houseLists, is: (list) => list.origin === 'house' && list.kind === 'kit' },
+    { title: words.modulesOneForEachRisk, is: (list) => list.origin === 'house' && list.kind === 'module' },
 ];
 
 /** The lists that kits are held to: starter lists, unconfirmed until somebody confirms them, house lists and modules. */
@@ -35,39 +36,35 @@ export default function ListsPage() {
     );
     return (
         <Page
-            title="Lists"
+            title={words.lists}
             beside={
                 <>
                     <Button component={Link} to="/items">
-                        Items
+                        {words.items}
                     </Button>
                     <Button component={Link} to="/compare">
-                        Compare with a list
+                        {words.compareWithAList}
                     </Button>
                     <Button component={Link} to="/exchange">
-                        Files
+                        {words.files}
                     </Button>
                     {may('plan') && (
                         <Button variant="contained" onClick={() => setIsNew(true)}>
-                            New house list
+                            {words.newHouseList}
                         </Button>
                     )}
                 </>
             }
         >
-            <Typography sx={{ mb: 4, maxWidth: 760 }}>
-                Starter lists are figures to start from, written from general knowledge. They stay unconfirmed until a
-                responsible person has compared each line with their own copy. Your regulator and your risk assessment
-                decide what a kit must hold.
-            </Typography>
+            <Typography sx={{ mb: 4, maxWidth: 760 }}>{words.starterListsAreFiguresTo}</Typography>
             {isNew && <NewList lists={lists} onClose={() => setIsNew(false)} />}
             <TextField
-                label="Show only"
+                label={words.showOnly}
                 value={text}
                 onChange={(event) => setText(event.target.value)}
                 sx={{ maxWidth: 320, mb: 4 }}
             />
-            {shown.length === 0 && <Empty>No list matches. Show only part of a title, a code or a basis.</Empty>}
+            {shown.length === 0 && <Empty>{words.noListMatchesShowOnly}</Empty>}
             {groups.map(({ title, is }) => {
                 const group = shown.filter(is);
                 return (
@@ -87,14 +84,14 @@ function ListTable({ lists }: { lists: Summary[] }) {
         <Table>
             <thead>
                 <tr>
-                    <th scope="col">List</th>
-                    <th scope="col">Edition</th>
-                    <th scope="col">Confirmed</th>
+                    <th scope="col">{words.list}</th>
+                    <th scope="col">{words.edition4}</th>
+                    <th scope="col">{words.confirmed2}</th>
                     <th scope="col" className="n wide">
-                        Lines
+                        {words.lines}
                     </th>
                     <th scope="col" className="n">
-                        Kits
+                        {words.kits}
                     </th>
                 </tr>
             </thead>
@@ -131,5 +128,5 @@ function sayConfirmed(list: Summary): string {
     if (list.confirmed) {
         return `✓ ${list.confirmed_on ? sayDay(list.confirmed_on) : 'yes'}${list.confirmed_by ? `, ${list.confirmed_by}` : ''}`;
     }
-    return list.compared > 0 ? `unconfirmed, ${list.compared} of ${list.lines} compared` : 'unconfirmed';
+    return list.compared > 0 ? words.unconfirmedOfCompared(list.compared, list.lines) : 'unconfirmed';
 }

@@ -7,6 +7,7 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { sayList } from '../ui/words';
+import { words } from './words';
 
 /** A house list, empty or copied from another, to be changed line by line. */
 export function NewList({ lists, onClose }: { lists: Schemas['ListSummary'][]; onClose: () => void }) {
@@ -25,7 +26,7 @@ export function NewList({ lists, onClose }: { lists: Schemas['ListSummary'][]; o
     });
     const problem = isProblem(make.error) ? make.error : null;
     return (
-        <Sheet title="New house list">
+        <Sheet title={words.newHouseList}>
             <Box
                 component="form"
                 noValidate
@@ -36,32 +37,32 @@ export function NewList({ lists, onClose }: { lists: Schemas['ListSummary'][]; o
             >
                 <Row columns="repeat(3, minmax(0, 1fr))">
                     <Write
-                        label="Title"
+                        label={words.title}
                         value={title}
                         onWrite={setTitle}
                         problem={problem?.at('title')}
-                        help="Such as River walk pouch."
+                        help={words.suchAsRiverWalkPouch}
                     />
                     <Write
-                        label="Code"
+                        label={words.code}
                         value={code}
                         onWrite={(typed) => setCode(typed.toLowerCase())}
                         problem={problem?.at('code')}
-                        help="Such as river-walk; files name it."
+                        help={words.suchAsRiverWalkFiles}
                     />
                     <Choose
-                        label="Copied from"
+                        label={words.copiedFrom2}
                         value={from}
-                        empty="none: begin with an empty list"
+                        empty={words.noneBeginWithAnEmpty}
                         onChoose={setFrom}
-                        options={lists.map((list) => [list.id, `${sayList(list)}, edition ${list.edition}`] as const)}
+                        options={lists.map((list) => [list.id, words.edition3(sayList(list), list.edition)] as const)}
                     />
                 </Row>
                 <Box sx={{ display: 'flex', gap: 2 }}>
                     <Button type="submit" variant="contained" disabled={make.isPending}>
-                        Create list
+                        {words.createList}
                     </Button>
-                    <Button onClick={onClose}>Cancel</Button>
+                    <Button onClick={onClose}>{words.cancel}</Button>
                 </Box>
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Box>

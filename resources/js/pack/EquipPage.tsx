@@ -12,6 +12,7 @@ import { ListWarning } from '../lists/ListWarning';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { count, sayList, sayScope } from '../ui/words';
+import { words } from './words';
 
 /** The device's own list: it serves gloves and keys alike. */
 const listed = { select: { native: true }, inputLabel: { shrink: true } } as const;
@@ -60,7 +61,7 @@ export default function EquipPage() {
         equip.mutate(kit);
     };
     return (
-        <Page title="Equip a new kit">
+        <Page title={words.equipANewKit}>
             <Box
                 sx={{
                     display: 'grid',
@@ -69,18 +70,14 @@ export default function EquipPage() {
                     alignItems: 'start',
                 }}
             >
-                <Sheet title="What and where">
+                <Sheet title={words.whatAndWhere}>
                     <Box component="form" noValidate onSubmit={submit} sx={{ display: 'grid', gap: 4, mt: 3 }}>
                         <TextField
                             select
                             slotProps={listed}
-                            {...field(
-                                'design_id',
-                                'Design',
-                                'The packing plan: its list, its pockets and the pocket for each line.',
-                            )}
+                            {...field('design_id', words.design, words.thePackingPlanItsList)}
                         >
-                            <option value="">Choose one</option>
+                            <option value="">{words.chooseOne}</option>
                             {designs.map((one) => (
                                 <option key={one.id} value={one.id}>
                                     {one.name}, {count(one.lines, 'line')}
@@ -90,21 +87,21 @@ export default function EquipPage() {
                         <TextField
                             select
                             slotProps={listed}
-                            {...field('place_id', 'Place', 'Where everyone can see and reach it.')}
+                            {...field('place_id', words.place, words.whereEveryoneCanSeeAnd)}
                         >
-                            <option value="">Choose one</option>
+                            <option value="">{words.chooseOne}</option>
                             {places.map((place) => (
                                 <option key={place.id} value={place.id}>
                                     {place.path}
                                 </option>
                             ))}
                         </TextField>
-                        <TextField {...field('code', 'Code', 'As printed on the label, such as QH-20.')} />
-                        <TextField {...field('name', 'Name', 'What people call it, such as Rose walk pouch.')} />
+                        <TextField {...field('code', words.code, words.asPrintedOnTheLabel)} />
+                        <TextField {...field('name', words.name, words.whatPeopleCallItSuch)} />
                         <TextField
                             select
                             slotProps={listed}
-                            {...field('scope', 'For', 'Items outside this scope of practice count as missing.')}
+                            {...field('scope', words.forWord, words.itemsOutsideThisScopeOf)}
                         >
                             {scopes.map((scope) => (
                                 <option key={scope} value={scope}>
@@ -114,7 +111,7 @@ export default function EquipPage() {
                         </TextField>
                         {problem && problem.status !== 422 && <Trouble error={problem} />}
                         <Button type="submit" variant="contained" disabled={equip.isPending}>
-                            Equip and fill this kit
+                            {words.equipAndFillThisKit}
                         </Button>
                     </Box>
                 </Sheet>
@@ -124,15 +121,15 @@ export default function EquipPage() {
                         <Typography sx={{ my: 3 }}>
                             {design.name}: {count(design.lines, 'line')}, list: {sayList(design.list)}.{' '}
                             {design.kits.length > 0
-                                ? `Kits of this design: ${design.kits.join(', ')}.`
-                                : 'There is no kit of this design yet.'}
-                            {design.sealed && ' Kits of this design are kept sealed.'}
+                                ? words.kitsOfThisDesign(design.kits.join(', '))
+                                : words.thereIsNoKitOf}
+                            {design.sealed && words.kitsOfThisDesignAre}
                         </Typography>
                         <ListWarning list={design.list} />
                     </Box>
                 ) : (
-                    <Sheet title="The design">
-                        <Typography sx={{ color: 'text.secondary' }}>Choose a design to see its pockets.</Typography>
+                    <Sheet title={words.theDesign}>
+                        <Typography sx={{ color: 'text.secondary' }}>{words.chooseADesignToSee}</Typography>
                     </Sheet>
                 )}
             </Box>

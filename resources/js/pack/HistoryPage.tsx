@@ -8,6 +8,7 @@ import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark } from '../ui/VerdictMark';
 import { count, sayInstant } from '../ui/words';
+import { words } from './words';
 
 /** Every check and movement of a kit: who, when, why. Nothing here is ever changed. */
 export default function HistoryPage() {
@@ -30,26 +31,22 @@ export default function HistoryPage() {
     const entries = data.pages.flatMap((page) => page.entries);
     return (
         <Page
-            title={`History of ${first.kit} ${first.kit_name}`}
+            title={words.historyOf(first.kit, first.kit_name)}
             beside={
                 <Button component={Link} to={`/kits/${code}`}>
-                    To the kit
+                    {words.toTheKit}
                 </Button>
             }
         >
             <Sheet>
-                {entries.length === 0 && (
-                    <Empty>
-                        Nothing is recorded for this kit yet. Its history begins when it is filled or checked.
-                    </Empty>
-                )}
+                {entries.length === 0 && <Empty>{words.nothingIsRecordedForThis}</Empty>}
                 {entries.map((entry, index) => (
                     <Entry key={`${entry.at} ${entry.kind} ${index}`} entry={entry} />
                 ))}
             </Sheet>
             {hasNextPage && (
                 <Button onClick={() => void fetchNextPage()} disabled={isFetchingNextPage}>
-                    Show earlier entries
+                    {words.showEarlierEntries}
                 </Button>
             )}
         </Page>
@@ -91,7 +88,7 @@ function Entry({ entry }: { entry: Schemas['HistoryEntry'] }) {
                     </Typography>
                 ))}
                 {entry.check && entry.movements.length === 0 && (
-                    <Typography variant="body2">All as recorded.</Typography>
+                    <Typography variant="body2">{words.allAsRecorded}</Typography>
                 )}
                 <Movements movements={entry.movements} />
             </div>
@@ -105,7 +102,7 @@ function Movements({ movements }: { movements: Schemas['MovementResource'][] }) 
             {movements.map((movement, index) => (
                 <li key={index}>
                     {movement.quantity} × {movement.name}
-                    {movement.lot && `, lot ${movement.lot}`}: {movement.text}
+                    {movement.lot && words.lot(movement.lot)}: {movement.text}
                 </li>
             ))}
         </Box>

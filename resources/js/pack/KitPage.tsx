@@ -17,6 +17,7 @@ import { PocketContents } from './PocketContents';
 import { SealDialog } from './SealDialog';
 import { Unsettled } from './Unsettled';
 import { VerdictSheet } from './VerdictSheet';
+import { words } from './words';
 
 /** One kit: its picture, what is in each pocket, its verdict with reasons, its last check and its place. */
 export default function KitPage() {
@@ -43,28 +44,28 @@ export default function KitPage() {
                             component={Link}
                             to={`/kits/${kit.code}/check`}
                             variant="contained"
-                            aria-label={`Check ${kit.code}`}
+                            aria-label={words.check(kit.code)}
                         >
-                            {kit.due.kind === 'quick' && kit.seal.state === 'intact' ? 'Quick check' : 'Check'}
+                            {kit.due.kind === 'quick' && kit.seal.state === 'intact' ? words.quickCheck : words.check2}
                         </Button>
                     )}
                     {may('restock') && !kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/restock`} aria-label={`Restock ${kit.code}`}>
-                            Restock
+                        <Button component={Link} to={`/kits/${kit.code}/restock`} aria-label={words.restock(kit.code)}>
+                            {words.restock2}
                         </Button>
                     )}
                     {may('restock') && !kit.retired_on && (kit.seal.state === 'intact' || kit.sealed_design) && (
                         <SealDialog kit={kit} />
                     )}
                     <Button component={Link} to={`/compare?subject=kit:${kit.code}`}>
-                        Compare with a list
+                        {words.compareWithAList}
                     </Button>
                     <Button component={Link} to={`/kits/${kit.code}/history`}>
-                        History
+                        {words.history}
                     </Button>
                     {may('export') && (
                         <Button component="a" href={`/api/kits/${kit.code}/file`} download={`${kit.code}.kit.json`}>
-                            Kit file
+                            {words.kitFile}
                         </Button>
                     )}
                 </>
@@ -72,8 +73,11 @@ export default function KitPage() {
         >
             {kit.retired_on && (
                 <Notice>
-                    <strong>Taken out of service on {sayDay(kit.retired_on)}.</strong> Only its history remains; nothing
-                    more is recorded for it.
+                    <strong>
+                        {words.takenOutOfServiceOn}
+                        {sayDay(kit.retired_on)}.
+                    </strong>
+                    {words.onlyItsHistoryRemainsNothing}
                 </Notice>
             )}
             <Box
@@ -107,9 +111,9 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
     const mass =
         kit.verdict.max_mass_g === null
             ? `${kit.verdict.mass_g} g`
-            : `${kit.verdict.mass_g} of at most ${kit.verdict.max_mass_g} g`;
+            : words.ofAtMostG(kit.verdict.mass_g, kit.verdict.max_mass_g);
     return (
-        <Sheet title="Checks and place">
+        <Sheet title={words.checksAndPlace}>
             <Box
                 component="dl"
                 sx={{
@@ -121,15 +125,21 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                     '& dd': { m: 0 },
                 }}
             >
-                <dt>Next check</dt>
+                <dt>{words.nextCheck}</dt>
                 <dd>
                     {kit.due.text}
-                    {kit.due.overdue_days > 0 && <strong> {kit.due.overdue_days} days overdue.</strong>}
+                    {kit.due.overdue_days > 0 && (
+                        <strong>
+                            {' '}
+                            {kit.due.overdue_days}
+                            {words.daysOverdue}
+                        </strong>
+                    )}
                 </dd>
-                <dt>Last check</dt>
+                <dt>{words.lastCheck}</dt>
                 <dd>
                     {kit.last_check === null ? (
-                        'Never checked.'
+                        words.neverChecked
                     ) : (
                         <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', gap: '2px 12px' }}>
                             <Link to={`/checks/${kit.last_check.id}`} style={{ color: 'inherit' }}>
@@ -139,29 +149,27 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                         </Box>
                     )}
                 </dd>
-                <dt>Seal</dt>
+                <dt>{words.seal}</dt>
                 <dd>
-                    {kit.seal.state === 'intact' && `intact, number ${kit.seal.number ?? ''}`}
-                    {kit.seal.state === 'none' &&
-                        (kit.sealed_design ? 'open; this design is kept sealed' : 'kept open')}
+                    {kit.seal.state === 'intact' && words.intactNumber(kit.seal.number ?? '')}
+                    {kit.seal.state === 'none' && (kit.sealed_design ? words.openThisDesignIsKept : words.keptOpen)}
                     {kit.seal.state === 'broken' &&
-                        `broken on ${sayDay(kit.seal.broken_on ?? kit.verdict.as_of)}: ${kit.seal.reason ?? 'no reason given'}`}
+                        words.brokenOn(
+                            sayDay(kit.seal.broken_on ?? kit.verdict.as_of),
+                            kit.seal.reason ?? 'no reason given',
+                        )}
                 </dd>
-                <dt>Place</dt>
+                <dt>{words.place}</dt>
                 <dd>
                     <Link to={`/kits#place-${kit.place.id}`} style={{ color: 'inherit' }}>
                         {kit.place.path}
                     </Link>
                 </dd>
-                <dt>Mass</dt>
+                <dt>{words.mass}</dt>
                 <dd>{mass}</dd>
-                <dt>Expired items</dt>
-                <dd>
-                    {kit.verdict.expiry === 'strict'
-                        ? 'count as missing'
-                        : 'expired stock kept as reserve until replaced, never for a critical line'}
-                </dd>
-                <dt>List</dt>
+                <dt>{words.expiredItems}</dt>
+                <dd>{kit.verdict.expiry === 'strict' ? words.countAsMissing : words.expiredStockKeptAsReserve}</dd>
+                <dt>{words.list}</dt>
                 <dd>
                     <Link to={`/lists/${kit.list.id}`} style={{ color: 'inherit' }}>
                         {sayList(kit.list)}

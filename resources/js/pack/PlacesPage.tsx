@@ -10,6 +10,7 @@ import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
+import { words } from './words';
 
 /** All kits, by place in walking order. */
 export default function PlacesPage() {
@@ -28,28 +29,27 @@ export default function PlacesPage() {
     const kits = used.reduce((sum, place) => sum + place.kits.length, 0);
     return (
         <Page
-            title="Kits by place"
+            title={words.kitsByPlace}
             beside={
                 <>
                     <Typography sx={{ alignSelf: 'center', color: 'text.secondary' }}>
-                        {count(kits, 'kit')} in {count(used.length, 'place')} of {places.length}, in walking order
+                        {count(kits, 'kit')} in {count(used.length, 'place')} of {places.length}
+                        {words.inWalkingOrder}
                     </Typography>
                     {may('equip') && (
                         <Button component={Link} to="/kits/new" variant="contained">
-                            Equip a new kit
+                            {words.equipANewKit}
                         </Button>
                     )}
                 </>
             }
         >
-            {used.length === 0 && (
-                <Empty>There is no kit yet. Equip the first one: choose a design and the place where it will be.</Empty>
-            )}
+            {used.length === 0 && <Empty>{words.thereIsNoKitYet}</Empty>}
             <Box sx={{ columnWidth: { md: 520 }, columnGap: 4 }}>
                 {used.map((place) => (
                     <Box key={place.id} sx={{ breakInside: 'avoid' }}>
                         <Sheet id={`place-${place.id}`} title={place.path}>
-                            {place.kits.length === 0 && <Empty>No kit is at this place.</Empty>}
+                            {place.kits.length === 0 && <Empty>{words.noKitIsAtThis}</Empty>}
                             {place.kits.map((kit) => (
                                 <KitLine key={kit.code} kit={kit} />
                             ))}
@@ -63,12 +63,12 @@ export default function PlacesPage() {
 
 export function dueWords(kit: Schemas['KitRow']): string {
     if (kit.due_on === null) {
-        return 'no check planned';
+        return words.noCheckPlanned;
     }
-    const what = kit.due_kind === 'quick' ? 'quick check' : 'check';
+    const what = kit.due_kind === 'quick' ? words.quickCheck2 : 'check';
     return kit.overdue_days > 0
-        ? `${what} ${count(kit.overdue_days, 'day')} overdue`
-        : `${what} due ${sayDay(kit.due_on)}`;
+        ? words.overdue(what, count(kit.overdue_days, 'day'))
+        : words.due(what, sayDay(kit.due_on));
 }
 
 export function KitLine({ kit }: { kit: Schemas['KitRow'] }) {
@@ -98,8 +98,8 @@ export function KitLine({ kit }: { kit: Schemas['KitRow'] }) {
             <VerdictMark verdict={kit.verdict} />
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                 {kit.design_name}
-                {kit.seal === 'intact' && ', sealed'}
-                {kit.seal === 'broken' && ', seal broken'}
+                {kit.seal === 'intact' && words.sealed}
+                {kit.seal === 'broken' && words.sealBroken}
             </Typography>
             <Typography variant="body2" sx={{ textAlign: 'right', fontWeight: kit.overdue_days > 0 ? 700 : 400 }}>
                 {dueWords(kit)}
@@ -107,7 +107,7 @@ export function KitLine({ kit }: { kit: Schemas['KitRow'] }) {
             {kit.reasons[0] && (
                 <Typography variant="body2" sx={{ gridColumn: '1 / -1' }}>
                     {kit.reasons[0]}
-                    {kit.reasons.length > 1 && `, and ${count(kit.reasons.length - 1, 'more reason')}`}
+                    {kit.reasons.length > 1 && words.and(count(kit.reasons.length - 1, 'more reason'))}
                 </Typography>
             )}
         </Box>

@@ -6,6 +6,7 @@ import { Stitch } from '../ui/OpenKit';
 import { Caution, Empty, Sheet } from '../ui/Page';
 import { sayElsewhere, sayGoodUntil } from '../ui/words';
 import { pocketName } from './VerdictSheet';
+import { words } from './words';
 
 /** What is in one pocket, line by line, with lots and dates. */
 export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; pocket: string }) {
@@ -13,7 +14,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
     const rest = kit.contents.filter((row) => row.pocket_id === pocket && row.line === null);
     return (
         <Sheet title={pocketName(kit.leaves, pocket)}>
-            {lines.length === 0 && rest.length === 0 && <Empty>No line is planned for this pocket.</Empty>}
+            {lines.length === 0 && rest.length === 0 && <Empty>{words.noLineIsPlannedFor}</Empty>}
             {lines.map((line) => (
                 <Box key={line.code} sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
                     <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', justifyContent: 'space-between' }}>
@@ -60,7 +61,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
             ))}
             {rest.length > 0 && (
                 <Box sx={{ pt: 2, borderTop: 1, borderColor: 'divider' }}>
-                    <Typography variant="h3">Also here, not on a line of this pocket</Typography>
+                    <Typography variant="h3">{words.alsoHereNotOnA}</Typography>
                     <Rows rows={rest} named={null} />
                 </Box>
             )}
@@ -79,7 +80,7 @@ function Rows({ rows, named }: { rows: Schemas['ContentResource'][]; named: stri
                 >
                     <strong>{row.quantity} ×</strong>
                     {row.name !== named && <span>{row.name}</span>}
-                    <span>{row.lot === null ? 'no lot' : `lot ${row.lot}`}</span>
+                    <span>{row.lot === null ? words.noLot : words.lot2(row.lot)}</span>
                     <span>{sayGoodUntil(row.good_until, row.dated)}</span>
                     {row.condition !== 'good' && <strong>{row.condition}</strong>}
                     {row.name !== named && <Caution text={row.caution} />}

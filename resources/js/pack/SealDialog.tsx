@@ -10,6 +10,7 @@ import { newId } from '../api/newId';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { clockCheckedAt, timeNow } from '../api/clock';
 import { questions } from '../api/queries';
+import { words } from './words';
 
 /** The seal of a kit by itself: broken, with the reason, or set, with its number. */
 export function SealDialog({ kit }: { kit: Schemas['KitResource'] }) {
@@ -17,7 +18,7 @@ export function SealDialog({ kit }: { kit: Schemas['KitResource'] }) {
     const isIntact = kit.seal.state === 'intact';
     return (
         <>
-            <Button onClick={() => setOpen(true)}>{isIntact ? 'Report seal broken' : 'Seal this kit'}</Button>
+            <Button onClick={() => setOpen(true)}>{isIntact ? words.reportSealBroken : words.sealThisKit}</Button>
             <Dialog open={isOpen} onClose={() => setOpen(false)} aria-labelledby="seal" fullWidth maxWidth="sm">
                 {isOpen && <Form kit={kit} isIntact={isIntact} onClose={() => setOpen(false)} />}
             </Dialog>
@@ -61,11 +62,11 @@ function Form({ kit, isIntact, onClose }: { kit: Schemas['KitResource']; isIntac
             }}
         >
             <DialogTitle id="seal">
-                {isIntact ? `Seal ${kit.seal.number ?? ''} of ${kit.code} is broken` : `Seal ${kit.code}`}
+                {isIntact ? words.sealOfIsBroken(kit.seal.number ?? '', kit.code) : words.seal2(kit.code)}
             </DialogTitle>
             <DialogContent>
                 <TextField
-                    label={isIntact ? 'Reason' : 'Number of the new seal'}
+                    label={isIntact ? words.reason : words.numberOfTheNewSeal}
                     value={text}
                     autoFocus
                     fullWidth
@@ -74,18 +75,16 @@ function Form({ kit, isIntact, onClose }: { kit: Schemas['KitResource']; isIntac
                     helperText={
                         problem?.at(isIntact ? 'reason' : 'seal_number') ??
                         problem?.message ??
-                        (isIntact
-                            ? 'Such as: found broken on the wall. A full check is due from now on.'
-                            : 'Read it from the seal itself.')
+                        (isIntact ? words.suchAsFoundBrokenOn : words.readItFromTheSeal)
                     }
                     slotProps={{ htmlInput: { maxLength: isIntact ? 200 : 40 } }}
                     sx={{ mt: 1 }}
                 />
             </DialogContent>
             <DialogActions>
-                <Button onClick={onClose}>Cancel</Button>
+                <Button onClick={onClose}>{words.cancel}</Button>
                 <Button type="submit" variant="contained" disabled={text.trim() === '' || save.isPending}>
-                    {isIntact ? 'Report seal broken' : 'Record seal'}
+                    {isIntact ? words.reportSealBroken : words.recordSeal}
                 </Button>
             </DialogActions>
         </form>

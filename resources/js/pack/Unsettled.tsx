@@ -10,6 +10,7 @@ import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
 import { count } from '../ui/words';
+import { words } from './words';
 
 /** What arrived late and could not be recorded as it was sent: it stays here until somebody settles it. */
 export function Unsettled({ kit }: { kit?: string }) {
@@ -18,9 +19,9 @@ export function Unsettled({ kit }: { kit?: string }) {
         return null;
     }
     return (
-        <Sheet title={`Needs you: ${count(rows.length, 'entry', 'entries')} to settle`}>
+        <Sheet title={words.needsYouToSettle(count(rows.length, 'entry', 'entries'))}>
             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
-                These arrived after others had worked on the same kit. Look into the kit, then say what you found.
+                {words.theseArrivedAfterOthersHad}
             </Typography>
             <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
                 {rows.map((row) => (
@@ -54,11 +55,11 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
                     </>
                 )}
                 {row.title}
-                {row.number !== null && `, operation ${row.number}`}
+                {row.number !== null && words.operation(row.number)}
             </Typography>
             {may('check') && note === null && (
                 <Button onClick={() => setNote('')} sx={{ mt: 1 }}>
-                    Settle
+                    {words.settle}
                 </Button>
             )}
             {note !== null && (
@@ -71,7 +72,7 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
                     sx={{ mt: 2, display: 'grid', gap: 2, maxWidth: 520 }}
                 >
                     <TextField
-                        label="What you found and did"
+                        label={words.whatYouFoundAndDid}
                         value={note}
                         autoFocus
                         onChange={(event) => setNote(event.target.value)}
@@ -81,9 +82,9 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
                     />
                     <Box sx={{ display: 'flex', gap: 2 }}>
                         <Button type="submit" variant="contained" disabled={note.trim() === '' || settle.isPending}>
-                            Save
+                            {words.save}
                         </Button>
-                        <Button onClick={() => setNote(null)}>Cancel</Button>
+                        <Button onClick={() => setNote(null)}>{words.cancel}</Button>
                     </Box>
                 </Box>
             )}

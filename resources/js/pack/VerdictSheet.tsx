@@ -7,8 +7,9 @@ import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
 import { VerdictShape } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
+import { words } from './words';
 
-const severityWords = { stop: 'Do not use', fix: 'Action required', note: 'For information' } as const;
+const severityWords = { stop: words.doNotUse, fix: words.actionRequired, note: words.forInformation } as const;
 
 interface VerdictSheetProps {
     verdict: Schemas['VerdictResource'];
@@ -25,8 +26,10 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
                 <Box sx={{ minWidth: 0 }}>
                     <Typography variant="h2">{verdict.sentence}</Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                        Status on {sayDay(verdict.as_of)}. Items must be in date until the next check,{' '}
-                        {sayDay(verdict.next_check)}, and {count(verdict.margin_days, 'day')} more.
+                        {words.statusOn}
+                        {sayDay(verdict.as_of)}
+                        {words.itemsMustBeInDate} {sayDay(verdict.next_check)}, and {count(verdict.margin_days, 'day')}{' '}
+                        more.
                     </Typography>
                 </Box>
             </Box>
@@ -82,7 +85,7 @@ export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResourc
                     to={`/kits/${kit}/${job}`}
                     variant={index === 0 ? 'contained' : 'outlined'}
                 >
-                    {job === 'restock' ? 'Restock this kit' : 'Check this kit'}
+                    {job === 'restock' ? words.restockThisKit : words.checkThisKit}
                 </Button>
             ))}
         </Box>
@@ -96,5 +99,5 @@ export function pocketName(leaves: Schemas['LeafResource'][], id: string): strin
             return `${leaf.name}, ${pocket.name}`;
         }
     }
-    return 'Elsewhere';
+    return words.elsewhere;
 }

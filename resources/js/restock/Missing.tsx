@@ -2,13 +2,14 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Sheet } from '../ui/Page';
+import { words } from './words';
 
 /** What the kit wants and the store lacks. */
 export function Missing({ plan }: { plan: Schemas['RestockResource'] }) {
     return (
         plan.missing.length > 0 && (
             <Box sx={{ mt: 4 }}>
-                <Sheet title="Out of stock">
+                <Sheet title={words.outOfStock}>
                     <Box component="ul" sx={{ m: 0, pl: 5 }}>
                         {plan.missing.map((row) => (
                             <li key={`${row.line ?? ''} ${row.what}`}>
@@ -17,7 +18,7 @@ export function Missing({ plan }: { plan: Schemas['RestockResource'] }) {
                         ))}
                     </Box>
                     <Typography variant="body2" sx={{ color: 'text.secondary', mt: 2 }}>
-                        To be bought. The kit's status counts only what can be put in now.
+                        {words.toBeBoughtTheKits}
                     </Typography>
                 </Sheet>
             </Box>

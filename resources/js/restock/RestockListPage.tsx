@@ -9,6 +9,7 @@ import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count, sayGoodUntil } from '../ui/words';
+import { words } from './words';
 
 /** Kits that want something, and what the store has. */
 export default function RestockListPage() {
@@ -20,7 +21,7 @@ export default function RestockListPage() {
     }
     const kits = places.flatMap((place) => place.kits).filter((kit) => kit.wants_restock);
     return (
-        <Page title="Restock">
+        <Page title={words.restock}>
             <Box
                 sx={{
                     display: 'grid',
@@ -29,10 +30,8 @@ export default function RestockListPage() {
                     alignItems: 'start',
                 }}
             >
-                <Sheet title={`${count(kits.length, 'kit')} to restock`}>
-                    {kits.length === 0 && (
-                        <Empty>No kit needs restocking. What a check or a use leaves missing is listed here.</Empty>
-                    )}
+                <Sheet title={words.toRestock(count(kits.length, 'kit'))}>
+                    {kits.length === 0 && <Empty>{words.noKitNeedsRestockingWhat}</Empty>}
                     {kits.map((kit) => (
                         <Box key={kit.code}>
                             <KitLine kit={kit} />
@@ -40,10 +39,10 @@ export default function RestockListPage() {
                                 <Button
                                     component={Link}
                                     to={`/kits/${kit.code}/restock`}
-                                    aria-label={`Restock ${kit.code}`}
+                                    aria-label={words.restock2(kit.code)}
                                     sx={{ mb: 2 }}
                                 >
-                                    Restock
+                                    {words.restock}
                                 </Button>
                             )}
                         </Box>
@@ -64,10 +63,10 @@ function StoreSheet({ store }: { store: Schemas['StoreResource'] }) {
             <Table>
                 <thead>
                     <tr>
-                        <th scope="col">Item</th>
-                        <th scope="col">Lots</th>
+                        <th scope="col">{words.item}</th>
+                        <th scope="col">{words.lots}</th>
                         <th scope="col" className="n">
-                            Pieces
+                            {words.pieces}
                         </th>
                     </tr>
                 </thead>
@@ -84,7 +83,7 @@ function StoreSheet({ store }: { store: Schemas['StoreResource'] }) {
                                 <td>
                                     {rows.map((row) => (
                                         <div key={`${row.lot ?? ''} ${row.expires ?? ''} ${row.condition}`}>
-                                            {row.quantity} × {row.lot ?? 'no lot'},{' '}
+                                            {row.quantity} × {row.lot ?? words.noLot},{' '}
                                             {sayGoodUntil(row.good_until, false)}
                                             {row.condition !== 'good' && `, ${row.condition}`}
                                         </div>

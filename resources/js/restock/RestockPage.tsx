@@ -16,6 +16,7 @@ import { count, sayDay } from '../ui/words';
 import { Missing } from './Missing';
 import { RestockRow } from './RestockRow';
 import { stepsOf, type Step } from './steps';
+import { words } from './words';
 
 /** The pick list, walked pocket by pocket: what goes out, what goes in, confirmed lot by lot. */
 export default function RestockPage() {
@@ -101,15 +102,18 @@ function Walk({ kit, plan }: WalkProps) {
     const isSealed = kit.seal.state === 'intact';
     return (
         <Page
-            title={`Restock ${kit.code} ${kit.name}`}
+            title={words.restock3(kit.code, kit.name)}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    From {plan.store_name}. What goes in must be in date until {sayDay(plan.until)}.
+                    {words.from}
+                    {plan.store_name}
+                    {words.whatGoesInMustBe}
+                    {sayDay(plan.until)}.
                 </Typography>
             }
             beside={
                 <Button component={Link} to={`/kits/${kit.code}`}>
-                    To the kit
+                    {words.toTheKit}
                 </Button>
             }
         >
@@ -131,18 +135,18 @@ function Walk({ kit, plan }: WalkProps) {
                             const own = steps.filter((step) => step.pocket === at);
                             return own.length === 0
                                 ? ''
-                                : `${own.filter((step) => step.isDone).length} of ${own.length} done`;
+                                : words.ofDone(own.filter((step) => step.isDone).length, own.length);
                         }}
                     />
                     <Missing plan={plan} />
                 </Box>
                 <Box sx={{ minWidth: 0 }}>
                     {steps.length === 0 && (
-                        <Sheet title="Nothing to restock">
+                        <Sheet title={words.nothingToRestock}>
                             <Empty>
                                 {plan.missing.length > 0
-                                    ? 'The store has nothing that this kit needs.'
-                                    : 'Nothing is missing, and nothing in it has to go.'}
+                                    ? words.theStoreHasNothingThat
+                                    : words.nothingIsMissingAndNothing}
                             </Empty>
                         </Sheet>
                     )}
@@ -159,7 +163,7 @@ function Walk({ kit, plan }: WalkProps) {
                                         )
                                     }
                                 >
-                                    All of this pocket done
+                                    {words.allOfThisPocketDone}
                                 </Button>
                             }
                         >
@@ -177,42 +181,40 @@ function Walk({ kit, plan }: WalkProps) {
                         </Sheet>
                     ))}
                     {steps.length > 0 && (
-                        <Sheet title={`${done.length} of ${steps.length} done`}>
+                        <Sheet title={words.ofDone(done.length, steps.length)}>
                             {isSealed && (
                                 <Box sx={{ display: 'grid', gap: 3, my: 3 }}>
                                     <TextField
-                                        label={`Why seal ${kit.seal.number ?? ''} was broken`}
+                                        label={words.whySealWasBroken(kit.seal.number ?? '')}
                                         value={sealReason}
                                         onChange={(event) => setSealReason(event.target.value)}
                                         error={problem?.at('seal_reason') !== undefined}
-                                        helperText={
-                                            problem?.at('seal_reason') ?? 'A broken seal asks for a reason in writing.'
-                                        }
+                                        helperText={problem?.at('seal_reason') ?? words.aBrokenSealAsksFor}
                                     />
                                 </Box>
                             )}
                             {kit.sealed_design && (
                                 <TextField
-                                    label="Number of the new seal"
+                                    label={words.numberOfTheNewSeal}
                                     value={sealSet}
                                     onChange={(event) => setSealSet(event.target.value)}
                                     error={problem?.at('seal_set') !== undefined}
-                                    helperText={problem?.at('seal_set') ?? 'Leave it empty if the kit stays open.'}
+                                    helperText={problem?.at('seal_set') ?? words.leaveItEmptyIfThe}
                                     sx={{ mb: 3 }}
                                 />
                             )}
                             {problem && <Trouble error={problem} />}
                             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
-                                Only ticked steps are recorded.{' '}
+                                {words.onlyTickedStepsAreRecorded}{' '}
                                 {done.length < steps.length &&
-                                    `${count(steps.length - done.length, 'step is', 'steps are')} not ticked.`}
+                                    words.notTicked(count(steps.length - done.length, 'step is', 'steps are'))}
                             </Typography>
                             <Button
                                 variant="contained"
                                 disabled={done.length === 0 || finish.isPending}
                                 onClick={() => finish.mutate()}
                             >
-                                Save and update status
+                                {words.saveAndUpdateStatus}
                             </Button>
                         </Sheet>
                     )}

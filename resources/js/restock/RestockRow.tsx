@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { Caution } from '../ui/Page';
 import { sayGoodUntil } from '../ui/words';
 import type { Step } from './steps';
+import { words } from './words';
 
 interface RestockRowProps {
     step: Step;
@@ -17,17 +18,17 @@ const why: Record<string, string> = {
     expired: 'expired',
     opened: 'opened',
     damaged: 'damaged',
-    soiled: 'soiled or torn wrapper',
-    failed: 'failed its test',
-    excluded: 'excluded by the list',
-    date_unknown: 'no date',
-    expires_early: 'expires before the next check',
+    soiled: words.soiledOrTornWrapper,
+    failed: words.failedItsTest,
+    excluded: words.excludedByTheList,
+    date_unknown: words.noDate,
+    expires_early: words.expiresBeforeTheNextCheck,
 };
 
 /** One thing to take out or to put in: which lot, how many, and a tick when it is done. */
 export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) {
     const { row } = step;
-    const name = `${step.way === 'out' ? 'Take out' : 'Put in'} ${row.name}, ${row.lot ? `lot ${row.lot}` : 'no lot'}`;
+    const name = `${step.way === 'out' ? words.takeOut : words.putIn} ${row.name}, ${row.lot ? words.lot(row.lot) : words.noLot}`;
     return (
         <Box
             onFocus={onFocus}
@@ -49,14 +50,14 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
             />
             <Box sx={{ minWidth: 0 }}>
                 <Typography>
-                    <strong>{step.way === 'out' ? 'Out' : 'In'}</strong> {row.name}
+                    <strong>{step.way === 'out' ? words.out : words.inWord}</strong> {row.name}
                 </Typography>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                    {row.lot ? `lot ${row.lot}` : 'no lot'}, {sayGoodUntil(row.good_until, false)}
+                    {row.lot ? words.lot(row.lot) : words.noLot}, {sayGoodUntil(row.good_until, false)}
                     {step.way === 'out' &&
-                        `; ${why[step.row.because] ?? step.row.because}, ${step.row.to === 'discard' ? 'to be disposed of' : 'return to store'}`}
-                    {step.way === 'in' && step.row.short_dated && '; short-dated'}
-                    {step.way === 'in' && step.row.stands_in && `; replaces ${step.row.need}`}
+                        `; ${why[step.row.because] ?? step.row.because}, ${step.row.to === 'discard' ? words.toBeDisposedOf : words.returnToStore}`}
+                    {step.way === 'in' && step.row.short_dated && words.shortDated}
+                    {step.way === 'in' && step.row.stands_in && words.replaces(step.row.need)}
                 </Typography>
                 <Caution text={row.caution} />
             </Box>
@@ -66,7 +67,7 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
                 error={error !== undefined}
                 helperText={error}
                 slotProps={{
-                    htmlInput: { inputMode: 'numeric', 'aria-label': `Pieces: ${name}`, maxLength: 6 },
+                    htmlInput: { inputMode: 'numeric', 'aria-label': words.pieces2(name), maxLength: 6 },
                     formHelperText: { sx: { minWidth: 200, ml: -28 } },
                 }}
             />

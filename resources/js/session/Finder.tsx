@@ -5,8 +5,9 @@ import { useDeferredValue, useEffect, useRef, useState, type KeyboardEvent } fro
 import { useNavigate } from 'react-router';
 import { questions } from '../api/queries';
 import { Icon } from '../ui/Icon';
+import { words } from './words';
 
-const kinds = { kit: 'Kit', item: 'Item', place: 'Place', lot: 'Lot' } as const;
+const kinds = { kit: words.kit, item: words.item, place: words.place, lot: words.lot } as const;
 
 /** Goes where a kit, an item, a place or a lot is. Focus with "/". */
 export function Finder() {
@@ -82,7 +83,7 @@ export function Finder() {
                 <InputBase
                     inputRef={input}
                     value={text}
-                    placeholder="Find a kit, item, place or lot"
+                    placeholder={words.findAKitItemPlace}
                     onChange={(event) => {
                         setText(event.target.value);
                         setAt(0);
@@ -94,7 +95,7 @@ export function Finder() {
                     sx={{ height: 44 }}
                     inputProps={{
                         role: 'combobox',
-                        'aria-label': 'Find a kit, item, place or lot',
+                        'aria-label': words.findAKitItemPlace,
                         'aria-expanded': isShown,
                         'aria-controls': 'found',
                         'aria-activedescendant': isShown && found[at] ? `found-${at}` : undefined,
@@ -122,7 +123,7 @@ export function Finder() {
                 <Box
                     id="found"
                     role="listbox"
-                    aria-label="Found"
+                    aria-label={words.found}
                     sx={{
                         position: 'absolute',
                         zIndex: 15,
@@ -141,7 +142,9 @@ export function Finder() {
                 >
                     {found.length === 0 && (
                         <Box role="option" aria-selected={false} sx={{ p: 3, color: 'text.secondary' }}>
-                            Nothing is called “{query}”. Try a kit's code, part of an item's name, or a lot as printed.
+                            {words.nothingIsCalled}
+                            {query}
+                            {words.tryAKitsCodePart}
                         </Box>
                     )}
                     {found.map((one, index) => (

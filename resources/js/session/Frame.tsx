@@ -7,6 +7,7 @@ import { Link, Outlet, useLocation } from 'react-router';
 import { Icon, type IconName } from '../ui/Icon';
 import { Finder } from './Finder';
 import { useSession, useSignOut } from './useSession';
+import { words } from './words';
 
 interface Stage {
     to: string;
@@ -17,15 +18,15 @@ interface Stage {
 }
 
 const stages: Stage[] = [
-    { to: '/', word: 'Today', icon: 'today', here: /^\/$/ },
-    { to: '/assess', word: 'Assess', icon: 'assess', here: /^\/assess/ },
-    { to: '/lists', word: 'Lists', icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
-    { to: '/kits', word: 'Pack', icon: 'pack', here: /^\/kits(\/[^/]+(\/history)?)?$/ },
-    { to: '/check', word: 'Check', icon: 'check', here: /^\/(check$|checks\/|kits\/[^/]+\/check)/ },
-    { to: '/restock', word: 'Restock', icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
+    { to: '/', word: words.today, icon: 'today', here: /^\/$/ },
+    { to: '/assess', word: words.assess, icon: 'assess', here: /^\/assess/ },
+    { to: '/lists', word: words.lists, icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
+    { to: '/kits', word: words.pack, icon: 'pack', here: /^\/kits(\/[^/]+(\/history)?)?$/ },
+    { to: '/check', word: words.check, icon: 'check', here: /^\/(check$|checks\/|kits\/[^/]+\/check)/ },
+    { to: '/restock', word: words.restock, icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
 ];
 
-const inHand = ['Today', 'Check', 'Restock'];
+const inHand = [words.today, words.check, words.restock];
 
 /** The rail of the stages of the work, the finder, and the screen. */
 export function Frame({ waiting }: { waiting: ReactNode }) {
@@ -47,7 +48,7 @@ export function Frame({ waiting }: { waiting: ReactNode }) {
                     '&:focus': { left: 8, top: 8, zIndex: 20, bgcolor: 'background.paper', p: 3 },
                 }}
             >
-                Skip to the content
+                {words.skipToTheContent}
             </Box>
             {atDesk && <Rail />}
             <Box sx={{ minWidth: 0 }}>
@@ -111,7 +112,7 @@ function Rail() {
     return (
         <Box
             component="nav"
-            aria-label="Stages of the work"
+            aria-label={words.stagesOfTheWork}
             sx={{
                 position: 'sticky',
                 top: 0,
@@ -129,7 +130,7 @@ function Rail() {
                 component={Link}
                 to="/"
                 sx={{ display: 'grid', justifyItems: 'center', py: 2, mb: 2 }}
-                aria-label="Sarcina, to Today"
+                aria-label={words.sarcinaToToday}
             >
                 <Box component="img" src="/mark.svg" alt="" sx={{ width: 34 }} />
             </Box>
@@ -144,14 +145,14 @@ function BottomBar() {
     const { pathname } = useLocation();
     const more: Stage = {
         to: '/more',
-        word: 'More',
+        word: words.more,
         icon: 'more',
         here: /^\/(more|settings|assess|lists|items|classes|compare|exchange|kits(\/[^/]+(\/history)?)?$)/,
     };
     return (
         <Box
             component="nav"
-            aria-label="Stages of the work"
+            aria-label={words.stagesOfTheWork}
             sx={{
                 position: 'fixed',
                 bottom: 0,
@@ -186,7 +187,8 @@ function Who() {
                 onClick={() => void signOut()}
                 sx={{ gap: 2, px: 3, minHeight: 44, borderRadius: '6px', fontWeight: 600, color: 'primary.main' }}
             >
-                <Icon name="out" size={18} /> Sign out
+                <Icon name="out" size={18} />
+                {words.signOut}
             </ButtonBase>
         </Box>
     );
@@ -200,7 +202,7 @@ export function SchemeSwitch() {
             onClick={() => setMode(isDark ? 'light' : 'dark')}
             sx={{ gap: 2, px: 3, minHeight: 44, borderRadius: '6px', fontWeight: 600, color: 'primary.main' }}
         >
-            <Icon name={isDark ? 'day' : 'night'} size={18} /> {isDark ? 'Light' : 'Dark'}
+            <Icon name={isDark ? 'day' : 'night'} size={18} /> {isDark ? words.light : words.dark}
         </ButtonBase>
     );
 }

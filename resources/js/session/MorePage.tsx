@@ -4,41 +4,43 @@ import { Link } from 'react-router';
 import { Page, Sheet } from '../ui/Page';
 import { SchemeSwitch } from './Frame';
 import { useSession, useSignOut } from './useSession';
+import { words } from './words';
 
 /** What does not fit the bar in hand. */
 export default function MorePage() {
     const { user, session } = useSession();
     const signOut = useSignOut();
     return (
-        <Page title="More">
-            <Sheet title="Stages of the work">
+        <Page title={words.more}>
+            <Sheet title={words.stagesOfTheWork}>
                 <Box sx={{ display: 'grid', gap: 2 }}>
                     <Button component={Link} to="/assess">
-                        Assess: what the site needs
+                        {words.assessWhatTheSiteNeeds}
                     </Button>
                     <Button component={Link} to="/kits">
-                        Pack: kits by place
+                        {words.packKitsByPlace}
                     </Button>
                     <Button component={Link} to="/lists">
-                        Lists
+                        {words.lists}
                     </Button>
                     <Button component={Link} to="/items">
-                        Items
+                        {words.items}
                     </Button>
                     <Button component={Link} to="/exchange">
-                        Import and export
+                        {words.importAndExport}
                     </Button>
                     <Button component={Link} to="/settings">
-                        Settings
+                        {words.settings}
                     </Button>
                 </Box>
             </Sheet>
             <Sheet title={user?.name}>
                 <Box sx={{ color: 'text.secondary', mb: 2 }}>
-                    Signed in as {user?.role} at {session?.organisation}
+                    {words.signedInAs}
+                    {user?.role} at {session?.organisation}
                 </Box>
                 <SchemeSwitch />
-                <Button onClick={() => void signOut()}>Sign out</Button>
+                <Button onClick={() => void signOut()}>{words.signOut2}</Button>
             </Sheet>
         </Page>
     );

@@ -2,15 +2,14 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import { Page } from '../ui/Page';
+import { words } from './words';
 
 export default function NotFoundPage() {
     return (
-        <Page title="There is no such page">
-            <Typography sx={{ mb: 4 }}>
-                The address may be mistyped, or what it named was renamed. Use the finder, or go back to today's work.
-            </Typography>
+        <Page title={words.thereIsNoSuchPage}>
+            <Typography sx={{ mb: 4 }}>{words.theAddressMayBeMistyped}</Typography>
             <Button component={Link} to="/" variant="contained">
-                To Today
+                {words.toToday}
             </Button>
         </Page>
     );

@@ -9,6 +9,7 @@ import { whenSignedOut } from '../api/client';
 import { questions } from '../api/queries';
 import { Waiting } from '../ui/Page';
 import { SignInForm } from './SignInForm';
+import { words } from './words';
 
 /** Shows the page to who is signed in. Where a session ends while somebody works, they sign in over their work, which stays. */
 export function SessionGate({ children }: { children: ReactNode }) {
@@ -25,9 +26,9 @@ export function SessionGate({ children }: { children: ReactNode }) {
         <>
             {children}
             <Dialog open={ended} fullWidth maxWidth="xs" aria-labelledby="ended">
-                <DialogTitle id="ended">The session has ended</DialogTitle>
+                <DialogTitle id="ended">{words.theSessionHasEnded}</DialogTitle>
                 <DialogContent sx={{ display: 'grid', gap: 4 }}>
-                    <Typography>Sign in again to continue. What you typed is still on the page.</Typography>
+                    <Typography>{words.signInAgainToContinue}</Typography>
                     <SignInForm email={session.data.user.email} onDone={() => setEnded(false)} />
                 </DialogContent>
             </Dialog>
@@ -37,7 +38,7 @@ export function SessionGate({ children }: { children: ReactNode }) {
 
 function SignInPage({ organisation }: { organisation: string }) {
     useEffect(() => {
-        document.title = 'Sign in · Sarcina';
+        document.title = words.signInSarcina;
     }, []);
     return (
         <Box component="main" sx={{ minHeight: '100dvh', display: 'grid', gridTemplateColumns: { md: '1fr 1fr' } }}>
@@ -54,10 +55,12 @@ function SignInPage({ organisation }: { organisation: string }) {
             >
                 <Box sx={{ display: 'flex', gap: 3, alignItems: 'center' }}>
                     <Box component="img" src="/mark.svg" alt="" sx={{ width: 44 }} />
-                    <Typography variant="h1">Sarcina</Typography>
+                    <Typography variant="h1">{words.sarcina}</Typography>
                 </Box>
                 <Typography sx={{ color: 'text.secondary' }}>
-                    The kits of {organisation}: what is in them, whether they are ready, and why.
+                    {words.theKitsOf}
+                    {organisation}
+                    {words.whatIsInThemWhether}
                 </Typography>
                 <SignInForm />
             </Box>

@@ -6,6 +6,7 @@ import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { useSession } from './useSession';
+import { words } from './words';
 
 /** Units, money, and how long records about people are kept. */
 export default function SettingsPage() {
@@ -38,12 +39,12 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
     });
     const problem = isProblem(keep.error) ? keep.error : null;
     return (
-        <Page title="Settings">
+        <Page title={words.settings}>
             <Sheet title={organisation.name}>
-                <p>Measures are stored as entered and shown in these units, exactly. Changing them loses nothing.</p>
+                <p>{words.measuresAreStoredAsEntered}</p>
                 <Row columns="repeat(3, minmax(0, 1fr))">
                     <Choose
-                        label="Lengths"
+                        label={words.lengths}
                         value={length}
                         disabled={!may('plan')}
                         onChoose={(unit) => setLength(unit === 'mm' || unit === 'in' ? unit : 'cm')}
@@ -54,7 +55,7 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                         ]}
                     />
                     <Choose
-                        label="Masses"
+                        label={words.masses}
                         value={mass}
                         disabled={!may('plan')}
                         onChoose={(unit) => setMass(unit === 'oz' ? 'oz' : 'g')}
@@ -64,40 +65,40 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                         ]}
                     />
                     <Choose
-                        label="Volumes"
+                        label={words.volumes}
                         value={volume}
                         disabled={!may('plan')}
                         onChoose={(unit) => setVolume(unit === 'floz' ? 'floz' : 'ml')}
                         options={[
                             ['ml', 'millilitres'],
-                            ['floz', 'fluid ounces'],
+                            ['floz', words.fluidOunces],
                         ]}
                     />
                 </Row>
                 <Row columns="repeat(2, minmax(0, 1fr))">
                     <Write
-                        label="Currency"
+                        label={words.currency}
                         value={currency}
                         disabled={!may('plan')}
                         onWrite={(typed) => setCurrency(typed.toUpperCase())}
                         problem={problem?.at('currency')}
-                        help="Three letters, such as GBP."
+                        help={words.threeLettersSuchAsGbp}
                     />
                     <Write
-                        label="Days to keep records about people"
+                        label={words.daysToKeepRecordsAbout}
                         value={days}
                         disabled={!may('plan')}
                         onWrite={setDays}
                         problem={problem?.at('people_kept_days')}
-                        help="After a first aider leaves or their last qualification expires."
+                        help={words.afterAFirstAiderLeaves}
                     />
                 </Row>
                 {may('plan') && (
                     <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
-                        Save
+                        {words.save}
                     </Button>
                 )}
-                {keep.isSuccess && <span role="status"> Saved.</span>}
+                {keep.isSuccess && <span role="status">{words.saved}</span>}
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Sheet>
         </Page>

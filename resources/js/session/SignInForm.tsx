@@ -6,6 +6,7 @@ import { useState, type SyntheticEvent } from 'react';
 import { api, ask, isProblem, keepToken } from '../api/client';
 import { questions } from '../api/queries';
 import { Trouble } from '../ui/Page';
+import { words } from './words';
 
 interface Credentials {
     email: string;
@@ -36,7 +37,7 @@ export function SignInForm({ email: known = '', onDone }: { email?: string; onDo
     return (
         <Box component="form" onSubmit={submit} noValidate sx={{ display: 'grid', gap: 4 }}>
             <TextField
-                label="Email address"
+                label={words.emailAddress}
                 type="email"
                 name="email"
                 autoComplete="username"
@@ -47,7 +48,7 @@ export function SignInForm({ email: known = '', onDone }: { email?: string; onDo
                 helperText={problem?.at('email')}
             />
             <TextField
-                label="Password"
+                label={words.password}
                 type="password"
                 name="password"
                 autoComplete="current-password"
@@ -59,7 +60,7 @@ export function SignInForm({ email: known = '', onDone }: { email?: string; onDo
             />
             {problem && problem.status !== 422 && <Trouble error={problem} />}
             <Button type="submit" variant="contained" disabled={signIn.isPending}>
-                Sign in
+                {words.signIn}
             </Button>
         </Box>
     );

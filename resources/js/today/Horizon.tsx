@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { Sheet } from '../ui/Page';
 import { count, sayDay } from '../ui/words';
+import { words } from './words';
 
 type Marks = Schemas['MarkResource'][];
 
@@ -27,20 +28,16 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
     const months = monthsFrom(today.from);
     return (
         <Sheet
-            title="Horizon"
+            title={words.horizon}
             beside={
                 <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                    {sayDay(today.as_of)} to {sayDay(today.until)}, by place
+                    {sayDay(today.as_of)} to {sayDay(today.until)}
+                    {words.byPlace}
                 </Typography>
             }
         >
             {/* The first column of each row is a heading; the rest is one cell a month. */}
-            <Box
-                role="table"
-                aria-label="What expires and what is due, by place and month"
-                sx={{ overflowX: 'auto' }}
-                tabIndex={0}
-            >
+            <Box role="table" aria-label={words.whatExpiresAndWhatIs} sx={{ overflowX: 'auto' }} tabIndex={0}>
                 <Box
                     role="row"
                     sx={{
@@ -51,7 +48,7 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                     }}
                 >
                     <Box role="columnheader" sx={{ fontSize: 13, color: 'text.secondary' }}>
-                        Place
+                        {words.place}
                     </Box>
                     {months.map((month) => (
                         <Box
@@ -114,10 +111,12 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
             </Box>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 16px', mt: 3, fontSize: 13 }}>
                 <span>
-                    <CheckShape /> a check falls due
+                    <CheckShape />
+                    {words.aCheckFallsDue}
                 </span>
                 <span>
-                    <ExpiryShape /> something expires
+                    <ExpiryShape />
+                    {words.somethingExpires}
                 </span>
             </Box>
             <Popover
@@ -163,7 +162,7 @@ function MonthMark({
 }) {
     const checks = marks.filter((mark) => mark.kind === 'check').length;
     const expiries = marks.filter((mark) => mark.kind === 'expiry').reduce((sum, mark) => sum + mark.texts.length, 0);
-    const says = [checks > 0 && count(checks, 'check'), expiries > 0 && `${count(expiries, 'thing')} running out`]
+    const says = [checks > 0 && count(checks, 'check'), expiries > 0 && words.expiring(count(expiries, 'thing'))]
         .filter(Boolean)
         .join(', ');
     return (

@@ -12,12 +12,13 @@ import { count, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
 import { Unsettled } from '../pack/Unsettled';
 import { Horizon } from './Horizon';
+import { words } from './words';
 
 const bands = [
-    { band: 'stop', title: 'Do not use', detail: 'not ready' },
-    { band: 'now', title: 'Now', detail: 'limited, or a check is due' },
-    { band: 'soon', title: 'Within a fortnight', detail: 'a check falls due' },
-    { band: 'later', title: 'At next visit', detail: 'action required' },
+    { band: 'stop', title: words.doNotUse, detail: words.notReady },
+    { band: 'now', title: words.now, detail: words.limitedOrACheckIs },
+    { band: 'soon', title: words.withinAFortnight, detail: words.aCheckFallsDue2 },
+    { band: 'later', title: words.atNextVisit, detail: words.actionRequired },
 ] as const;
 
 /** What to do, most pressing first and in walking order, and what comes over thirteen months. */
@@ -30,7 +31,7 @@ export function TodayPage() {
     }
     return (
         <Page
-            title="Today"
+            title={words.today}
             above={<Typography sx={{ color: 'text.secondary' }}>{sayWeekday(today.as_of)}</Typography>}
             beside={<Counts today={today} />}
         >
@@ -45,11 +46,8 @@ export function TodayPage() {
                 <div>
                     <Unsettled />
                     {today.work.length === 0 && (
-                        <Sheet title="No tasks">
-                            <Empty>
-                                Every kit is ready, and no check falls due within a fortnight. The horizon shows what
-                                comes next.
-                            </Empty>
+                        <Sheet title={words.noTasks}>
+                            <Empty>{words.everyKitIsReadyAnd}</Empty>
                         </Sheet>
                     )}
                     {bands.map(({ band, title, detail }) => {
@@ -73,20 +71,22 @@ export function TodayPage() {
                     {today.pages > 1 && (
                         <Box
                             component="nav"
-                            aria-label="Pages of the worklist"
+                            aria-label={words.pagesOfTheWorklist}
                             sx={{ display: 'flex', gap: 2, alignItems: 'center' }}
                         >
                             <Button disabled={page <= 1} onClick={() => setSearch({ page: String(page - 1) })}>
-                                Previous
+                                {words.previous}
                             </Button>
                             <span>
-                                Page {today.page} of {today.pages}, {today.work_in_all} tasks in all
+                                {words.page}
+                                {today.page} of {today.pages}, {today.work_in_all}
+                                {words.tasksInAll}
                             </span>
                             <Button
                                 disabled={page >= today.pages}
                                 onClick={() => setSearch({ page: String(page + 1) })}
                             >
-                                Next
+                                {words.next}
                             </Button>
                         </Box>
                     )}
@@ -104,7 +104,7 @@ function Counts({ today }: { today: Schemas['TodayResource'] }) {
     return (
         <Box
             component="ul"
-            aria-label="Kits by verdict"
+            aria-label={words.kitsByVerdict}
             sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 20px', listStyle: 'none', m: 0, p: 0 }}
         >
             {today.counts.map(({ verdict, kits }) => (
@@ -141,7 +141,7 @@ function ByPlace({ work }: { work: Schemas['WorkResource'][] }) {
 
 function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
     const { may } = useSession();
-    const word = row.job === 'restock' ? 'Restock' : row.check_kind === 'quick' ? 'Quick check' : 'Check';
+    const word = row.job === 'restock' ? words.restock : row.check_kind === 'quick' ? words.quickCheck : words.check;
     return (
         <Box
             sx={{

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { ReactNode } from 'react';
+import { words } from './words';
 
 /** Something to be kept in mind beside what is shown: an ochre edge, and words. */
 export function Notice({ children }: { children: ReactNode }) {
@@ -26,8 +27,8 @@ export function Notice({ children }: { children: ReactNode }) {
 export function Deference() {
     return (
         <Notice>
-            <strong>A starting point, not law.</strong> Many workplaces start from these figures. Your own regulator and
-            your risk assessment decide how many kits a place needs and what they hold.
+            <strong>{words.aStartingPointNotLaw}</strong>
+            {words.manyWorkplacesStartFromThese}
         </Notice>
     );
 }

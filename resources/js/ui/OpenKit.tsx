@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef } from 'react';
 import type { Schemas } from '../api/client';
-import { count } from './words';
+import { count, words } from './words';
 
 type LineState = Schemas['LineResource']['state'];
 
@@ -18,10 +18,10 @@ interface OpenKitProps {
 
 const stateWords: Record<LineState, string> = {
     met: 'met',
-    early: 'expires before the next check',
-    reserve: 'met only by expired stock kept as reserve',
+    early: words.expiresBeforeTheNextCheck,
+    reserve: words.metOnlyByExpiredStock,
     short: 'short',
-    none: 'none there',
+    none: words.noneThere,
 };
 
 const stateColour: Record<LineState, string> = {
@@ -90,7 +90,7 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
         <Box
             ref={kit}
             role="group"
-            aria-label="The kit, opened flat"
+            aria-label={words.theKitOpenedFlat}
             tabIndex={-1}
             sx={{
                 display: 'grid',

@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, type ReactNode } from 'react';
 import { isProblem } from '../api/client';
+import { words } from './words';
 
 interface PageProps {
     title: string;
@@ -13,7 +14,7 @@ interface PageProps {
 /** A screen: its heading, what can be done there, and its content. */
 export function Page({ title, above, beside, children }: PageProps) {
     useEffect(() => {
-        document.title = `${title} · Sarcina`;
+        document.title = words.sarcina(title);
     }, [title]);
     return (
         <Box component="main" sx={{ p: { xs: 4, md: 6 }, pb: { xs: 26, md: 8 }, maxWidth: 1680, mx: 'auto' }}>
@@ -94,14 +95,14 @@ export function Waiting({ error }: { error: unknown }) {
     }
     return (
         <Box component="main" sx={{ p: 6, color: 'text.secondary' }} role="status">
-            Reading…
+            {words.reading}
         </Box>
     );
 }
 
 export function Trouble({ error }: { error: unknown }) {
-    const title = isProblem(error) ? error.title : 'Something went wrong';
-    const detail = error instanceof Error ? error.message : 'Load the page again.';
+    const title = isProblem(error) ? error.title : words.somethingWentWrong;
+    const detail = error instanceof Error ? error.message : words.loadThePageAgain;
     return (
         <Box
             role="alert"

@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import GlobalStyles from '@mui/material/GlobalStyles';
 import { useState, type ReactNode } from 'react';
 import { Choose } from './Fields';
+import { words } from './words';
 
 const sheets = { A4: 'A4', Letter: 'letter' } as const;
 
@@ -26,7 +27,7 @@ export function Printed({ children }: { children: ReactNode }) {
             />
             <Box className="not-printed" sx={{ display: 'flex', gap: 2, mb: 4, alignItems: 'start' }}>
                 <Choose
-                    label="Paper"
+                    label={words.paper}
                     value={sheet}
                     onChoose={(value) => setSheet(value === 'Letter' ? 'Letter' : 'A4')}
                     options={[
@@ -36,7 +37,7 @@ export function Printed({ children }: { children: ReactNode }) {
                     sx={{ width: 140 }}
                 />
                 <Button variant="contained" onClick={() => window.print()}>
-                    Print
+                    {words.print}
                 </Button>
             </Box>
             <Box

@@ -121,3 +121,20 @@ export function readPrinted(typed: string): string | null {
     }
     return null;
 }
+
+/** What the page says here, to be read in one go. */
+export const words = {
+    aStartingPointNotLaw: 'A starting point, not law.',
+    manyWorkplacesStartFromThese:
+        ' Many workplaces start from these figures. Your own regulator and your risk assessment decide how many kits a place needs and what they hold.',
+    expiresBeforeTheNextCheck: 'expires before the next check',
+    metOnlyByExpiredStock: 'met only by expired stock kept as reserve',
+    noneThere: 'none there',
+    theKitOpenedFlat: 'The kit, opened flat',
+    sarcina: (title: string) => `${title} · Sarcina`,
+    reading: 'Reading…',
+    somethingWentWrong: 'Something went wrong',
+    loadThePageAgain: 'Load the page again.',
+    paper: 'Paper',
+    print: 'Print',
+};

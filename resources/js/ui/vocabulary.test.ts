@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+
+type Says = string | ((...parts: never[]) => string);
+const stages = import.meta.glob<{ words: Record<string, Says> }>('../*/words.ts', { eager: true });
+
+/** Words that colleagues do not say to one another, with what they say in their place. */
+const never: [RegExp, string][] = [
+    [/\b(runs|ran|running) out\b/i, 'expires'],
+    [/\blacks?\b/i, 'missing'],
+    [/\bleaf\b/i, 'side of the kit'],
+    [/\bspot\b/i, 'place'],
+    [/\bhold(s|ing)? (to|against)\b/i, 'compare with, adopt'],
+    [/\breckon/i, 'calculated'],
+    [/\bthrow\b|\bforget\b|\bfor good\b/i, 'discard, delete permanently'],
+    [/\bbring(s)? in\b/i, 'import'],
+    [/\blasts\b|\blast longer\b/i, 'expires, usable for'],
+    [/\blook(ed)? at(?! the outside)\b/i, 'check'],
+    [/^keep\b/i, 'save'],
+    [/!/, 'no exclamation'],
+];
+
+describe('all that the page says', () => {
+    const said = Object.entries(stages).flatMap(([file, module]) =>
+        Object.entries(module.words).map(([key, says]) => ({
+            at: `${file}, ${key}`,
+            text: typeof says === 'string' ? says : says(...(Array(6).fill('X') as never[])),
+        })),
+    );
+
+    it('stands in a module of its stage', () => {
+        expect(Object.keys(stages)).toHaveLength(9);
+        expect(said.length).toBeGreaterThan(800);
+    });
+
+    it.each(never)('never says %s', (word) => {
+        expect(said.filter(({ text }) => word.test(text)).map(({ at, text }) => `${at}: ${text}`)).toEqual([]);
+    });
+
+    it('has no doubled space, and no sentence that begins with a small letter after a full stop', () => {
+        expect(said.filter(({ text }) => /\S {2}\S|[a-z]\. [a-z]/.test(text)).map(({ at }) => at)).toEqual([]);
+    });
+});

@@ -27,7 +27,7 @@ final class WrittenListsTest extends BrowserTestCase
         $visit->chrome->driver->executeScript('window.location.reload()');
         $visit->see('Your earlier changes are still here');
         $this->assertSame('4', $visit->field('How many')->getAttribute('value'));
-        $visit->press('Add a line')->press('Save list')->see('▲ Look at the line without a need.')->see('Say what the line is needed for');
+        $visit->press('Add a line')->press('Save list')->see('▲ Correct the line without a need.')->see('Say what the line is needed for');
         $visit->fill('Need 4', 'Tweezers')->choose('Item for Tweezers', 'Tweezers, fine tips')->press('Save list');
         $visit->seeHeading('Eye module, edition 2')->press('Changes since edition 1')->see('2 before, now 4.')->see('+ new')->see('Tweezers');
     }

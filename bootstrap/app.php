@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Accounts\StartSession;
 use App\Support\Http\ProblemResponse;
 use App\Support\Http\RejectForgery;
 use App\Support\Http\SecurityHeaders;
@@ -13,11 +14,11 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
-use Illuminate\Session\Middleware\StartSession;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
+        commands: __DIR__.'/../routes/console.php',
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {

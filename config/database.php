@@ -23,8 +23,10 @@ return [
     'connections' => [
         // Who serves people: may neither change the tables nor what is kept in them (App\Ledger\Grants).
         'mariadb' => [...$connection, 'username' => env('DB_USERNAME', 'sarcina'), 'password' => env('DB_PASSWORD')],
+        // The same person, apart from what is being written.
+        'aside' => [...$connection, 'username' => env('DB_USERNAME', 'sarcina'), 'password' => env('DB_PASSWORD')],
         // Who makes and changes the tables. Its password is in the environment of those commands alone, never in the served application's settings.
-        'owner' => [...$connection, 'username' => 'sarcina_owner', 'password' => Env::get('DB_OWNER_PASSWORD')],
+        'owner' => [...$connection, 'username' => env('DB_OWNER', 'sarcina_owner'), 'password' => Env::get('DB_OWNER_PASSWORD')],
     ],
     'migrations' => ['table' => 'migrations', 'update_date_on_publish' => false],
 ];

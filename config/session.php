@@ -3,11 +3,12 @@
 declare(strict_types=1);
 
 return [
-    'driver' => 'file',
+    'driver' => env('SESSION_DRIVER', 'shared'),
     'lifetime' => (int) env('SESSION_LIFETIME', 480),
     'expire_on_close' => false,
     'encrypt' => false,
-    'files' => storage_path('framework/sessions'),
+    'table' => 'sessions',
+    'connection' => null,
     'lottery' => [2, 100],
     'cookie' => 'sarcina_session',
     'path' => '/',

@@ -51,6 +51,7 @@ final class WriteItem
         $this->refuseUnsound($written);
 
         return Transaction::run(function () use ($written, $base): Item {
+            $this->states->beginChange();
             $item = Item::query()->where('code', $written['code'])->lockForUpdate()->first();
             if ($item !== null && $item->revision !== ($base ?? 0)) {
                 throw new Stale(
@@ -70,7 +71,7 @@ final class WriteItem
             $this->classes->make([$written['class']]);
             $this->catalogue->forget();
             $this->plans->forget();
-            $this->states->doubt($touched);
+            $this->states->mark($touched);
 
             return $item;
         });

@@ -40,6 +40,7 @@ final class AdoptEdition
     public function __invoke(Design $design, KitList $edition, array $pockets, User $by, CarbonInterface $at): Design
     {
         return Transaction::run(function () use ($design, $edition, $pockets, $by, $at): Design {
+            $this->states->beginChange();
             $design = Design::query()->where('id', $design->id)->with('list')->lockForUpdate()->firstOrFail();
             if ($design->list->code !== $edition->code && $this->adoptModule($design, $edition, $by, $at)) {
                 return $design;
@@ -143,6 +144,6 @@ final class AdoptEdition
         );
         $operation = Operation::now(Str::lower((string) Str::ulid()), OperationKind::Change, $by, $at, $this->organisation->dayOf($at));
         $this->record->write($operation->of(array_values($kits->all()))->with([], array_values($changes->all())));
-        $this->states->doubt(array_values($kits->pluck('id')->all()));
+        $this->states->mark(array_values($kits->pluck('id')->all()));
     }
 }

@@ -163,7 +163,7 @@ final class CatalogueRecords implements Records
         $this->catalogue->forget();
         $this->plans->forget();
         $this->there = null;
-        $this->states->doubt();
+        $this->states->mark();
     }
 
     /**

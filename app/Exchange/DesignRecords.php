@@ -150,7 +150,7 @@ final class DesignRecords implements Records
         }
         $this->there = null;
         $this->plans->forget();
-        $this->states->doubt();
+        $this->states->mark();
     }
 
     /**

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\Ledger\Parts\CheckFinding;
 use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Check\Verdict;
 
 /**
@@ -13,6 +15,11 @@ use Sarcina\Core\Check\Verdict;
  */
 final readonly class Disagreement
 {
+    /** As a finding: by whom, and since when. */
+    public const KIND = 'disagreement';
+
+    private const OF_ROWS = 'rows';
+
     /** @param  Day  $since  the day on which it was recorded */
     public function __construct(
         public Verdict $verdict,
@@ -25,10 +32,23 @@ final readonly class Disagreement
 
     public function text(): string
     {
-        $day = Words::date((string) $this->since);
+        return self::say($this->fact(Severity::Fix));
+    }
 
-        return $this->isOfRows
-            ? "Something was put in or taken out while {$this->by} checked this kit on {$day}: which came first is not known"
-            : "The check by {$this->by} of {$day} disagrees with another one made at about the same time";
+    public function fact(Severity $severity): CheckFinding
+    {
+        return new CheckFinding(
+            self::KIND, $severity->value, null, $this->by, null, null, null, (string) $this->since, null, null,
+            $this->isOfRows ? self::OF_ROWS : null,
+        );
+    }
+
+    public static function say(CheckFinding $fact): string
+    {
+        $day = Words::date((string) $fact->goodUntil);
+
+        return $fact->detail === self::OF_ROWS
+            ? "Something was put in or taken out while {$fact->subject} checked this kit on {$day}: which came first is not known"
+            : "The check by {$fact->subject} of {$day} disagrees with another one made at about the same time";
     }
 }

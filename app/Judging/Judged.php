@@ -16,6 +16,7 @@ final readonly class Judged
     /**
      * @param  list<ContentRow>  $rows  in the order of what was judged
      * @param  NextCheck  $planned  by the `due` rule
+     * @param  int  $version  what it was judged under (JudgingVersion)
      */
     public function __construct(
         public KitPlan $plan,
@@ -23,6 +24,7 @@ final readonly class Judged
         public Judgement $judgement,
         public NextCheck $planned,
         public KitScope $scope,
+        public int $version,
         public ?Disagreement $disagreement = null,
     ) {
     }

@@ -35,6 +35,7 @@ use Sarcina\Core\Lists\Clash;
 final class KitJudge
 {
     public function __construct(
+        private readonly JudgingVersion $version,
         private readonly KitPlans $plans,
         private readonly Catalogue $catalogue,
         private readonly Scopes $scopes,
@@ -49,6 +50,8 @@ final class KitJudge
      */
     public function judge(Kit $kit, string $asOf, ?array $rows = null, bool $asChecked = false): Judged
     {
+        // First of all: what is remembered from before a change is forgotten here.
+        $version = $this->version->now();
         $plan = $this->plans->forKit($kit);
         $rows ??= $this->contents->of($kit);
         $today = Day::of($asOf);
@@ -57,7 +60,7 @@ final class KitJudge
         $judgement = Judge::judge($this->assignment($kit, $plan, $rows, $today, $this->nextCheck($plan, $today, $lastFull), $scope->scope));
 
         return new Judged(
-            $plan, $rows, $judgement, $this->due($kit, $plan, $rows, $today, $lastFull, $asChecked), $scope,
+            $plan, $rows, $judgement, $this->due($kit, $plan, $rows, $today, $lastFull, $asChecked), $scope, $version,
             $asChecked ? null : $this->disagreement($kit),
         );
     }

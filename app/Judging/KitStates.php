@@ -5,47 +5,68 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Kits\Models\Kit;
+use App\Kits\Models\KitState;
+use App\Ledger\Parts\CheckFinding;
 use App\Support\Transaction;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Due\Because;
 use Sarcina\Core\Due\Urgency;
+use stdClass;
 
-/** Keeps what the core said of each kit, so that Today reads it, and judges again what no longer holds. */
+/**
+ * Keeps what the core said of each kit, so that Today reads it, and judges again what no longer holds. A state is present only where it
+ * was judged under all that concerns its kit: nothing clears a mark but a judging that saw what set it.
+ */
 final class KitStates
 {
-    /** Kits held at once while they are judged: few, so that nobody waits for long. */
-    private const AT_ONCE = 50;
+    /** Kits judged in one snapshot: few, so that nobody waits for long. */
+    public const AT_ONCE = 25;
 
     public function __construct(
         private readonly KitJudge $judge,
         private readonly KitContents $contents,
+        private readonly JudgingVersion $version,
         private readonly Words $words,
     ) {
     }
 
     /**
-     * What these kits' states rest on changed: they are judged again before they are shown.
+     * Begins a change of what some kits' states rest on: before anything is read to find out which, so that no kit which comes to rest on
+     * it meanwhile is missed.
+     */
+    public function beginChange(): void
+    {
+        $this->version->raise();
+    }
+
+    /**
+     * What these kits' states rest on changed: they are judged again before they are shown as present.
      *
      * @param  list<string>|null  $kitIds  null: all
      */
-    public function doubt(?array $kitIds = null): void
+    public function mark(?array $kitIds = null): void
     {
-        DB::table('kit_states')
-            ->when($kitIds !== null, fn ($query) => $query->whereIn('kit_id', $kitIds ?? []))
-            ->update(['holds_through' => '2000-01-01']);
+        $version = $this->version->raise();
+        foreach ($kitIds === null ? [null] : array_chunk($kitIds, 1000) as $some) {
+            DB::table('kit_states')
+                ->when($some !== null, fn (Builder $query) => $query->whereIn('kit_id', $some ?? []))
+                ->update(['needs_version' => $version]);
+        }
+        JudgeMarked::soon();
     }
 
     /** A retired kit is no longer judged, nor shown among the kits. */
     public function drop(Kit $kit): void
     {
-        foreach (['kit_dates', 'kit_reasons', 'kit_states'] as $table) {
+        foreach (['kit_dates', 'kit_findings', 'kit_states'] as $table) {
             DB::table($table)->where('kit_id', $kit->id)->delete();
         }
     }
 
-    /** Judges the kit on that day and keeps the answer. */
+    /** Judges a kit that is held, on that day, and keeps the answer. */
     public function renew(Kit $kit, string $asOf): Judged
     {
         $judged = $this->judge->judge($kit, $asOf);
@@ -55,37 +76,123 @@ final class KitStates
     }
 
     /**
-     * Judges every kit whose state holds no longer.
+     * Judges kits whose states are not present, a few at a time, until none is left or the time is over.
      *
-     * @return int how many
+     * @param  float  $seconds  how long at most
+     * @return int how many are left
      */
-    public function renewStale(string $asOf): int
+    public function judgeMarked(string $today, float $seconds): int
     {
-        $stale = DB::table('kit_states')->where('holds_through', '<', $asOf)->pluck('kit_id')->all();
-        foreach (array_chunk($stale, self::AT_ONCE) as $ids) {
-            Transaction::run(function () use ($ids, $asOf): void {
-                // Held before anything is read: what is recorded of them meanwhile comes after, and is judged by who records it.
-                $kits = array_values(Kit::query()->whereIn('id', $ids)->orderBy('id')->lockForUpdate()->with('place')->get()->all());
-                $this->contents->readAhead($kits, Day::of($asOf));
-                foreach ($kits as $kit) {
-                    $this->renew($kit, $asOf);
-                }
-                $this->contents->forget();
-            });
-        }
+        $until = microtime(true) + $seconds;
+        $after = '';
+        do {
+            $ids = array_values(array_map(
+                strval(...),
+                self::notPresent($today)->where('kit_id', '>', $after)->orderBy('kit_id')->limit(self::AT_ONCE)->pluck('kit_id')->all(),
+            ));
+            $this->judgeAgain($ids, $today);
+            $after = (string) end($ids);
+        } while (count($ids) === self::AT_ONCE && microtime(true) < $until);
 
-        return count($stale);
+        return count($ids) < self::AT_ONCE ? 0 : self::notPresent($today)->where('kit_id', '>', $after)->count();
     }
 
+    /** States that are not to be shown as present on that day. */
+    public static function notPresent(string $today): Builder
+    {
+        return DB::table('kit_states')->where(fn (Builder $query) => $query
+            ->where('is_marked', true)->orWhere('holds_through', '<', $today)->orWhere('judged_for', '>', $today));
+    }
+
+    /** Whether a state may be shown as present. */
+    public static function isPresent(KitState|stdClass $state, string $today): bool
+    {
+        return ! $state->is_marked && ($state->holds_through === null || $state->holds_through >= $today) && $state->judged_for <= $today;
+    }
+
+    /**
+     * Judges kits that nobody holds: in one snapshot, and keeps only what nothing newer was kept over meanwhile.
+     *
+     * @param  list<string>  $ids
+     * @param  (callable(): void)|null  $before  done when all is judged and nothing is kept yet
+     */
+    public function judgeAgain(array $ids, string $today, ?callable $before = null): void
+    {
+        if ($ids === []) {
+            return;
+        }
+        Transaction::run(function () use ($ids, $today, $before): void {
+            // The first thing that is read: the snapshot of all that follows.
+            $this->version->now();
+            $kits = array_values(Kit::query()->whereIn('id', $ids)->where('retired_on', null)->with('place')->orderBy('id')->get()->all());
+            $this->contents->readAhead($kits, Day::of($today));
+            $judged = array_map(fn (Kit $kit): Judged => $this->judge->judge($kit, $today), $kits);
+            $this->contents->forget();
+            if ($before !== null) {
+                $before();
+            }
+            $kept = DB::table('kit_states')->whereIn('kit_id', $ids)->orderBy('kit_id')->lockForUpdate()
+                ->get(['kit_id', 'rests_on', 'judged_version'])->keyBy('kit_id');
+            foreach ($kits as $index => $kit) {
+                $there = $kept->get($kit->id);
+                if ($there !== null && $there->rests_on <= $kit->last_operation && $there->judged_version <= $judged[$index]->version) {
+                    $this->write($kit, $judged[$index], $today, false);
+                }
+            }
+        });
+    }
+
+    /**
+     * Judges those of the kits that have no state at all.
+     *
+     * @param  list<string>  $ids
+     */
+    public function judgeFirst(array $ids, string $today): void
+    {
+        foreach (array_diff($ids, DB::table('kit_states')->whereIn('kit_id', $ids)->pluck('kit_id')->all()) as $id) {
+            Transaction::run(function () use ($id, $today): void {
+                $kit = Kit::locked($id);
+                if ($kit->retired_on === null) {
+                    $this->renew($kit, $today);
+                }
+            });
+        }
+    }
+
+    /** Keeps the answer of a kit that is held. An operation that is being written says afterwards which one it is (restOn). */
     public function keep(Kit $kit, Judged $judged, string $asOf): void
     {
+        $isThere = DB::table('kit_states')->where('kit_id', $kit->id)->lockForUpdate()->exists();
+        $this->write($kit, $judged, $asOf, ! $isThere);
+        // What was changed beside the record while this was judged concerned kits as they were: this one may be meant.
+        $latest = $this->version->latest();
+        if ($latest > $judged->version) {
+            DB::table('kit_states')->where('kit_id', $kit->id)->update(['needs_version' => DB::raw("GREATEST(needs_version, {$latest})")]);
+            JudgeMarked::soon();
+        }
+    }
+
+    /**
+     * An operation of these kits was written.
+     *
+     * @param  list<string>  $kitIds
+     * @param  bool  $isJudged  whether their states were kept with it
+     */
+    public static function restOn(array $kitIds, int $operation, bool $isJudged): void
+    {
+        foreach (array_chunk($kitIds, 1000) as $some) {
+            DB::table('kit_states')->whereIn('kit_id', $some)
+                ->update(['needs_operation' => $operation, ...($isJudged ? ['rests_on' => $operation] : [])]);
+        }
+    }
+
+    private function write(Kit $kit, Judged $judged, string $asOf, bool $isNew): void
+    {
         $due = $judged->due();
-        $reasons = $this->words->reasons($judged);
         $today = Day::of($asOf);
         $wantsRestock = (new Advice($judged->judgement))->wantsRestock();
         $grace = $judged->plan->policy->graceDays;
-        DB::table('kit_states')->upsert([[
-            'kit_id' => $kit->id,
+        $state = [
             'code' => $kit->code,
             'walk_order' => $kit->place->walk_order,
             'verdict' => $judged->verdict()->value,
@@ -99,31 +206,35 @@ final class KitStates
             'wants_restock' => $wantsRestock,
             'judged_for' => $asOf,
             'holds_through' => $this->holdsThrough($judged, $today),
-        ]], 'kit_id');
-        DB::table('kit_reasons')->where('kit_id', $kit->id)->delete();
-        $rows = [];
-        foreach (array_values(array_filter($reasons, static fn (Reason $reason): bool => $reason->severity !== 'note')) as $position => $reason) {
-            $rows[] = ['kit_id' => $kit->id, 'position' => $position, 'severity' => $reason->severity, 'text' => mb_substr($reason->text, 0, 300)];
-        }
-        DB::table('kit_reasons')->insert($rows);
-        $this->keepDates($kit, $this->dates($kit, $judged));
+            'judged_version' => $judged->version,
+            'rests_on' => $kit->last_operation,
+        ];
+        $table = DB::table('kit_states');
+        $isNew
+            ? $table->insert([...$state, 'kit_id' => $kit->id, 'needs_version' => 0, 'needs_operation' => $kit->last_operation])
+            : $table->where('kit_id', $kit->id)->update($state);
+        $this->keepRows('kit_findings', $kit, array_map(
+            static fn (int $position, CheckFinding $fact): array => ['position' => $position, ...$fact->columns()],
+            array_keys($facts = $this->words->facts($judged)),
+            $facts,
+        ), 'position');
+        $this->keepRows('kit_dates', $kit, $this->dates($kit, $judged), 'id');
     }
 
     /**
-     * Most checks leave the dates as they are: then there is nothing to write.
+     * Most judgings leave them as they are: then there is nothing to write.
      *
-     * @param  list<array<string, string>>  $dates
+     * @param  list<array<string, bool|int|string|null>>  $rows
      */
-    private function keepDates(Kit $kit, array $dates): void
+    private function keepRows(string $table, Kit $kit, array $rows, string $order): void
     {
-        $line = static fn (array $date): string => implode("\n", [$date['place_id'], $date['day'], $date['kind'], $date['texts']]);
-        $kept = DB::table('kit_dates')->where('kit_id', $kit->id)->get(['place_id', 'day', 'kind', 'texts']);
-        $before = $kept->map(static fn (object $row): string => $line((array) $row))->sort()->values()->all();
-        $now = array_map($line, $dates);
-        sort($now);
-        if ($before !== $now) {
-            DB::table('kit_dates')->where('kit_id', $kit->id)->delete();
-            DB::table('kit_dates')->insert($dates);
+        $columns = array_keys($rows[0] ?? ['kit_id' => 0]);
+        $kept = DB::table($table)->where('kit_id', $kit->id)->orderBy($order)->get($columns)
+            ->map(static fn (stdClass $row): array => (array) $row)->all();
+        // Loosely: the database may give a number as text.
+        if ($kept != $rows) {
+            DB::table($table)->where('kit_id', $kit->id)->delete();
+            DB::table($table)->insert(array_map(static fn (array $row): array => ['kit_id' => $kit->id, ...$row], $rows));
         }
     }
 
@@ -153,26 +264,23 @@ final class KitStates
         return $days === [] ? null : (string) $days[0];
     }
 
-    /** @return list<array<string, string>> */
+    /** @return list<array<string, string|null>> the marks of the horizon */
     private function dates(Kit $kit, Judged $judged): array
     {
-        $texts = [];
-        if ($judged->due()->day !== null) {
-            $texts[(string) $judged->due()->day]['check'][] = $this->words->due($judged->due());
-        }
+        $mark = ['place_id' => $kit->place_id, 'item_code' => null, 'due_kind' => null, 'due_because' => null];
+        $due = $judged->due();
+        $marks = $due->day === null ? [] : [
+            [...$mark, 'day' => (string) $due->day, 'kind' => 'check', 'due_kind' => $due->kind, 'due_because' => $due->because],
+        ];
+        $expiries = [];
         foreach ($judged->judgement->assignment->contents as $index => $row) {
             if ($row->expires !== null && $judged->judgement->assignment->isEffective($index)) {
-                $text = $this->words->itemName($row->item->code).' expires';
-                $texts[(string) $row->expires->lastGoodDay]['expiry'][$text] = $text;
+                $day = (string) $row->expires->lastGoodDay;
+                $expiries["{$day} {$row->item->code}"] = [...$mark, 'day' => $day, 'kind' => 'expiry', 'item_code' => $row->item->code];
             }
         }
-        $dates = [];
-        foreach ($texts as $day => $kinds) {
-            foreach ($kinds as $kind => $lines) {
-                $dates[] = ['kit_id' => $kit->id, 'place_id' => $kit->place_id, 'day' => $day, 'kind' => $kind, 'texts' => implode("\n", $lines)];
-            }
-        }
+        ksort($expiries);
 
-        return $dates;
+        return [...$marks, ...array_values($expiries)];
     }
 }

@@ -79,12 +79,12 @@ final class Words
 
     public function due(Due $due): string
     {
-        if ($due->day === null) {
-            return 'No check is planned.';
-        }
-        $what = $due->kind === 'quick' ? 'quick check' : 'full check';
+        return $due->day === null ? 'No check is planned.' : self::check((string) $due->day, (string) $due->kind, (string) $due->because);
+    }
 
-        return ucfirst($what).' on '.self::date((string) $due->day).', because '.self::because((string) $due->because).'.';
+    public static function check(string $day, string $kind, string $because): string
+    {
+        return ($kind === 'quick' ? 'Quick check' : 'Full check').' on '.self::date($day).', because '.self::because($because).'.';
     }
 
     private static function because(string $because): string
@@ -144,9 +144,28 @@ final class Words
         );
     }
 
+    /** @return list<CheckFinding> what is kept of a judgement, gravest first: what asks for something, and what lowers it from outside */
+    public function facts(Judged $judged): array
+    {
+        $facts = array_map(fn (Finding $finding): CheckFinding => $this->fact($judged, $finding), array_values(array_filter(
+            $judged->judgement->findings,
+            static fn (Finding $finding): bool => $finding->severity !== Severity::Note,
+        )));
+        if ($judged->disagreement !== null) {
+            $facts[] = $judged->disagreement->fact($judged->isLowered() && $judged->verdict() === Verdict::NotReady ? Severity::Stop : Severity::Fix);
+        }
+        $grave = static fn (CheckFinding $fact): int => $fact->severity === Severity::Stop->value ? 0 : 1;
+        usort($facts, static fn (CheckFinding $one, CheckFinding $other): int => $grave($one) <=> $grave($other));
+
+        return $facts;
+    }
+
     /** What was found, in words. */
     public static function found(CheckFinding $fact): string
     {
+        if ($fact->kind === Disagreement::KIND) {
+            return Disagreement::say($fact);
+        }
         $what = $fact->lotNumber === null ? (string) $fact->subject : "{$fact->subject} (lot {$fact->lotNumber})";
         $until = $fact->goodUntil === null ? '' : self::date($fact->goodUntil);
 

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Kits;
 
+use App\Judging\KitStates;
+use App\Judging\Words;
 use App\Kits\Http\KitRow;
 use App\Kits\Http\PlaceRef;
 use App\Kits\Http\PlaceResource;
 use App\Kits\Models\Kit;
-use App\Kits\Models\KitReason;
+use App\Kits\Models\KitFinding;
 use App\Kits\Models\Place;
+use App\Ledger\Parts\CheckFinding;
 use Sarcina\Core\Calendar\Day;
 
 /** Every place in walking order with the kits that are there. */
@@ -19,7 +22,7 @@ final class ReadPlaces
     public function __invoke(string $today): array
     {
         $places = Place::query()
-            ->with(['kits' => fn ($kits) => $kits->whereNull('retired_on'), 'kits.state', 'kits.design', 'kits.reasons'])
+            ->with(['kits' => fn ($kits) => $kits->whereNull('retired_on'), 'kits.state', 'kits.design', 'kits.findings'])
             ->orderBy('walk_order')
             ->get();
 
@@ -31,22 +34,24 @@ final class ReadPlaces
 
     private static function kit(Kit $kit, Place $place, string $today): KitRow
     {
-        $state = $kit->state ?? throw new \RuntimeException("Kit {$kit->code} was never judged; run artisan kits:judge.");
-        $overdue = $state->overdue_from === null ? 0 : max(0, Day::of($today)->number - Day::of($state->overdue_from)->number + 1);
+        $state = $kit->state;
+        $overdue = $state?->overdue_from === null ? 0 : max(0, Day::of($today)->number - Day::of($state->overdue_from)->number + 1);
+
+        $isPresent = $state !== null && KitStates::isPresent($state, $today);
 
         return new KitRow(
             $kit->code,
             $kit->name,
             $kit->design->name,
             new PlaceRef($place->id, $place->name, $place->path),
-            $state->verdict->value,
-            $state->due_on,
-            $state->due_kind,
+            $isPresent ? $state->verdict->value : null,
+            $state?->due_on,
+            $state?->due_kind,
             $overdue,
             $kit->last_full_on,
-            $state->wants_restock,
+            $state->wants_restock ?? false,
             $kit->seal->value,
-            array_values($kit->reasons->map(fn (KitReason $reason): string => $reason->text)->all()),
+            $isPresent ? array_values($kit->findings->map(fn (KitFinding $finding): string => Words::found(CheckFinding::fromRow($finding)))->all()) : [],
         );
     }
 }

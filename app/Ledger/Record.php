@@ -6,6 +6,7 @@ namespace App\Ledger;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Judging\KitStates;
 use App\Kits\Models\Kit;
 use App\Ledger\Parts\CheckOutcome;
 use App\Ledger\Parts\CheckRow;
@@ -103,6 +104,7 @@ final class Record
         }
         $this->fillFacts($operation, $facts, $number);
         $this->keepKits($operation, $number);
+        KitStates::restOn(array_map(static fn (Kit $kit): string => $kit->id, $operation->kits), $number, $keepState !== null);
         (new Head($epoch, $number, $hash))->move();
         if (! $this->checkpoints->has($this->organisation->today())) {
             DB::afterCommit(fn () => $this->checkpoints->writeIfPossible(Head::read(), $this->organisation->today()));

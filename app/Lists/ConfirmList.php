@@ -6,6 +6,7 @@ namespace App\Lists;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Judging\KitStates;
 use App\Ledger\Digests;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
@@ -29,6 +30,7 @@ final class ConfirmList
 {
     public function __construct(
         private readonly WriteList $write,
+        private readonly KitStates $states,
         private readonly Record $record,
         private readonly Digests $digests,
         private readonly Organisation $organisation,
@@ -60,6 +62,7 @@ final class ConfirmList
     public function finish(KitList $list, User $by, CarbonInterface $at): KitList
     {
         return Transaction::run(function () use ($list, $by, $at): KitList {
+            $this->states->beginChange();
             $list = $this->open($list);
             $found = $list->confirmations()->get()->keyBy('line_code');
             $lines = $list->lines()->with('entries')->get();
@@ -95,7 +98,7 @@ final class ConfirmList
                     ->with([], [new Attested('edition', $list->id, $title, $this->digests->of('edition', $list->id))])
                     ->saying($by->name, null),
             );
-            $this->write->doubt($list);
+            $this->write->mark($list);
 
             return $list;
         });

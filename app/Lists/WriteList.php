@@ -63,6 +63,7 @@ final class WriteList
         $this->unsound->refuse($content, '');
 
         return Transaction::run(function () use ($list, $base, $content): KitList {
+            $this->states->beginChange();
             $list = KitList::query()->where('id', $list->id)->lockForUpdate()->firstOrFail();
             if ($list->confirmed_at !== null) {
                 throw ValidationException::withMessages(['lines' => "Edition {$list->edition} is confirmed and never ".
@@ -78,7 +79,7 @@ final class WriteList
             $list->update([...$content->columns(), 'revision' => $base + 1]);
             $this->write($list, $content);
             $this->findPockets($list);
-            $this->doubt($list);
+            $this->mark($list);
             $this->refuseClashes($list);
 
             return $list;
@@ -125,10 +126,10 @@ final class WriteList
     }
 
     /** Kits that are held to the list are judged again before they are shown. */
-    public function doubt(KitList $list): void
+    public function mark(KitList $list): void
     {
         $this->plans->forget();
-        $this->states->doubt(array_values([
+        $this->states->mark(array_values([
             ...DB::table('kits')->join('designs', 'designs.id', '=', 'kits.design_id')->where('designs.list_id', $list->id)->pluck('kits.id')->all(),
             ...DB::table('kit_modules')->where('list_id', $list->id)->pluck('kit_id')->all(),
         ]));

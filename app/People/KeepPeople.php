@@ -96,6 +96,6 @@ final class KeepPeople
     private function forget(): void
     {
         $this->scopes->forget();
-        $this->states->doubt();
+        $this->states->mark();
     }
 }

@@ -5,14 +5,20 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Accounts\Models\Organisation;
+use App\Accounts\SharedSessions;
 use App\Ledger\CheckpointFiles;
 use App\Ledger\Keys;
 use App\Support\GuardedConnection;
+use App\Support\Workers;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
+use Illuminate\Database\DatabaseManager;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\Session;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
 
@@ -34,12 +40,21 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(\App\Judging\KitPlans::class);
         $this->app->scoped(\App\Judging\KitContents::class);
         $this->app->scoped(\App\People\Scopes::class);
+        $this->app->scoped(\App\Judging\JudgingVersion::class);
         $this->app->scoped(\App\Catalogue\Measures::class);
         $this->app->scoped(Organisation::class, fn (): Organisation => Organisation::current());
     }
 
     public function boot(): void
     {
+        Session::extend('shared', static fn (Application $app): SharedSessions => new SharedSessions(
+            $app->make(DatabaseManager::class)->connection(),
+            config()->string('session.table'),
+            config()->integer('session.lifetime'),
+            $app,
+        ));
+        $workers = new Workers;
+        Queue::looping(static fn () => $workers->isAlive());
         // A policy stands in its area, beside the models' folder.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => str_replace('\\Models\\', '\\', $model).'Policy');
         RateLimiter::for('sign-in', fn (Request $request): array => [

@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Catalogue\Catalogue;
+use App\Judging\KitStates;
 use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
+use App\Ledger\Parts\CheckFinding;
+use App\Support\Workers;
 use App\Today\Http\HorizonResource;
 use App\Today\Http\MarkResource;
 use App\Today\Http\TodayResource;
@@ -30,29 +34,35 @@ final class ReadToday
     /** The horizon goes along with the page of the worklist: the places of its first rows. */
     private const HORIZON_PLACES = 12;
 
+    public function __construct(private readonly Catalogue $catalogue, private readonly Workers $workers)
+    {
+    }
+
     public function __invoke(string $today, int $page): TodayResource
     {
-        [$counts, $overdue, $inAll] = $this->count($today);
+        [$counts, $beingJudged, $overdue, $inAll] = $this->count($today);
         $rows = $this->work(($page - 1) * self::PAGE);
-        $reasons = DB::table('kit_reasons')
+        $findings = DB::table('kit_findings')
             ->whereIn('kit_id', $rows->pluck('kit_id')->all())
             ->orderBy('position')
-            ->get(['kit_id', 'text'])
+            ->get()
             ->groupBy('kit_id');
         $from = CarbonImmutable::parse($today)->startOfMonth();
         $until = $from->addMonths(self::MONTHS)->subDay();
 
         return new TodayResource(
             $today,
-            array_sum($counts),
+            array_sum($counts) + $beingJudged,
             array_map(static fn (string $verdict): VerdictCount => new VerdictCount($verdict, $counts[$verdict] ?? 0), [
                 'not_ready',
                 'limited',
                 'ready_with_actions',
                 'ready',
             ]),
+            $beingJudged,
+            $this->workers->silentSince(),
             $overdue,
-            array_values($rows->map(fn (stdClass $row): WorkResource => $this->row($row, $reasons, $today))->all()),
+            array_values($rows->map(fn (stdClass $row): WorkResource => $this->row($row, $findings, $today))->all()),
             $inAll,
             $page,
             max(1, (int) ceil($inAll / self::PAGE)),
@@ -62,23 +72,29 @@ final class ReadToday
         );
     }
 
-    /** @return array{array<string, int>, int, int} kits by verdict, kits overdue, rows of the worklist */
+    /** @return array{array<string, int>, int, int, int} kits by verdict, kits being judged again, kits overdue, rows of the worklist */
     private function count(string $today): array
     {
         $counts = [];
+        $beingJudged = 0;
         $overdue = 0;
         $inAll = 0;
         $groups = DB::table('kit_states')
-            ->selectRaw('verdict, COUNT(*) AS kits, SUM(overdue_from <= ?) AS overdue, SUM(band < ?) AS work', [$today, Band::Nothing->value])
+            ->selectRaw(
+                'verdict, COUNT(*) AS kits, SUM(is_marked OR COALESCE(holds_through < ?, 0) OR judged_for > ?) AS again,
+                SUM(overdue_from <= ?) AS overdue, SUM(band < ?) AS work',
+                [$today, $today, $today, Band::Nothing->value],
+            )
             ->groupBy('verdict')
             ->get();
         foreach ($groups as $group) {
-            $counts[$group->verdict] = (int) $group->kits;
+            $counts[$group->verdict] = (int) $group->kits - (int) $group->again;
+            $beingJudged += (int) $group->again;
             $overdue += (int) $group->overdue;
             $inAll += (int) $group->work;
         }
 
-        return [$counts, $overdue, $inAll];
+        return [$counts, $beingJudged, $overdue, $inAll];
     }
 
     /** @return Collection<int, stdClass> most pressing first, by the core's band, and within it in walking order */
@@ -95,23 +111,28 @@ final class ReadToday
             ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path']);
     }
 
-    /** @param  Collection<array-key, Collection<int, stdClass>>  $reasons */
-    private function row(stdClass $row, Collection $reasons, string $today): WorkResource
+    /** @param  Collection<array-key, Collection<int, stdClass>>  $findings */
+    private function row(stdClass $row, Collection $findings, string $today): WorkResource
     {
         $asOf = Day::of($today);
         $overdue = $row->overdue_from === null ? 0 : max(0, $asOf->number - Day::of($row->overdue_from)->number + 1);
+        $isPresent = KitStates::isPresent($row, $today);
         $texts = [];
         if ($row->due_on !== null && $row->due_on <= (string) $asOf->plusDays(Urgency::SOON_DAYS)) {
             $texts[] = self::dueText($row, $overdue, $today);
         }
-        $all = [...$texts, ...($reasons->get($row->kit_id)?->map(static fn (stdClass $reason): string => $reason->text)->values()->all() ?? [])];
+        // What was found before is not said of now.
+        foreach ($isPresent ? $findings->get($row->kit_id) ?? [] : [] as $finding) {
+            $texts[] = Words::found(CheckFinding::fromRow($finding));
+        }
         $isDue = $row->due_on !== null && $row->due_on <= $today;
         // What is missing is restocked first; but a kit that is due is counted before anything is put in.
         $job = $isDue || ! $row->wants_restock ? 'check' : 'restock';
 
         return new WorkResource(
-            $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), Band::from((int) $row->band)->word(), $row->verdict, $job,
-            $job === 'check' ? $row->due_kind : null, array_slice($all, 0, 3), max(0, count($all) - 3), $row->due_on, $overdue,
+            $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), Band::from((int) $row->band)->word(),
+            $isPresent ? $row->verdict : null, $job,
+            $job === 'check' ? $row->due_kind : null, array_slice($texts, 0, 3), max(0, count($texts) - 3), $row->due_on, $overdue,
         );
     }
 
@@ -147,32 +168,31 @@ final class ReadToday
         $marks = DB::table('kit_dates')->join('kits', 'kits.id', '=', 'kit_dates.kit_id')
             ->whereIn('kit_dates.place_id', $ids)
             ->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
-            ->orderBy('day')->get(['kit_dates.place_id', 'kit_dates.day', 'kit_dates.kind', 'kit_dates.texts', 'kits.code'])->groupBy('place_id');
+            ->orderBy('day')->get(['kit_dates.*', 'kits.code'])->groupBy('place_id');
 
-        return array_values(
-            $places
-                ->map(
-                    static fn (stdClass $place): HorizonResource => new HorizonResource(
-                        new PlaceRef($place->id, $place->name, $place->path),
-                        array_values(
-                            ($marks->get($place->id) ?? collect())
-                                ->map(
-                                    static fn (stdClass $mark): MarkResource => new MarkResource(
-                                        $mark->day,
-                                        $mark->kind,
-                                        $mark->code,
-                                        explode(
-                                            '
-',
-                                            $mark->texts,
-                                        ),
-                                    ),
-                                )
-                                ->all(),
-                        ),
-                    ),
-                )
-                ->all(),
-        );
+        return array_values($places->map(fn (stdClass $place): HorizonResource => new HorizonResource(
+            new PlaceRef($place->id, $place->name, $place->path),
+            $this->marks($marks->get($place->id) ?? collect()),
+        ))->all());
+    }
+
+    /**
+     * One mark for what expires in a kit on a day, and one for its check.
+     *
+     * @param  Collection<int, stdClass>  $dates
+     * @return list<MarkResource>
+     */
+    private function marks(Collection $dates): array
+    {
+        return array_values($dates->groupBy(static fn (stdClass $date): string => "{$date->day} {$date->kind} {$date->code}")->map(
+            fn (Collection $same): MarkResource => new MarkResource(
+                $same->first()->day ?? '',
+                $same->first()->kind ?? '',
+                $same->first()->code ?? '',
+                array_values($same->map(fn (stdClass $date): string => $date->kind === 'expiry'
+                    ? $this->catalogue->name($date->item_code).' expires'
+                    : Words::check($date->day, $date->due_kind, $date->due_because))->all()),
+            ),
+        )->all());
     }
 }

@@ -7,7 +7,7 @@ use_instance() {
     var="$here/var/$instance"
     port=$2
     [ -f "$var/port" ] && port=$(cat "$var/port")
-    mkdir -p "$var/storage/framework/views" "$var/storage/framework/sessions" "$var/storage/framework/cache/data" "$var/storage/logs" "$var/run"
+    mkdir -p "$var/storage/framework/views" "$var/storage/logs" "$var/run"
     chmod 700 "$var/run"
     # A socket's path must be short, a checkout's may be long.
     sockets="/tmp/sarcina-$(id -u)-$(printf '%s' "$var" | sha256sum | cut -c1-12)"
@@ -242,15 +242,51 @@ CONF
         fi
         read -rt 0.1 <> <(:) || :
     done
+    start_workers
+}
+
+# Work that waits is done beside the server: by a worker that takes it from the database, and by a clock that sets what is due every
+# minute. Each is started again when it ends, whatever ended it.
+start_workers() {
+    stop_workers
+    keep_running worker php artisan queue:work database --sleep=1 --tries=3 --timeout=300 --memory=256 --max-time=3600 --quiet
+    keep_running clock php artisan schedule:work --quiet
+}
+
+# keep_running NAME COMMAND…: its keeper's process id stands in run/NAME.pid, its own in run/NAME.child.
+keep_running() {
+    local name=$1
+    shift
+    setsid bash -c '
+        run=$1 name=$2
+        shift 2
+        trap "kill \$child 2>/dev/null; wait \$child 2>/dev/null; rm -f \"$run/$name.child\"; exit 0" TERM INT
+        while :; do
+            "$@" &
+            child=$!
+            echo "$child" > "$run/$name.child"
+            wait "$child" || :
+            read -rt 1 <> <(:) || :
+        done
+    ' keeper "$var/run" "$name" "$@" < /dev/null >> "$var/$name.log" 2>&1 &
+    echo $! > "$var/run/$name.pid"
+    disown
+}
+
+stop_workers() {
+    stop_by_pid "$var/run/worker.pid"
+    stop_by_pid "$var/run/clock.pid"
 }
 
 stop_server() {
+    stop_workers
     stop_by_pid "$var/run/nginx.pid" QUIT
     stop_by_pid "$var/run/fpm.pid" QUIT
 }
 
 say_status() {
     if alive "$var/run/nginx.pid" && alive "$var/run/fpm.pid"; then echo "server: runs at http://127.0.0.1:$port"; else echo "server: stopped"; fi
+    if alive "$var/run/worker.pid" && alive "$var/run/clock.pid"; then echo "workers: run"; else echo "workers: stopped"; fi
     if alive "$var/run/db.pid"; then echo "database: runs on 127.0.0.1:$(cat "$var/db.port")"; else echo "database: stopped"; fi
     if [ -f "$var/demo-loaded" ]; then echo "demo data: loaded"; else echo "demo data: not loaded"; fi
 }

@@ -5,13 +5,13 @@ all_parts="core alone http components browser pint phpstan eslint prettier tsc"
 run_tests() {
     local parts=${*:-$all_parts} part failed=()
     for part in $parts; do
-        case " $all_parts " in *" $part "*) ;; *) echo "There is no part \"$part\"; parts are: $all_parts" >&2; exit 64 ;; esac
+        case " $all_parts long " in *" $part "*) ;; *) echo "There is no part \"$part\"; parts are: $all_parts, and long" >&2; exit 64 ;; esac
     done
     need_packages chromium chromium-driver
     need_vendor
     need_node_modules
     mkdir -p var/cache
-    case " $parts " in *" http "*|*" browser "*) start_test_instance ;; esac
+    case " $parts " in *" http "*|*" browser "*|*" long "*) start_test_instance ;; esac
     declare -A outcome seconds
     for part in $parts; do
         echo
@@ -50,6 +50,8 @@ start_test_instance() {
 part_core() { vendor/bin/phpunit -c core/phpunit.xml; }
 part_alone() { vendor/bin/phpunit -c core/phpunit.xml --filter StandsAloneTest; }
 part_http() { vendor/bin/phpunit --testsuite http && vendor/bin/phpunit --testsuite served; }
+# What takes its time: races, hundreds of rounds.
+part_long() { load_demo && vendor/bin/phpunit --testsuite long; }
 part_components() { npx vitest run; }
 part_browser() { load_demo && vendor/bin/phpunit --testsuite browser; }
 # Pint is an application of the same framework, and would read this one's cached settings.

@@ -186,19 +186,25 @@ return new class extends Migration
         // What was found, as facts: the words are said when it is read.
         Schema::create('check_findings', function (Blueprint $table): void {
             $this->partOf($table);
-            $table->string('kind', 20);
-            $table->enum('severity', ['stop', 'fix', 'note']);
-            $table->string('line', 60)->nullable();
-            // The line's need or the item's name.
-            $table->string('subject', 160)->nullable();
-            $table->string('item_code', 60)->nullable();
-            $table->string('lot_number', 60)->nullable();
-            $table->string('expires', 10)->nullable();
-            $table->date('good_until')->nullable();
-            $table->string('pocket', 60)->nullable();
-            $table->unsignedInteger('quantity')->nullable();
-            $table->string('detail', 300)->nullable();
+            $this->finding($table);
         });
+    }
+
+    /** One finding, as facts. */
+    private function finding(Blueprint $table): void
+    {
+        $table->string('kind', 20);
+        $table->enum('severity', ['stop', 'fix', 'note']);
+        $table->string('line', 60)->nullable();
+        // The line's need or the item's name.
+        $table->string('subject', 160)->nullable();
+        $table->string('item_code', 60)->nullable();
+        $table->string('lot_number', 60)->nullable();
+        $table->string('expires', 10)->nullable();
+        $table->date('good_until')->nullable();
+        $table->string('pocket', 60)->nullable();
+        $table->unsignedInteger('quantity')->nullable();
+        $table->string('detail', 300)->nullable();
     }
 
     private function others(): void
@@ -292,20 +298,33 @@ return new class extends Migration
             // How pressing it is (the core's Band), most pressing first; 4 where there is nothing to do.
             $table->unsignedTinyInteger('band');
             $table->boolean('wants_restock');
-            $table->date('judged_for');
+            // The day that it was judged for, and the last on which nothing in it changes by the calendar alone.
+            $table->date('judged_for')->index();
             $table->date('holds_through')->nullable()->index();
+            // What it was judged under, and what it must have been judged under to be shown as present (App\Judging\JudgingVersion).
+            $table->unsignedBigInteger('judged_version');
+            $table->unsignedBigInteger('needs_version');
+            // The kit's last operation that it knows of, and the last there is.
+            $table->unsignedBigInteger('rests_on');
+            $table->unsignedBigInteger('needs_operation');
+            // No write clears it but a judging that saw all that it needs.
+            $table->boolean('is_marked')->storedAs('needs_version > judged_version OR needs_operation > rests_on')->index();
             // Hold all that Today's counts look at, and the order of its worklist.
-            $table->index(['verdict', 'overdue_from', 'band'], 'kit_states_counts');
+            $table->index(['verdict', 'is_marked', 'holds_through', 'judged_for', 'overdue_from', 'band'], 'kit_states_counts');
             $table->index(['band', 'walk_order', 'code'], 'kit_states_work');
         });
+        Schema::create('judging_version', function (Blueprint $table): void {
+            $table->unsignedTinyInteger('id')->primary();
+            $table->unsignedBigInteger('version');
+        });
+        DB::table('judging_version')->insert(['id' => 1, 'version' => 1]);
 
-        Schema::create('kit_reasons', function (Blueprint $table): void {
-            $table->id();
+        // What was found when a kit was judged last, gravest first, as facts: the words are said when they are read.
+        Schema::create('kit_findings', function (Blueprint $table): void {
             $table->foreignUlid('kit_id')->constrained();
             $table->unsignedSmallInteger('position');
-            $table->enum('severity', ['stop', 'fix', 'note']);
-            $table->string('text', 300);
-            $table->index(['kit_id', 'position']);
+            $this->finding($table);
+            $table->primary(['kit_id', 'position']);
         });
 
         // The marks of the horizon: on which days something in a kit expires or a check falls due.
@@ -315,8 +334,10 @@ return new class extends Migration
             $table->foreignUlid('place_id')->constrained();
             $table->date('day');
             $table->enum('kind', ['expiry', 'check']);
-            // All that happens on that day, one a line.
-            $table->text('texts');
+            // The item that expires, or which check is due and why.
+            $table->string('item_code', 60)->nullable();
+            $table->enum('due_kind', ['full', 'quick'])->nullable();
+            $table->string('due_because', 12)->nullable();
             $table->index(['place_id', 'day']);
         });
     }

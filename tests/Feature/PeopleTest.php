@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Accounts\Models\Organisation;
+use App\Judging\JudgeMarked;
 use App\Kits\Models\Place;
 use App\People\Models\FirstAider;
 use App\People\Models\Qualification;
@@ -88,6 +89,8 @@ final class PeopleTest extends TestCase
         $this->assertNotSame('not_ready', $verdict());
         $this->travel(1)->days();
         $this->app?->forgetScopedInstances();
+        $this->assertSame('', $verdict(), 'It is not what was said of yesterday.');
+        $this->app->call([new JudgeMarked, 'handle']);
         $this->assertSame('not_ready', $verdict(), 'Nobody may use the haemostatic gauze there any more.');
     }
 

@@ -53,13 +53,23 @@ final class TodayTest extends TestCase
         $this->assertNotNull(collect($kitchen['marks'])->firstWhere('kind', 'check'));
     }
 
-    public function test_a_state_that_holds_no_longer_is_judged_again_before_it_is_shown(): void
+    public function test_a_state_that_holds_no_longer_is_not_shown_as_present_until_it_is_judged_again(): void
     {
         $this->assertSame('ready_with_actions', $this->actAs('keeper')->readKit('QH-05')['verdict']['verdict']);
         $this->travel(20)->days();
-        $work = collect($this->getJson('/api/today')->assertOk()->json('work'))->keyBy('kit');
-        $this->assertSame('limited', $work['QH-05']['verdict'], 'Both large burn dressings are past their date by then.');
-        $this->assertSame(['limited'], DB::table('kit_states')->where('kit_id', $this->kit('QH-05')->id)->pluck('verdict')->all());
+        $before = DB::table('kit_states')->orderBy('kit_id')->get()->all();
+        $today = $this->getJson('/api/today')->assertOk()->json();
+        $this->assertNull(collect($today['work'])->keyBy('kit')['QH-05']['verdict']);
+        $this->assertSame([], array_filter(collect($today['work'])->keyBy('kit')['QH-05']['reasons'], fn (string $text): bool => str_contains($text, 'dressing')));
+        $this->assertGreaterThan(0, $today['being_judged']);
+        $this->assertSame($today['kits'], $today['being_judged'] + array_sum(array_column($today['counts'], 'kits')));
+        $places = collect($this->getJson('/api/places')->assertOk()->json())->pluck('kits')->flatten(1)->keyBy('code');
+        $this->assertNull($places['QH-05']['verdict']);
+        $this->assertEquals($before, DB::table('kit_states')->orderBy('kit_id')->get()->all(), 'Reading writes nothing.');
+        $this->artisan('schedule:run');
+        $today = $this->getJson('/api/today')->assertOk()->json();
+        $this->assertSame(0, $today['being_judged']);
+        $this->assertSame('limited', collect($today['work'])->keyBy('kit')['QH-05']['verdict'], 'Both large burn dressings are past their date by then.');
         $this->travelBack();
     }
 
@@ -68,7 +78,7 @@ final class TodayTest extends TestCase
         $states = app(KitStates::class);
         foreach ([0, 3, 9, 25, 40, 70, 130, 260] as $days) {
             $day = now()->addDays($days)->toDateString();
-            $states->renewStale($day);
+            $states->judgeMarked($day, 60.0);
             $kept = DB::table('kit_states')->orderBy('kit_id')->get(['kit_id', 'verdict', 'due_on', 'mass_g'])->all();
             foreach (\App\Kits\Models\Kit::query()->get() as $kit) {
                 $states->renew($kit, $day);

@@ -158,9 +158,4 @@ final class FaultTest extends ServedTestCase
         $this->assertSame($before[1] + 1, $this->number('SELECT COUNT(*) FROM movements'));
         $this->assertLedgerIsWhole();
     }
-
-    private function ulid(): string
-    {
-        return strtolower((string) new \Symfony\Component\Uid\Ulid);
-    }
 }

@@ -39,6 +39,11 @@ abstract class ServedTestCase extends TestCase
         );
     }
 
+    protected function ulid(): string
+    {
+        return strtolower((string) new \Symfony\Component\Uid\Ulid);
+    }
+
     protected function number(string $query): int
     {
         return (int) $this->database()->query($query)->fetchColumn();
@@ -57,14 +62,34 @@ abstract class ServedTestCase extends TestCase
 
     protected function assertLedgerIsWhole(): void
     {
-        // The suite's own settings name another database; the served one's must not be hidden by them.
-        exec(
-            'cd '.escapeshellarg(dirname(__DIR__, 2)).' && env -u DB_DATABASE -u DB_USERNAME -u LEDGER_CHECKPOINTS -u APP_ENV APP_CONFIG_CACHE='.escapeshellarg($this->var().'/config.php').' php artisan ledger:verify 2>&1',
-            $said,
-            $exit,
+        $this->assertSame(0, $this->artisan('ledger:verify', $said), $said);
+        $this->assertStringContainsString('The record is whole', $said);
+    }
+
+    /** Runs a command of the served instance. */
+    protected function artisan(string $command, ?string &$said = null): int
+    {
+        $run = proc_open(
+            ['php', dirname(__DIR__, 2).'/artisan', ...explode(' ', $command)],
+            [1 => ['pipe', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, dirname(__DIR__, 2), $this->environment(),
         );
-        $this->assertSame(0, $exit, implode("\n", $said));
-        $this->assertStringContainsString('The record is whole', implode("\n", $said));
+        $this->assertIsResource($run);
+        $said = (string) stream_get_contents($pipes[1]);
+
+        return proc_close($run);
+    }
+
+    /** @return array<string, string> the served instance's: the suite's own settings name another database, and would hide it */
+    protected function environment(): array
+    {
+        $own = ['APP_ENV', 'CACHE_STORE', 'QUEUE_CONNECTION', 'SESSION_DRIVER', 'DB_DATABASE', 'DB_USERNAME', 'LEDGER_CHECKPOINTS'];
+
+        return [
+            ...array_diff_key(getenv(), array_flip($own)),
+            ...array_map(fn (string $name): string => "{$this->var()}/{$name}.php", [
+                'APP_CONFIG_CACHE' => 'config', 'APP_ROUTES_CACHE' => 'routes', 'APP_EVENTS_CACHE' => 'events',
+            ]),
+        ];
     }
 
     /** @param  callable(): bool  $until */

@@ -7,20 +7,29 @@ namespace App\Console\Commands;
 use App\Accounts\Models\Organisation;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
+use App\Support\Transaction;
 use Illuminate\Console\Command;
 
 final class KitsJudge extends Command
 {
-    protected $signature = 'kits:judge';
+    private const SECONDS = 60.0;
+
+    protected $signature = 'kits:judge {--marked : only those whose states are not present}';
 
     protected $description = 'Asks the core about every kit and keeps its answers anew';
 
     public function handle(KitStates $states): int
     {
         $today = Organisation::current()->today();
+        if ($this->option('marked') === true) {
+            $left = $states->judgeMarked($today, self::SECONDS);
+            $this->info($left === 0 ? "Every state is of {$today}." : "{$left} kits are left.");
+
+            return self::SUCCESS;
+        }
         $count = 0;
         foreach (Kit::query()->where('retired_on', null)->orderBy('id')->lazyById(200, 'id') as $kit) {
-            $states->renew($kit, $today);
+            Transaction::run(fn () => $states->renew(Kit::locked($kit->id), $today));
             $count++;
         }
         $this->info("{$count} kits judged for {$today}.");

@@ -6,7 +6,6 @@ namespace App\Designs\Http;
 
 use App\Designs\Models\Design;
 use App\Judging\KitPlans;
-use App\Judging\KitStates;
 use App\Kits\Http\PlaceResource;
 use App\Kits\Models\Kit;
 use App\Kits\ReadKit;
@@ -30,10 +29,8 @@ final class DesignController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: PlaceResource::class)),
         ),
     ]
-    public function places(KitStates $states, ReadPlaces $places): JsonResponse
+    public function places(ReadPlaces $places): JsonResponse
     {
-        $states->renewStale($this->today());
-
         return $this->json($places($this->today()));
     }
 

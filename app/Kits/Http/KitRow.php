@@ -22,8 +22,12 @@ final readonly class KitRow
         public string $design_name,
         #[OA\Property]
         public PlaceRef $place,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
-        public string $verdict,
+        #[OA\Property(
+            enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'],
+            nullable: true,
+            description: 'null while it is being judged again',
+        )]
+        public ?string $verdict,
         #[OA\Property]
         public ?string $due_on,
         #[OA\Property(enum: ['full', 'quick'])]

@@ -43,7 +43,7 @@ use Sarcina\Core\Kit\Scope;
  * @property KitState|null $state
  * @property Collection<int, Holding> $holdings
  * @property Collection<int, Event> $events
- * @property Collection<int, KitReason> $reasons
+ * @property Collection<int, KitFinding> $findings
  */
 final class Kit extends Model
 {
@@ -101,10 +101,10 @@ final class Kit extends Model
         return $this->hasMany(Holding::class)->orderBy('id');
     }
 
-    /** @return HasMany<KitReason, $this> */
-    public function reasons(): HasMany
+    /** @return HasMany<KitFinding, $this> */
+    public function findings(): HasMany
     {
-        return $this->hasMany(KitReason::class)->orderBy('position');
+        return $this->hasMany(KitFinding::class)->orderBy('position');
     }
 
     /** @return BelongsToMany<Event, $this> */

@@ -24,6 +24,11 @@ use Sarcina\Core\Check\Verdict;
  * @property bool $wants_restock
  * @property string $judged_for
  * @property string|null $holds_through
+ * @property int $judged_version
+ * @property int $needs_version
+ * @property int $rests_on
+ * @property int $needs_operation
+ * @property bool $is_marked
  */
 final class KitState extends Model
 {
@@ -42,6 +47,7 @@ final class KitState extends Model
     {
         return ['verdict' => Verdict::class,
             'wants_restock' => 'boolean',
+            'is_marked' => 'boolean',
         ];
     }
 }

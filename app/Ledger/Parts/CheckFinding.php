@@ -24,6 +24,22 @@ final readonly class CheckFinding implements PartRow
     ) {
     }
 
+    /** @param  object  $row  of one of the tables that hold findings */
+    public static function fromRow(object $row): self
+    {
+        /**
+         * @var object{
+         *     kind: string, severity: string, line: string|null, subject: string|null, item_code: string|null,
+         *     lot_number: string|null, expires: string|null, good_until: string|null, pocket: string|null,
+         *     quantity: int|null, detail: string|null,
+         * } $row
+         */
+        return new self(
+            $row->kind, $row->severity, $row->line, $row->subject, $row->item_code, $row->lot_number, $row->expires, $row->good_until,
+            $row->pocket, $row->quantity, $row->detail,
+        );
+    }
+
     public function part(): Part
     {
         return Part::Findings;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger\Verification;
 
+use App\Judging\KitStates;
 use App\Ledger\Head;
 use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
@@ -14,6 +15,7 @@ final class Rebuild
     public function __construct(
         private readonly ReadsRecord $record,
         private readonly ProjectionFaults $projections,
+        private readonly KitStates $states,
     ) {
     }
 
@@ -46,7 +48,7 @@ final class Rebuild
             foreach ($kits as $id => $facts) {
                 DB::table('kits')->where('id', $id)->update($facts->columns());
             }
-            DB::table('kit_states')->update(['holds_through' => '2000-01-01']);
+            $this->states->mark();
 
             return count($holdings) + count($kits);
         });

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Today\Http;
 
-use App\Judging\KitStates;
 use App\Support\Http\Controller;
 use App\Today\ReadToday;
 use Illuminate\Http\JsonResponse;
@@ -16,12 +15,10 @@ final class TodayController extends Controller
     #[OA\Get(path: '/today', operationId: 'readToday', tags: ['today'])]
     #[OA\Parameter(name: 'page', in: 'query', required: false, schema: new OA\Schema(type: 'integer', minimum: 1))]
     #[OA\Response(response: 200, description: 'The worklist and the horizon', content: new OA\JsonContent(ref: TodayResource::class))]
-    public function __invoke(Request $request, KitStates $states, ReadToday $today): JsonResponse
+    public function __invoke(Request $request, ReadToday $today): JsonResponse
     {
         /** @var array{page?: int|string} $query */
         $query = $request->validate(['page' => ['integer', 'min:1', 'max:100000']]);
-
-        $states->renewStale($this->today());
 
         return $this->json($today($this->today(), (int) ($query['page'] ?? 1)));
     }

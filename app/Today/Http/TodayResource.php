@@ -20,8 +20,12 @@ final readonly class TodayResource
         public string $as_of,
         #[OA\Property]
         public int $kits,
-        #[OA\Property(items: new OA\Items(ref: VerdictCount::class))]
+        #[OA\Property(items: new OA\Items(ref: VerdictCount::class), description: 'of the kits whose verdict is of now')]
         public array $counts,
+        #[OA\Property(description: 'kits that are being judged again: what is known of them is not of now')]
+        public int $being_judged,
+        #[OA\Property(description: 'since when background work has not run, where that is longer than a minute', nullable: true)]
+        public ?string $worker_silent_since,
         #[OA\Property]
         public int $overdue,
         #[OA\Property(items: new OA\Items(ref: WorkResource::class))]

@@ -23,8 +23,12 @@ final readonly class WorkResource
         public PlaceRef $place,
         #[OA\Property(enum: ['stop', 'now', 'soon', 'later'])]
         public string $band,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
-        public string $verdict,
+        #[OA\Property(
+            enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'],
+            nullable: true,
+            description: 'null while it is being judged again',
+        )]
+        public ?string $verdict,
         #[OA\Property(enum: ['check', 'restock'])]
         public string $job,
         #[OA\Property(enum: ['full', 'quick'])]

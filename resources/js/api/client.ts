@@ -3,7 +3,7 @@ import { measureClock } from './clock';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
-export type Verdict = Schemas['KitRow']['verdict'];
+export type Verdict = Schemas['VerdictCount']['verdict'];
 
 /** An error of the API as problem+json: what was wrong, where, and what to do. */
 export class Problem extends Error {

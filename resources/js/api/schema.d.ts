@@ -1613,8 +1613,11 @@ export interface components {
             name: string;
             design_name: string;
             place: components["schemas"]["PlaceRef"];
-            /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            /**
+             * @description null while it is being judged again
+             * @enum {string|null}
+             */
+            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready" | null;
             due_on: string | null;
             /** @enum {string|null} */
             due_kind: "full" | "quick" | null;
@@ -2204,7 +2207,12 @@ export interface components {
         TodayResource: {
             as_of: string;
             kits: number;
+            /** @description of the kits whose verdict is of now */
             counts: components["schemas"]["VerdictCount"][];
+            /** @description kits that are being judged again: what is known of them is not of now */
+            being_judged: number;
+            /** @description since when background work has not run, where that is longer than a minute */
+            worker_silent_since: string | null;
             overdue: number;
             work: components["schemas"]["WorkResource"][];
             work_in_all: number;
@@ -2227,8 +2235,11 @@ export interface components {
             place: components["schemas"]["PlaceRef"];
             /** @enum {string} */
             band: "stop" | "now" | "soon" | "later";
-            /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            /**
+             * @description null while it is being judged again
+             * @enum {string|null}
+             */
+            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready" | null;
             /** @enum {string} */
             job: "check" | "restock";
             /** @enum {string|null} */

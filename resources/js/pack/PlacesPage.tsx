@@ -12,9 +12,15 @@ import { VerdictMark } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
 import { words } from './words';
 
+const ASK_AGAIN_MS = 1500;
+
 /** All kits, by place in walking order. */
 export default function PlacesPage() {
-    const { data: places, error } = useQuery(questions.places());
+    const { data: places, error } = useQuery({
+        ...questions.places(),
+        refetchInterval: (query) =>
+            query.state.data?.some((place) => place.kits.some((kit) => kit.verdict === null)) ? ASK_AGAIN_MS : false,
+    });
     const { may } = useSession();
     const { hash } = useLocation();
     useEffect(() => {

@@ -6,13 +6,16 @@ import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
+import { Notice } from '../ui/Notice';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
-import { count, sayWeekday, verdictWords } from '../ui/words';
+import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
 import { Unsettled } from '../pack/Unsettled';
 import { Horizon } from './Horizon';
 import { words } from './words';
+
+const ASK_AGAIN_MS = 1500;
 
 const bands = [
     { band: 'stop', title: words.doNotUse, detail: words.notReady },
@@ -25,7 +28,12 @@ const bands = [
 export function TodayPage() {
     const [search, setSearch] = useSearchParams();
     const page = Number(search.get('page') ?? 1) || 1;
-    const { data: today, error } = useQuery({ ...questions.today(page), placeholderData: keepPreviousData });
+    const { data: today, error } = useQuery({
+        ...questions.today(page),
+        placeholderData: keepPreviousData,
+        refetchInterval: (query) => (query.state.data?.being_judged ? ASK_AGAIN_MS : false),
+    });
+    const { timeZone } = useSession();
     if (!today) {
         return <Waiting error={error} />;
     }
@@ -44,6 +52,12 @@ export function TodayPage() {
                 }}
             >
                 <div>
+                    {today.worker_silent_since && (
+                        <Notice>
+                            <strong>{words.workHasStopped}</strong>{' '}
+                            {words.notJudgedSince(sayInstant(today.worker_silent_since, timeZone))}
+                        </Notice>
+                    )}
                     <Unsettled />
                     {today.work.length === 0 && (
                         <Sheet title={words.noTasks}>
@@ -115,6 +129,12 @@ function Counts({ today }: { today: Schemas['TodayResource'] }) {
                     </span>
                 </Box>
             ))}
+            {today.being_judged > 0 && (
+                <Box component="li" sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+                    <VerdictShape verdict={null} size={15} />
+                    {words.beingJudged(today.being_judged, today.kits)}
+                </Box>
+            )}
         </Box>
     );
 }

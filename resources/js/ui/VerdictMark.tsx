@@ -1,9 +1,12 @@
 import Box from '@mui/material/Box';
 import type { Verdict } from '../api/client';
-import { verdictWords } from './words';
+import { verdictWords, words } from './words';
 
-/** The shape of a verdict: filled disc with a tick, disc with a notch, half disc, square with a bar. */
-export function VerdictShape({ verdict, size = 18 }: { verdict: Verdict; size?: number }) {
+/**
+ * The shape of a verdict: filled disc with a tick, disc with a notch, half disc, square with a bar; a dashed ring while a kit is
+ * being judged again.
+ */
+export function VerdictShape({ verdict, size = 18 }: { verdict: Verdict | null; size?: number }) {
     return (
         <Box
             component="svg"
@@ -14,9 +17,12 @@ export function VerdictShape({ verdict, size = 18 }: { verdict: Verdict; size?: 
                 height: size,
                 flex: 'none',
                 display: 'block',
-                color: `var(--mui-palette-verdict-${verdict})`,
+                color: verdict === null ? 'text.primary' : `var(--mui-palette-verdict-${verdict})`,
             }}
         >
+            {verdict === null && (
+                <circle cx="10" cy="10" r="8" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="4 3" />
+            )}
             {verdict === 'ready' && (
                 <>
                     <circle cx="10" cy="10" r="9" fill="currentColor" />
@@ -52,14 +58,14 @@ export function VerdictShape({ verdict, size = 18 }: { verdict: Verdict; size?: 
 }
 
 /** A verdict by word, shape and colour together. */
-export function VerdictMark({ verdict }: { verdict: Verdict }) {
+export function VerdictMark({ verdict }: { verdict: Verdict | null }) {
     return (
         <Box
             component="span"
             sx={{ display: 'inline-flex', alignItems: 'center', gap: 1.5, fontWeight: 600, whiteSpace: 'nowrap' }}
         >
             <VerdictShape verdict={verdict} />
-            <span>{verdictWords[verdict]}</span>
+            <span>{verdict === null ? words.beingJudgedAgain : verdictWords[verdict]}</span>
         </Box>
     );
 }

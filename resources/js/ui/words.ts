@@ -137,4 +137,5 @@ export const words = {
     loadThePageAgain: 'Load the page again.',
     paper: 'Paper',
     print: 'Print',
+    beingJudgedAgain: 'Being judged again',
 };

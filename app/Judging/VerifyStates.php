@@ -1,0 +1,85 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging;
+
+use App\Kits\Models\Kit;
+use App\Support\Transaction;
+use Illuminate\Support\Facades\DB;
+use stdClass;
+
+/** Every state that is shown as present, beside judging the kit anew. What differs is reported, and judged again. */
+final class VerifyStates
+{
+    public function __construct(
+        private readonly KitJudge $judge,
+        private readonly KitStates $states,
+    ) {
+    }
+
+    /** @return list<string> what is wrong, a sentence for each kit */
+    public function __invoke(string $today): array
+    {
+        $wrong = [];
+        $after = '';
+        do {
+            $ids = DB::table('kits')->whereNull('retired_on')->where('id', '>', $after)->orderBy('id')->limit(KitStates::AT_ONCE)
+                ->pluck('id')->all();
+            // Kept and judged are read in one snapshot.
+            [$found, $differing] = Transaction::run(fn (): array => $this->compare($ids, $today));
+            array_push($wrong, ...$found);
+            if ($differing !== []) {
+                $this->states->mark($differing);
+                $this->states->judgeFirst($differing, $today);
+            }
+            $after = (string) end($ids);
+        } while (count($ids) === KitStates::AT_ONCE);
+
+        return $wrong;
+    }
+
+    /**
+     * @param  array<mixed>  $ids
+     * @return array{list<string>, list<string>} what is wrong, and of which kits
+     */
+    private function compare(array $ids, string $today): array
+    {
+        $states = DB::table('kit_states')->whereIn('kit_id', $ids)->get()->keyBy('kit_id');
+        $wrong = [];
+        $differing = [];
+        foreach (Kit::query()->whereIn('id', $ids)->with('place')->orderBy('id')->get() as $kit) {
+            $state = $states->get($kit->id);
+            $what = match (true) {
+                $state === null => 'it was never judged',
+                ! $state->is_marked && $state->rests_on !== $kit->last_operation => "it rests on operation {$state->rests_on}, not {$kit->last_operation}",
+                KitStates::isPresent($state, $today) => $this->difference($kit, $state, $today),
+                default => null,
+            };
+            if ($what !== null) {
+                $wrong[] = "Kit {$kit->code}: {$what}.";
+                $differing[] = $kit->id;
+            }
+        }
+
+        return [$wrong, $differing];
+    }
+
+    private function difference(Kit $kit, stdClass $state, string $today): ?string
+    {
+        $judged = $this->judge->judge($kit, $today);
+        $due = $judged->due();
+        foreach ([
+            'verdict' => [$state->verdict, $judged->verdict()->value],
+            'next check' => [$state->due_on, $due->day === null ? null : (string) $due->day],
+            'kind of check' => [$state->due_kind, $due->kind],
+            'mass' => [(int) $state->mass_g, $judged->judgement->mass],
+        ] as $what => [$kept, $is]) {
+            if ($kept !== $is) {
+                return "its {$what} is kept as ".($kept ?? 'none').', and judging anew says '.($is ?? 'none');
+            }
+        }
+
+        return null;
+    }
+}

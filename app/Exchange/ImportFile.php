@@ -12,7 +12,6 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
-use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Json;
 
 /**
@@ -36,7 +35,7 @@ final class ImportFile
      */
     public function begin(Import $import): Import
     {
-        $import->rows = count($this->records($import));
+        $import->rows = count(ImportSource::records($import));
         $import->state = 'reading';
         Transaction::run(static function () use ($import): void {
             // Previews that nobody took are not kept for ever.
@@ -44,6 +43,7 @@ final class ImportFile
             Import::query()->whereIn('id', $old)->delete();
             $import->save();
         });
+        ReadImport::dispatch($import->id);
 
         return $import;
     }
@@ -52,7 +52,7 @@ final class ImportFile
     public function step(Import $import): Import
     {
         $until = microtime(true) + self::STEP_SECONDS;
-        $found = $this->records($import);
+        $found = ImportSource::records($import);
         $kind = $import->kind;
         $records = app($kind->records());
         $records->begin(array_map(static fn (array $one): array => $one['record'], $found));
@@ -89,21 +89,46 @@ final class ImportFile
     }
 
     /**
+     * Has it taken in as soon as a worker is free. Who asks twice, or at the same moment as somebody else, starts it once.
+     *
+     * @throws ValidationException where it is not ready for that
+     */
+    public function askToTake(Import $import, User $by): Import
+    {
+        Transaction::run(function () use ($import, $by): void {
+            $import = Import::query()->where('id', $import->id)->lockForUpdate()->firstOrFail();
+            if ($import->state === 'taking') {
+                return;
+            }
+            $this->refuseUnless($import, 'ready');
+            $import->update(['state' => 'taking', 'problem' => null]);
+            TakeImport::dispatch($import->id, $by->id);
+        });
+
+        return $import->refresh();
+    }
+
+    /** It was not taken in, and can be asked for again. */
+    public function giveBack(Import $import, string $problem): void
+    {
+        Import::query()->where('id', $import->id)->where('state', 'taking')->update(['state' => 'ready', 'problem' => $problem]);
+    }
+
+    /**
      * Takes all of it, or nothing: what is there now may have changed since it was read, so it is compared again.
      *
      * @throws ValidationException where anything is wrong with it
      */
     public function take(Import $import, User $by): Import
     {
-        set_time_limit(180);
-        $this->refuseUnless($import);
+        $this->refuseUnless($import, 'taking');
         $kind = $import->kind;
         $records = app($kind->records());
-        $found = $this->records($import);
+        $found = ImportSource::records($import);
         $records->begin(array_map(static fn (array $one): array => $one['record'], $found));
         Transaction::run(function () use ($import, $by, $records, $found): void {
             $import = Import::query()->where('id', $import->id)->lockForUpdate()->firstOrFail();
-            $this->refuseUnless($import);
+            $this->refuseUnless($import, 'taking');
             $changes = [];
             foreach ($found as $one) {
                 $record = $records->whole($one['record']);
@@ -134,11 +159,12 @@ final class ImportFile
         return $import->state === 'done' ? $import->rows : (is_int($taken) ? min($taken, $import->rows) : 0);
     }
 
-    private function refuseUnless(Import $import): void
+    private function refuseUnless(Import $import, string $state): void
     {
-        if ($import->state !== 'ready') {
+        if ($import->state !== $state) {
             throw ValidationException::withMessages(['import' => match ($import->state) {
                 'done' => 'This file was imported already.',
+                'taking' => 'This file is being imported.',
                 'refused' => 'Some rows have errors. Nothing was imported. Correct these rows in the file and import it again.',
                 default => 'This file is not read to its end yet.',
             }]);
@@ -206,72 +232,5 @@ final class ImportFile
         }
 
         return in_array($key, ['size', 'min', 'total'], true) ? (object) $written : $written;
-    }
-
-    /**
-     * @return list<array{line: int, record: array<string, mixed>}>
-     *
-     * @throws ValidationException
-     */
-    private function records(Import $import): array
-    {
-        try {
-            $kind = $import->kind;
-
-            return $import->format === 'json' ? self::fromJson($kind, $import->source) : self::fromSheet($kind, $import->source);
-        } catch (NotRead $refused) {
-            throw ValidationException::withMessages(['source' => $refused->getMessage()]);
-        }
-    }
-
-    /** @return list<array{line: int, record: array<string, mixed>}> */
-    private static function fromJson(Kind $kind, string $text): array
-    {
-        try {
-            $document = Json::read($text);
-        } catch (InvalidDocument $refused) {
-            throw NotRead::because("The file is not JSON: {$refused->problems[0]->message}");
-        }
-        if (! $document instanceof \stdClass || ($document->format ?? null) !== $kind->format() || ! is_array($document->{$kind->member()} ?? null)) {
-            throw NotRead::because("The file must be {\"format\": \"{$kind->format()}\", \"{$kind->member()}\": [ … ]}.");
-        }
-        foreach (array_keys(get_object_vars($document)) as $key) {
-            if (! in_array($key, ['format', $kind->member()], true)) {
-                throw NotRead::because("The key \"{$key}\" is not known in this file.");
-            }
-        }
-        $records = [];
-        foreach (array_values($document->{$kind->member()}) as $index => $record) {
-            if (! $record instanceof \stdClass) {
-                throw NotRead::because('Entry '.($index + 1).' must be an object, written {…}.');
-            }
-            /** @var array<string, mixed> $read */
-            $read = json_decode(Json::write($record), true);
-            $records[] = ['line' => $index + 1, 'record' => $read];
-        }
-
-        return $records;
-    }
-
-    /** @return list<array{line: int, record: array<string, mixed>}> rows of one record stand together */
-    private static function fromSheet(Kind $kind, string $text): array
-    {
-        $sheet = $kind->sheet();
-        $key = $sheet->key();
-        $lines = [];
-        $groups = [];
-        $last = null;
-        foreach (Sheet::read($text, $sheet->headings()) as $row) {
-            // Another edition of a list is another record, though its code is the same.
-            $of = $row['cells'][$key]."\n".($kind === Kind::Lists ? $row['cells']['edition'] : '');
-            if ($of !== $last) {
-                $lines[] = $row['line'];
-                $groups[] = [];
-                $last = $of;
-            }
-            $groups[count($groups) - 1][] = $row['cells'];
-        }
-
-        return array_map(static fn (int $line, array $rows): array => ['line' => $line, 'record' => $sheet->fromRows($rows)], $lines, $groups);
     }
 }

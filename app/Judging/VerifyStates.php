@@ -52,7 +52,8 @@ final class VerifyStates
             $state = $states->get($kit->id);
             $what = match (true) {
                 $state === null => 'it was never judged',
-                ! $state->is_marked && $state->rests_on !== $kit->last_operation => "it rests on operation {$state->rests_on}, not {$kit->last_operation}",
+                ! $state->is_marked && $state->rests_on !== $kit->last_operation => 'it rests on operation '.
+                    "{$state->rests_on}, not {$kit->last_operation}",
                 KitStates::isPresent($state, $today) => $this->difference($kit, $state, $today),
                 default => null,
             };

@@ -51,7 +51,15 @@ final class ReadPlaces
             $kit->last_full_on,
             $state->wants_restock ?? false,
             $kit->seal->value,
-            $isPresent ? array_values($kit->findings->map(fn (KitFinding $finding): string => Words::found(CheckFinding::fromRow($finding)))->all()) : [],
+            $isPresent ? self::reasons($kit) : [],
         );
+    }
+
+    /** @return list<string> */
+    private static function reasons(Kit $kit): array
+    {
+        return array_values($kit->findings->map(
+            static fn (KitFinding $finding): string => Words::found(CheckFinding::fromRow($finding)),
+        )->all());
     }
 }

@@ -116,6 +116,8 @@ stop_by_pid() {
 stop_database() { stop_by_pid "$var/run/db.pid"; }
 
 prepare_application() {
+    # Sessions and cache lie in the database; what an earlier version left on the disk goes.
+    rm -rf "$var/storage/framework/sessions" "$var/storage/framework/cache"
     grep -q "^DB_PORT=$DB_PORT$" "$var/.env" || { sed -i '/^DB_PORT=/d' "$var/.env"; echo "DB_PORT=$DB_PORT" >> "$var/.env"; }
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
     as_owner php artisan database:fits || exit 1

@@ -248,12 +248,14 @@ return new class extends Migration
             $table->enum('format', ['json', 'csv']);
             $table->string('file_name', 160);
             $table->longText('source');
-            $table->enum('state', ['reading', 'ready', 'refused', 'done'])->default('reading');
+            $table->enum('state', ['reading', 'ready', 'refused', 'taking', 'done'])->default('reading');
             $table->unsignedInteger('rows')->default(0);
             $table->unsignedInteger('read')->default(0);
             $table->foreignUlid('user_id')->constrained();
             $table->dateTime('made_at');
             $table->dateTime('done_at')->nullable();
+            // Why it was not taken in when somebody asked for it.
+            $table->text('problem')->nullable();
         });
         Schema::create('import_rows', function (Blueprint $table): void {
             $table->id();

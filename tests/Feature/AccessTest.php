@@ -29,7 +29,7 @@ final class AccessTest extends TestCase
         'areas.override' => ['lead'], 'choices.choose' => ['lead'], 'tasks.close' => ['lead', 'keeper'],
         // Names of people are for who plans alone.
         'people' => ['lead'], 'people.keep' => ['lead'], 'people.remove' => ['lead'], 'cover.need' => ['lead'],
-        'exports' => ['lead', 'keeper', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.step' => ['lead'], 'imports.take' => ['lead'],
+        'exports' => ['lead', 'keeper', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.take' => ['lead'],
         'kits.file' => ['lead', 'keeper', 'auditor'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
         'kits.store' => ['lead'], 'operations.copy' => ['lead', 'keeper', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],

@@ -5,10 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Catalogue\Models\Item;
+use App\Exchange\ImportFile;
 use App\Exchange\Kind;
+use App\Exchange\Models\Import;
 use App\Exchange\Sheet;
+use App\Exchange\TakeImport;
 use App\Kits\Models\Kit;
 use App\Lists\Models\KitList;
+use Illuminate\Support\Facades\Queue;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -305,6 +309,7 @@ final class ExchangeTest extends TestCase
             $rows,
         );
         $from = microtime(true);
+        Queue::fake();
         $import = $this->postJson(
             '/api/imports',
             ['id' => $this->ulid(), 'kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'bulk.csv', 'source' => $sheet],
@@ -312,16 +317,50 @@ final class ExchangeTest extends TestCase
         $this->assertSame(['reading', 5000, 0], [$import['state'], $import['rows'], $import['read']]);
         $seen = [];
         while ($import['state'] === 'reading') {
-            $import = $this->postJson("/api/imports/{$import['id']}/steps")->assertOk()->json();
+            // One step of the worker's.
+            app(ImportFile::class)->step(Import::query()->findOrFail($import['id']));
+            $import = $this->getJson("/api/imports/{$import['id']}")->assertOk()->json();
             $seen[] = $import['read'];
         }
         $this->assertGreaterThan(1, count($seen), 'Progress shows.');
         $this->assertSame(['ready', 5000], [$import['state'], $import['new']]);
+        $this->assertSame('taking', $this->putJson("/api/imports/{$import['id']}/taking")->assertOk()->json('state'));
         $this->putJson("/api/imports/{$import['id']}/taking")->assertOk();
+        Queue::assertPushed(TakeImport::class, 1);
+        $this->app?->call([new TakeImport($import['id'], $this->person('lead')->id), 'handle']);
         $seconds = microtime(true) - $from;
         $this->assertSame(5000, Item::query()->where('code', 'like', 'bulk-%')->count());
         $this->assertLessThan(20, $seconds);
         fwrite(STDERR, sprintf("\n5,000 rows in %.1f s\n", $seconds));
+    }
+
+    public function test_what_was_changed_since_the_preview_is_not_overwritten_and_nothing_of_the_file_is_taken(): void
+    {
+        $this->actAs('lead');
+        $heading = 'code,name,class,dated,sterile,mass_g,scope,reserve,purpose,size,needs';
+        $import = $this->bringIn('catalogue', 'csv', "{$heading}\ntape-new,New tape,tape,no,no,30,anyone,yes,Holds,,1 per kit of whistle: why");
+        $this->assertSame('ready', $import['state'], (string) json_encode($import['shown']));
+        Item::query()->where('code', 'whistle')->update(['code' => 'whistle-old']);
+        $after = $this->putJson("/api/imports/{$import['id']}/taking")->assertOk()->json();
+        $this->assertSame('ready', $after['state']);
+        $this->assertStringContainsString('Row 2 no longer fits what is there: There is no item "whistle"', $after['problem']);
+        $this->assertNull(Item::query()->where('code', 'tape-new')->first());
+        Item::query()->where('code', 'whistle-old')->update(['code' => 'whistle']);
+        $this->assertSame(['done', null], array_values(array_intersect_key(
+            $this->putJson("/api/imports/{$import['id']}/taking")->assertOk()->json(), ['state' => 0, 'problem' => 0],
+        )));
+        $this->assertNotNull(Item::query()->where('code', 'tape-new')->first());
+    }
+
+    public function test_an_import_that_was_interrupted_can_be_asked_for_again(): void
+    {
+        $this->actAs('lead');
+        $import = $this->bringIn('catalogue', 'csv', "code,name,class,dated,sterile,mass_g,scope,reserve,purpose\ntape-new,New tape,tape,no,no,30,anyone,yes,Holds");
+        Queue::fake();
+        $this->assertSame('taking', $this->putJson("/api/imports/{$import['id']}/taking")->json('state'));
+        (new TakeImport($import['id'], $this->person('lead')->id))->failed(null);
+        $now = $this->getJson("/api/imports/{$import['id']}")->json();
+        $this->assertSame(['ready', 'The import was interrupted. Nothing was imported; import it again.'], [$now['state'], $now['problem']]);
     }
 
     /** @return array<string, mixed> read to its end */
@@ -331,9 +370,6 @@ final class ExchangeTest extends TestCase
             '/api/imports',
             ['id' => $this->ulid(), 'kind' => $kind, 'format' => $format, 'file_name' => "try.{$format}", 'source' => $text],
         )->assertCreated()->json();
-        while ($import['state'] === 'reading') {
-            $import = $this->postJson("/api/imports/{$import['id']}/steps")->assertOk()->json();
-        }
 
         return $import;
     }

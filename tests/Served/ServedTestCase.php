@@ -124,4 +124,27 @@ abstract class ServedTestCase extends TestCase
             'signed' => 'Tobias Renn', 'rows' => $rows,
         ];
     }
+
+    /**
+     * An item a gram heavier, as it is sent.
+     *
+     * @param  array<string, mixed>  $item
+     * @return array<string, mixed>
+     */
+    protected function heavier(array $item): array
+    {
+        return [
+            'base' => $item['revision'], 'mass' => ($item['mass_g'] + 1).' g', 'superseded_by' => $item['superseded_by_code'] ?? null,
+            ...array_intersect_key($item, array_flip([
+                'code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'scope', 'reserve', 'purpose', 'caution', 'allergy',
+                'storage_min_c', 'storage_max_c', 'opened_life', 'opened_life_unit',
+            ])),
+            'measures' => array_map(static fn (array $one): array => ['measure' => $one['measure'], 'quantity' => $one['quantity']], $item['measures']),
+            'packs' => array_map(static fn (array $one): array => ['pieces' => $one['pieces'], 'price' => $one['price']], $item['packs']),
+            'needs' => array_map(static fn (array $one): array => [
+                'any_of' => $one['codes'], 'per' => $one['per'], 'quantity' => $one['quantity'], 'reason' => $one['reason'],
+            ], $item['needs']),
+            'stand_ins' => array_column($item['stand_ins'], 'code'),
+        ];
+    }
 }

@@ -59,7 +59,7 @@ final class ExchangeController extends Controller
             'made_at' => now()->utc()->format('Y-m-d H:i:s'),
         ]);
 
-        return $this->json($this->resource($request, $bringIn->begin($import)), 201);
+        return $this->json($this->resource($request, $bringIn->begin($import)->refresh()), 201);
     }
 
     #[OA\Get(path: '/imports/{import}', operationId: 'readImport', tags: ['exchange'])]
@@ -72,28 +72,18 @@ final class ExchangeController extends Controller
         return $this->json($this->resource($request, $import));
     }
 
-    #[
-        OA\Post(
-            path: '/imports/{import}/steps',
-            operationId: 'readOn',
-            tags: ['exchange'],
-            description: 'Reads on for under a second; called until it is no longer reading.',
-        ),
-    ]
-    #[OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(response: 200, description: 'How far it is, and what would change', content: new OA\JsonContent(ref: ImportResource::class))]
-    public function step(Request $request, Import $import, ImportFile $bringIn): JsonResponse
-    {
-        return $this->json($this->resource($request, $bringIn->step($import)));
-    }
-
-    #[OA\Put(path: '/imports/{import}/taking', operationId: 'takeIn', tags: ['exchange'], description: 'Takes all of it, or nothing.')]
+    #[OA\Put(
+        path: '/imports/{import}/taking',
+        operationId: 'takeIn',
+        tags: ['exchange'],
+        description: 'Has all of it taken in, or nothing, as soon as a worker is free.',
+    )]
     #[OA\Parameter(name: 'import', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'How far it is, and what would change', content: new OA\JsonContent(ref: ImportResource::class))]
     #[OA\Response(response: 422, description: 'Something is wrong with it: nothing was imported')]
     public function take(Request $request, Import $import, ImportFile $bringIn): JsonResponse
     {
-        return $this->json($this->resource($request, $bringIn->take($import, $this->user($request))));
+        return $this->json($this->resource($request, $bringIn->askToTake($import, $this->user($request))));
     }
 
     private function resource(Request $request, Import $import): ImportResource
@@ -132,6 +122,7 @@ final class ExchangeController extends Controller
             $import->user->name,
             $import->made_at.'Z',
             $import->done_at === null ? null : $import->done_at.'Z',
+            $import->problem,
             array_values(
                 $shown
                     ->map(

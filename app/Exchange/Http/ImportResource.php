@@ -22,7 +22,7 @@ final readonly class ImportResource
         public string $format,
         #[OA\Property]
         public string $file_name,
-        #[OA\Property(enum: ['reading', 'ready', 'refused', 'done'])]
+        #[OA\Property(enum: ['reading', 'ready', 'refused', 'taking', 'done'])]
         public string $state,
         #[OA\Property]
         public int $rows,
@@ -44,6 +44,8 @@ final readonly class ImportResource
         public string $made_at,
         #[OA\Property]
         public ?string $done_at,
+        #[OA\Property(description: 'why it was not imported when somebody asked for it')]
+        public ?string $problem,
         #[OA\Property(items: new OA\Items(ref: ImportRowResource::class))]
         public array $shown,
     ) {

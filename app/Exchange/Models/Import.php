@@ -24,6 +24,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $user_id
  * @property string $made_at
  * @property string|null $done_at
+ * @property string|null $problem
  * @property User $user
  */
 final class Import extends Model

@@ -491,23 +491,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/imports/{import}/steps": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description Reads on for under a second; called until it is no longer reading. */
-        post: operations["readOn"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/imports/{import}/taking": {
         parameters: {
             query?: never;
@@ -516,7 +499,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Takes all of it, or nothing. */
+        /** @description Has all of it taken in, or nothing, as soon as a worker is free. */
         put: operations["takeIn"];
         post?: never;
         delete?: never;
@@ -1498,7 +1481,7 @@ export interface components {
             format: "json" | "csv";
             file_name: string;
             /** @enum {string} */
-            state: "reading" | "ready" | "refused" | "done";
+            state: "reading" | "ready" | "refused" | "taking" | "done";
             rows: number;
             read: number;
             taken: number;
@@ -1509,6 +1492,8 @@ export interface components {
             by: string;
             made_at: string;
             done_at: string | null;
+            /** @description why it was not imported when somebody asked for it */
+            problem: string | null;
             shown: components["schemas"]["ImportRowResource"][];
         };
         /** @description One record of a file that is brought in: what would change, or what is wrong and where. */
@@ -3241,28 +3226,6 @@ export interface operations {
                 /** @description Only rows after this one */
                 after?: number;
             };
-            header?: never;
-            path: {
-                import: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description How far it is, and what would change */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ImportResource"];
-                };
-            };
-        };
-    };
-    readOn: {
-        parameters: {
-            query?: never;
             header?: never;
             path: {
                 import: string;

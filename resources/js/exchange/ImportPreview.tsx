@@ -15,35 +15,30 @@ const outcomeWords = { new: words.newWord, changed: words.changed, same: words.s
 
 const ASK_AGAIN_MS = 700;
 
+function isAtWork(data: Schemas['ImportResource'] | undefined): boolean {
+    return data?.state === 'reading' || data?.state === 'taking';
+}
+
 /** A file on its way in: how far it is read, what would change row by row, and the one button that takes it. */
 export function ImportPreview({ id, onClose }: { id: string; onClose: () => void }) {
     const client = useQueryClient();
     const key = ['import', id];
     const take = useMutation({
         mutationFn: () => ask(api.PUT('/imports/{import}/taking', { params: { path: { import: id } } })),
-        onSuccess: async (now) => {
-            client.setQueryData(key, now);
-            await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'import' });
-        },
+        onSuccess: (now) => client.setQueryData(key, now),
     });
     const { data, error } = useQuery({
         queryKey: key,
         queryFn: () => ask(api.GET('/imports/{import}', { params: { path: { import: id } } })),
-        refetchInterval: take.isPending ? ASK_AGAIN_MS : false,
+        refetchInterval: (query) => (isAtWork(query.state.data) ? ASK_AGAIN_MS : false),
         staleTime: 0,
     });
-    const step = useMutation({
-        mutationFn: () => ask(api.POST('/imports/{import}/steps', { params: { path: { import: id } } })),
-        onSuccess: (now) => client.setQueryData(key, now),
-    });
-    const { mutate, isPending, isError } = step;
-    const isReading = data?.state === 'reading';
-    const read = data?.read;
+    const isDone = data?.state === 'done';
     useEffect(() => {
-        if (isReading && !isPending && !isError) {
-            mutate();
+        if (isDone) {
+            void client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'import' });
         }
-    }, [isReading, read, isPending, isError, mutate]);
+    }, [isDone, client]);
     if (!data) {
         return <Waiting error={error} />;
     }
@@ -53,12 +48,11 @@ export function ImportPreview({ id, onClose }: { id: string; onClose: () => void
                 title={words.of(data.file_name, count(data.rows, 'record'), data.kind)}
                 beside={<Button onClick={onClose}>{words.anotherFile}</Button>}
             >
-                <Progress data={data} isTaking={take.isPending} />
-                {isError && (
-                    <>
-                        <Trouble error={step.error} />
-                        <Button onClick={() => mutate()}>{words.readOn}</Button>
-                    </>
+                <Progress data={data} />
+                {data.problem && (
+                    <Typography role="alert" sx={{ my: 3 }}>
+                        <strong>▲ {data.problem}</strong>
+                    </Typography>
                 )}
                 {data.state === 'refused' && (
                     <Typography role="alert" sx={{ my: 3 }}>
@@ -89,17 +83,18 @@ export function ImportPreview({ id, onClose }: { id: string; onClose: () => void
                 )}
                 {take.error && <Trouble error={take.error} />}
             </Sheet>
-            {data.state !== 'reading' && <Rows data={data} />}
+            {!isAtWork(data) && <Rows data={data} />}
         </>
     );
 }
 
-function Progress({ data, isTaking }: { data: Schemas['ImportResource']; isTaking: boolean }) {
+function Progress({ data }: { data: Schemas['ImportResource'] }) {
+    const isTaking = data.state === 'taking';
     const done = isTaking ? data.taken : data.read;
     const what = isTaking ? 'imported' : 'read';
     return (
         <Box sx={{ maxWidth: 560 }}>
-            {(data.state === 'reading' || isTaking) && (
+            {isAtWork(data) && (
                 <LinearProgress
                     variant="determinate"
                     value={data.rows === 0 ? 100 : (done / data.rows) * 100}
@@ -110,7 +105,7 @@ function Progress({ data, isTaking }: { data: Schemas['ImportResource']; isTakin
             <Typography role="status" sx={{ mt: 1 }}>
                 {done} of {data.rows} {what}: {data.new} new, {data.changed} changed, {data.same} same, {data.errors}{' '}
                 {words.withErrors}
-                {data.state === 'reading' && '. You may leave this page and come back.'}
+                {isAtWork(data) && words.youMayLeave}
             </Typography>
         </Box>
     );

@@ -29,7 +29,6 @@ export const words = {
     error: '▲ error',
     of: (fileName: string, rows: string, kind: string) => `${fileName}: ${rows} of ${kind}`,
     anotherFile: 'Another file',
-    readOn: 'Read on',
     withErrorsNothingWasImported: ' with errors. Nothing was imported.',
     correctTheseRowsInThe: ' Correct these rows in the file and import it again.',
     theFileMatchesWhatIs: 'The file matches what is on record: there is nothing to import.',
@@ -49,4 +48,5 @@ export const words = {
     row: 'Row',
     code: 'Code',
     what: 'What',
+    youMayLeave: '. You may leave this page and come back.',
 };

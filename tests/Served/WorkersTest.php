@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Served;
+
+/** What is done beside the requests, as it runs: by workers that are started again when they end. */
+final class WorkersTest extends ServedTestCase
+{
+    public function test_a_change_is_answered_at_once_and_judged_beside_it(): void
+    {
+        $lead = $this->signIn('lead');
+        $item = $lead->get('/api/items/foil-blanket')['body'];
+        $before = $this->number('SELECT version FROM judging_version');
+        $this->assertSame(200, $lead->put('/api/items/foil-blanket', $this->heavier($item))['status']);
+        $this->assertGreaterThan($before, $this->number('SELECT version FROM judging_version'));
+        $this->waitFor(fn (): bool => $this->number('SELECT COUNT(*) FROM kit_states WHERE is_marked') === 0, 'the worker to judge what was marked');
+        $this->assertSame(0, $lead->get('/api/today')['body']['being_judged']);
+        $this->assertSame(0, $this->artisan('kits:verify', $said), $said);
+    }
+
+    public function test_a_worker_that_died_is_started_again(): void
+    {
+        $child = fn (): int => (int) file_get_contents($this->var().'/run/worker.child');
+        $died = $child();
+        $this->assertTrue(posix_kill($died, SIGKILL));
+        $this->waitFor(static fn (): bool => $child() !== $died && posix_kill($child(), 0), 'another worker to be there');
+        $this->database()->exec("UPDATE worker_beats SET beat_at = '2026-01-01 00:00:00'");
+        $this->waitFor(fn (): bool => $this->number('SELECT beat_at > UTC_TIMESTAMP() - INTERVAL 1 MINUTE FROM worker_beats') === 1, 'it to say that it is alive');
+    }
+
+    public function test_it_is_said_on_today_where_nobody_has_worked_for_a_minute(): void
+    {
+        $lead = $this->signIn('lead');
+        $this->assertNull($lead->get('/api/today')['body']['worker_silent_since']);
+        $this->instance('stop_workers');
+        $this->assertFileDoesNotExist($this->var().'/run/worker.pid');
+        try {
+            $this->database()->exec('UPDATE worker_beats SET beat_at = UTC_TIMESTAMP() - INTERVAL 61 SECOND');
+            $this->assertNotNull($lead->get('/api/today')['body']['worker_silent_since']);
+            $item = $lead->get('/api/items/foil-blanket')['body'];
+            $this->assertSame(200, $lead->put('/api/items/foil-blanket', $this->heavier($item))['status'], 'Who works on is not held up.');
+            $this->assertGreaterThan(0, $lead->get('/api/today')['body']['being_judged'], 'What waits is shown as waiting.');
+        } finally {
+            $this->instance('start_workers');
+        }
+        $this->waitFor(fn (): bool => $this->number('SELECT COUNT(*) FROM kit_states WHERE is_marked') === 0, 'what waited to be judged');
+        $this->assertNull($lead->get('/api/today')['body']['worker_silent_since']);
+    }
+
+    public function test_an_import_is_read_and_taken_by_the_worker(): void
+    {
+        $lead = $this->signIn('lead');
+        $id = $this->ulid();
+        $code = 'served-'.substr($id, -8);
+        $this->assertSame(201, $lead->post('/api/imports', [
+            'id' => $id, 'kind' => 'catalogue', 'format' => 'csv', 'file_name' => 'one.csv',
+            'source' => "code,name,class,dated,sterile,mass_g,scope,reserve,purpose\n{$code},New tape,tape,no,no,30,anyone,yes,Holds",
+        ])['status']);
+        $state = fn (): string => (string) $lead->get("/api/imports/{$id}")['body']['state'];
+        $this->waitFor(static fn (): bool => $state() === 'ready', 'the file to be read');
+        $this->assertSame(200, $lead->put("/api/imports/{$id}/taking", [])['status']);
+        $this->waitFor(static fn (): bool => $state() === 'done', 'the file to be taken in');
+        $this->assertSame('New tape', $lead->get("/api/items/{$code}")['body']['name']);
+    }
+
+    public function test_a_session_that_only_goes_on_is_written_once_a_minute(): void
+    {
+        $keeper = $this->signIn('keeper');
+        $keeper->get('/api/today');
+        $written = fn (): array => $this->database()->query('SELECT id, last_activity, MD5(payload) FROM sessions ORDER BY last_activity DESC, id LIMIT 1')->fetchAll(\PDO::FETCH_NUM);
+        $this->database()->exec('UPDATE sessions SET last_activity = last_activity - 20');
+        $before = $written();
+        $this->assertNotSame([], $before);
+        foreach (['/api/today', '/api/places', '/api/kits/QH-01'] as $path) {
+            $this->assertSame(200, $keeper->get($path)['status']);
+        }
+        $this->assertSame($before, $written());
+        $this->database()->exec('UPDATE sessions SET last_activity = last_activity - 60');
+        $keeper->get('/api/today');
+        $this->assertGreaterThan($before[0][1], $written()[0][1]);
+        $this->assertSame([], glob($this->var().'/storage/framework/sessions/*') ?: [], 'Nothing of it lies on the disk.');
+    }
+}

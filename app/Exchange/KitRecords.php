@@ -191,7 +191,7 @@ final class KitRecords implements Records
             null,
             fn (Kit $kit): array => array_map(
                 fn (array $row): LotMovement => new LotMovement(
-                    $this->lot($this->items[$row['item']], $row['lot'], $row['expires']),
+                    $this->lots->findOrMake($this->items[$row['item']], $row['lot'], $row['expires']),
                     $row['quantity'],
                     null,
                     Location::pocket($kit->id, $design['pockets'][$row['pocket']], $row['condition']),
@@ -200,13 +200,6 @@ final class KitRecords implements Records
                 $record['contents'],
             ),
         );
-    }
-
-    private function lot(string $item, ?string $number, ?string $expires): string
-    {
-        return (string) (DB::table('lots')
-            ->where(['item_id' => $item, 'number' => $number, 'expires' => $expires])
-            ->value('id') ?? $this->lots->make($item, $number, $expires));
     }
 
     /** @return array<string, array<string, mixed>> */

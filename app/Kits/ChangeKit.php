@@ -20,6 +20,7 @@ use App\Ledger\OperationKind;
 use App\Ledger\Parts\KitChanged;
 use App\Ledger\Record;
 use App\Stock\Models\Store;
+use App\Stock\NearestStore;
 use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
@@ -34,6 +35,7 @@ final class ChangeKit
         private readonly Record $record,
         private readonly KitPlans $plans,
         private readonly KitStates $states,
+        private readonly NearestStore $nearest,
         private readonly Choices $choices,
     ) {
     }
@@ -104,7 +106,8 @@ final class ChangeKit
     {
         Transaction::run(function () use ($kit, $reason, $by, $at, $day): void {
             $kit = $this->lock($kit);
-            $store = Store::query()->orderBy('name')->lockForUpdate()->first();
+            $near = ($this->nearest)($kit);
+            $store = $near === null ? null : Store::query()->where('id', $near->id)->lockForUpdate()->firstOrFail();
             $movements = [];
             foreach ($kit->holdings()->with('lot')->get() as $held) {
                 $isInDate = $held->lot->good_until === null || $held->lot->good_until >= $day;

@@ -8,6 +8,8 @@ use App\Checks\CountedRow;
 use App\Judging\ContentRow;
 use App\Judging\Words;
 use App\Stock\Models\Lot;
+use App\Support\DoneAtTheSameMoment;
+use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
@@ -16,6 +18,8 @@ use Sarcina\Core\Calendar\PrintedDate;
 /** Finds the lots that rows name by number and printed date, and makes those that are said to be new. */
 final class Lots
 {
+    private const CHUNK = 500;
+
     /**
      * @param  list<CountedRow>  $rows
      * @return list<ContentRow>
@@ -34,18 +38,20 @@ final class Lots
 
                 continue;
             }
-            $key = self::key($item, $row->lot, $row->expires);
+            $key = LotKey::of($item, $row->lot, $row->expires)->text();
             if (! isset($known[$key])) {
                 // Pieces without a number and a date are no particular lot: any item may have such.
                 if ($row->lot === null && $row->expires === null || $row->newLot) {
-                    $known[$key] = $this->make($item, $row->lot, $row->expires);
+                    $known[$key] = [$this->make($item, $row->lot, $row->expires), $row->lot];
                 } else {
                     $errors["rows.{$index}.lot"] = self::notKnown($row);
 
                     continue;
                 }
             }
-            $resolved[] = new ContentRow($row->pocketId, $row->itemCode, $known[$key], $row->lot, $row->expires, $row->quantity, $row->condition);
+            // The number as it is on record, however it was typed.
+            [$id, $number] = $known[$key];
+            $resolved[] = new ContentRow($row->pocketId, $row->itemCode, $id, $number, $row->expires, $row->quantity, $row->condition);
         }
         if ($errors !== []) {
             throw ValidationException::withMessages($errors);
@@ -54,36 +60,59 @@ final class Lots
         return $resolved;
     }
 
+    /** The lot, made where it is not there yet. */
+    public function findOrMake(string $itemId, ?string $number, ?string $expires): string
+    {
+        $id = DB::table('lots')->where(LotKey::of($itemId, $number, $expires)->columns())->value('id');
+
+        return is_string($id) ? $id : $this->make($itemId, $number, $expires);
+    }
+
+    /** @throws DoneAtTheSameMoment where somebody else made it meanwhile: it is found then */
     public function make(string $itemId, ?string $number, ?string $expires): string
     {
         $id = Str::lower((string) Str::ulid());
-        DB::table('lots')->insert([
-            'id' => $id, 'item_id' => $itemId, 'number' => $number, 'expires' => $expires,
-            'good_until' => $expires === null ? null : (string) PrintedDate::of($expires)->lastGoodDay,
-        ]);
+        try {
+            DB::table('lots')->insert([
+                'id' => $id, 'number' => $number, 'expires' => $expires, ...LotKey::of($itemId, $number, $expires)->columns(),
+                'good_until' => $expires === null ? null : (string) PrintedDate::of($expires)->lastGoodDay,
+            ]);
+        } catch (UniqueConstraintViolationException) {
+            throw new DoneAtTheSameMoment;
+        }
 
         return $id;
     }
 
     /**
      * @param  list<CountedRow>  $rows
-     * @return array{array<string, string>, array<string, string>} item ids by code, lot ids by key
+     * @return array{array<string, string>, array<string, array{string, string|null}>} item ids by code, lots' ids and numbers by key
      */
     private function read(array $rows): array
     {
         $codes = array_values(array_unique(array_map(static fn (CountedRow $row): string => $row->itemCode, $rows)));
         $items = DB::table('items')->whereIn('code', $codes)->pluck('id', 'code')->all();
+        $keys = [];
+        foreach ($rows as $row) {
+            if (isset($items[$row->itemCode])) {
+                $key = LotKey::of($items[$row->itemCode], $row->lot, $row->expires);
+                $keys[$key->text()] = $key;
+            }
+        }
         $known = [];
-        foreach (DB::table('lots')->whereIn('item_id', array_values($items))->get() as $lot) {
-            $known[self::key($lot->item_id, $lot->number, $lot->expires)] ??= $lot->id;
+        foreach (array_chunk($keys, self::CHUNK) as $some) {
+            $lots = DB::table('lots')
+                ->whereRaw(
+                    '(item_id, number_key, expires_key) IN ('.implode(', ', array_fill(0, count($some), '(?, ?, ?)')).')',
+                    array_merge(...array_map(static fn (LotKey $key): array => array_values($key->columns()), $some)),
+                )
+                ->get(['id', 'item_id', 'number', 'number_key', 'expires_key']);
+            foreach ($lots as $lot) {
+                $known[LotKey::of($lot->item_id, $lot->number_key, $lot->expires_key)->text()] = [$lot->id, $lot->number];
+            }
         }
 
         return [$items, $known];
-    }
-
-    private static function key(string $item, ?string $number, ?string $expires): string
-    {
-        return "{$item}\n".mb_strtoupper($number ?? '')."\n{$expires}";
     }
 
     private static function notKnown(CountedRow $row): string

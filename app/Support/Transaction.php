@@ -26,10 +26,14 @@ final class Transaction
         if (DB::transactionLevel() > 0) {
             return $whole();
         }
-        try {
-            return $whole();
-        } catch (DoneAtTheSameMoment) {
-            return $whole();
+        for ($try = 1; $try < self::TRIES; $try++) {
+            try {
+                return $whole();
+            } catch (DoneAtTheSameMoment) {
+                // What the other did is there now, and is found.
+            }
         }
+
+        return $whole();
     }
 }

@@ -31,7 +31,7 @@ return new class extends Migration
             $table->enum('kind', ['site', 'building', 'floor', 'spot', 'vehicle', 'person']);
             $table->string('name', 120);
             // "Glasshouses, tropical house", for a row that stands by itself.
-            $table->string('path', 400);
+            $table->string('path', 400)->unique();
             // The order in which one walks past them.
             $table->unsignedInteger('walk_order')->index();
         });
@@ -39,7 +39,7 @@ return new class extends Migration
         Schema::create('stores', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->foreignUlid('place_id')->constrained();
-            $table->string('name', 120);
+            $table->string('name', 120)->unique();
         });
 
         Schema::create('events', function (Blueprint $table): void {

@@ -65,7 +65,10 @@ return new class extends Migration
             // As printed: a month or a day. The day it is good through stands beside it, for searching.
             $table->string('expires', 10)->nullable();
             $table->date('good_until')->nullable()->index();
-            $table->index(['item_id', 'number', 'expires']);
+            // Number and date as they are told apart: in capitals, and empty where nothing is printed (App\Stock\LotKey).
+            $table->string('number_key', 60)->collation('utf8mb4_bin');
+            $table->string('expires_key', 10)->charset('ascii')->collation('ascii_bin');
+            $table->unique(['item_id', 'number_key', 'expires_key']);
         });
 
         Schema::create('lists', function (Blueprint $table): void {
@@ -151,6 +154,7 @@ return new class extends Migration
             $table->foreignUlid('design_id')->constrained();
             $table->string('name', 60);
             $table->unsignedSmallInteger('position');
+            $table->unique(['design_id', 'name']);
         });
 
         Schema::create('pockets', function (Blueprint $table): void {
@@ -161,6 +165,7 @@ return new class extends Migration
             $table->unsignedTinyInteger('column');
             $table->unsignedTinyInteger('row_span')->default(1);
             $table->unsignedTinyInteger('column_span')->default(1);
+            $table->unique(['leaf_id', 'name']);
         });
 
         Schema::create('line_homes', function (Blueprint $table): void {

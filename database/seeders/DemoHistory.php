@@ -40,12 +40,16 @@ use Sarcina\Core\Due\Seal;
 /** Nine months of deliveries, checks, uses and restocks, through the same actions that the application uses. */
 final class DemoHistory
 {
+    /** Where goods go, and kits are restocked from, unless the demo says otherwise. */
+    private const STORE = 'cupboard';
+
     private const PACKED_DAYS_AGO = 272;
 
     /** @var array<string, User> */
     private array $people;
 
-    private Store $store;
+    /** @var array<string, Store> by key */
+    private array $stores = [];
 
     /** @var array<string, Kit> */
     private array $kits;
@@ -94,11 +98,12 @@ final class DemoHistory
 
     /**
      * @param  array<string, User>  $people
+     * @param  array<string, Store>  $stores
      * @param  array<string, Kit>  $kits
      */
-    public function load(DemoFiles $files, array $people, Store $store, array $kits): void
+    public function load(DemoFiles $files, array $people, array $stores, array $kits): void
     {
-        [$this->people, $this->store, $this->kits] = [$people, $store, $kits];
+        [$this->people, $this->stores, $this->kits] = [$people, $stores, $kits];
         $happenings = [];
         foreach ($files->rows('deliveries') as $row) {
             $happenings[(int) $row['days_ago']]['deliveries'][] = $row;
@@ -154,19 +159,20 @@ final class DemoHistory
         if ($rows === []) {
             return;
         }
-        $movements = array_map(
-            fn (array $row): LotMovement => new LotMovement(
+        $at = $day->setTime(7, 30);
+        foreach (collect($rows)->groupBy(static fn (array $row): string => $row['store'] === '' ? self::STORE : $row['store']) as $key => $some) {
+            $store = $this->stores[$key];
+            $movements = $some->map(fn (array $row): LotMovement => new LotMovement(
                 $this->lots["{$row['item']} {$row['lot']}"],
                 (int) $row['quantity'],
                 null,
-                Location::store($this->store->id),
+                Location::store($store->id),
                 'received',
-            ),
-            $rows,
-        );
-        $at = $day->setTime(7, 30);
-        $operation = Operation::now(Str::lower((string) Str::ulid($at)), OperationKind::Receive, $this->people['lead'], $at, $at->toDateString());
-        Transaction::run(fn (): int => $this->record->write($operation->of([], [$this->store])->with($movements)));
+            ))->all();
+            $id = Str::lower((string) Str::ulid($at));
+            $operation = Operation::now($id, OperationKind::Receive, $this->people['lead'], $at, $at->toDateString());
+            Transaction::run(fn (): int => $this->record->write($operation->of([], [$store])->with(array_values($movements))));
+        }
     }
 
     /** @param  list<array<string, string>>  $rows  of one kit on one day */
@@ -207,12 +213,12 @@ final class DemoHistory
     private function restock(Kit $kit, User $by, CarbonImmutable $at): void
     {
         $day = $at->toDateString();
-        $plan = ($this->planRestock)($this->judge->judge($kit, $day), $this->store);
+        $plan = ($this->planRestock)($this->judge->judge($kit, $day), $this->stores[self::STORE]);
         if ($plan->out === [] && $plan->in === []) {
             return;
         }
         ($this->restockKit)(new RestockReport(
-            Str::lower((string) Str::ulid($at)), $kit->id, $this->store->id, WhenDone::now($at), Head::read()->base(),
+            Str::lower((string) Str::ulid($at)), $kit->id, $this->stores[self::STORE]->id, WhenDone::now($at), Head::read()->base(),
             array_map(
                 static fn (PlannedOut $row): TakenOut => new TakenOut($row->pocketId, $row->lotId, $row->condition, $row->quantity, $row->toStore),
                 $plan->out,

@@ -47,7 +47,10 @@ final class DemoSeeder extends Seeder
             ]);
         }
         $this->places($files);
-        $store = Store::query()->create(['place_id' => $this->places['cupboard']->id, 'name' => 'Potting shed cupboard']);
+        $stores = [];
+        foreach ($files->rows('stores') as $row) {
+            $stores[$row['key']] = Store::query()->create(['place_id' => $this->places[$row['place']]->id, 'name' => $row['name']]);
+        }
         $this->items($files);
         $loader = new ListLoader;
         $loader->starters();
@@ -60,7 +63,7 @@ final class DemoSeeder extends Seeder
         $kits = $this->kits($files, $history, $people['lead']);
         $this->events($files, $kits);
         $planning->load($files, $people, $this->places);
-        $history->load($files, $people, $store, $kits);
+        $history->load($files, $people, $stores, $kits);
     }
 
     private function places(DemoFiles $files): void

@@ -33,7 +33,7 @@ final class StatesRaceTest extends ServedTestCase
                 [1 => ['file', '/dev/null', 'w'], 2 => ['file', '/dev/null', 'w']], $pipes, dirname(__DIR__, 2), $this->environment(),
             );
             $this->assertIsResource($judging);
-            $statuses = $this->both([
+            $statuses = $this->atOnce([
                 $keeper->request('PUT', '/api/checks/'.$this->ulid(), $check),
                 $lead->request('PUT', "/api/items/{$item['code']}", $this->heavier($item)),
             ]);
@@ -90,23 +90,5 @@ final class StatesRaceTest extends ServedTestCase
             }
         }
         $this->fail(self::KIT.' is not shown.');
-    }
-
-    /**
-     * @param  list<\CurlHandle>  $curls
-     * @return list<int>
-     */
-    private function both(array $curls): array
-    {
-        $multi = curl_multi_init();
-        foreach ($curls as $curl) {
-            curl_multi_add_handle($multi, $curl);
-        }
-        do {
-            curl_multi_exec($multi, $running);
-            curl_multi_select($multi, 0.2);
-        } while ($running > 0);
-
-        return array_map(static fn (\CurlHandle $curl): int => (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $curls);
     }
 }

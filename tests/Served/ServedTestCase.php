@@ -147,4 +147,24 @@ abstract class ServedTestCase extends TestCase
             'stand_ins' => array_column($item['stand_ins'], 'code'),
         ];
     }
+
+    /**
+     * Sends all of them at the same moment.
+     *
+     * @param  list<\CurlHandle>  $curls
+     * @return list<int> what each was answered
+     */
+    protected function atOnce(array $curls): array
+    {
+        $multi = curl_multi_init();
+        foreach ($curls as $curl) {
+            curl_multi_add_handle($multi, $curl);
+        }
+        do {
+            curl_multi_exec($multi, $running);
+            curl_multi_select($multi, 0.2);
+        } while ($running > 0);
+
+        return array_map(static fn (\CurlHandle $curl): int => (int) curl_getinfo($curl, CURLINFO_RESPONSE_CODE), $curls);
+    }
 }

@@ -13,6 +13,7 @@ use App\Kits\ReadKit;
 use App\Ledger\Head;
 use App\Stock\Lacking;
 use App\Stock\Models\Store;
+use App\Stock\NearestStore;
 use App\Stock\PlannedIn;
 use App\Stock\PlannedOut;
 use App\Stock\PlanRestock;
@@ -35,18 +36,24 @@ final class RestockController extends Controller
             content: new OA\JsonContent(ref: RestockResource::class),
         ),
     ]
-    public function plan(Request $request, Kit $kit, KitJudge $judge, PlanRestock $restock, Catalogue $catalogue): JsonResponse
+    public function plan(Request $request, Kit $kit, KitJudge $judge, PlanRestock $restock, NearestStore $nearest, Catalogue $catalogue): JsonResponse
     {
         /** @var array{store?: string} $query */
         $query = $request->validate(['store' => ['ulid', 'exists:stores,id']]);
-        $store = isset($query['store']) ? Store::query()->findOrFail($query['store']) : Store::query()->orderBy('name')->firstOrFail();
+        $store = isset($query['store'])
+            ? Store::query()->findOrFail($query['store'])
+            : $nearest($kit) ?? abort(422, 'There is no store yet: add one before anything is restocked from it.');
         $base = BaseResource::of(Head::read()->base());
         $judged = $judge->judge($kit, $this->today());
         $plan = $restock($judged, $store);
         $goodUntil = static fn (?string $expires): ?string => $expires === null ? null : (string) PrintedDate::of($expires)->lastGoodDay;
 
         return $this->json(new RestockResource(
-            $store->id, $store->name, $base, (string) $judged->judgement->assignment->policy->goodUntil(),
+            $store->id, $store->name,
+            array_values(Store::query()->orderBy('name')->get()->map(
+                static fn (Store $one): StoreRef => new StoreRef($one->id, $one->name),
+            )->all()),
+            $base, (string) $judged->judgement->assignment->policy->goodUntil(),
             array_map(static fn (PlannedOut $row): TakeResource => new TakeResource(
                 $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution,
                 $row->lotId, $row->lot, $row->expires,

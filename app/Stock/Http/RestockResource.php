@@ -12,6 +12,8 @@ use OpenApi\Attributes as OA;
 final readonly class RestockResource
 {
     /**
+     * @param  string  $store  the nearest to the kit's place, or the one that was chosen
+     * @param  list<StoreRef>  $stores
      * @param  list<TakeResource>  $out
      * @param  list<PutResource>  $in
      * @param  list<MissingResource>  $missing
@@ -21,6 +23,8 @@ final readonly class RestockResource
         public string $store,
         #[OA\Property]
         public string $store_name,
+        #[OA\Property(items: new OA\Items(ref: StoreRef::class), description: 'the stores that it can be restocked from')]
+        public array $stores,
         #[OA\Property]
         public BaseResource $base,
         #[OA\Property]

@@ -37,10 +37,10 @@ export const questions = {
             queryKey: ['history', kit, before ?? null],
             queryFn: () => ask(api.GET('/kits/{kit}/history', { params: { path: { kit }, query: { before } } })),
         }),
-    restock: (kit: string) =>
+    restock: (kit: string, store?: string) =>
         queryOptions({
-            queryKey: ['restock', kit],
-            queryFn: () => ask(api.GET('/kits/{kit}/restock', { params: { path: { kit } } })),
+            queryKey: ['restock', kit, store ?? null],
+            queryFn: () => ask(api.GET('/kits/{kit}/restock', { params: { path: { kit }, query: { store } } })),
             staleTime: 0,
         }),
     unsettled: (kit?: string) =>

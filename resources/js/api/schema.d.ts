@@ -2108,6 +2108,8 @@ export interface components {
         RestockResource: {
             store: string;
             store_name: string;
+            /** @description the stores that it can be restocked from */
+            stores: components["schemas"]["StoreRef"][];
             base: components["schemas"]["Base"];
             until: string;
             out: components["schemas"]["TakeResource"][];
@@ -2120,6 +2122,11 @@ export interface components {
             operation: number | null;
             unsettled: components["schemas"]["UnsettledResource"][];
             kit: components["schemas"]["KitResource"];
+        };
+        /** @description A store, by name. */
+        StoreRef: {
+            id: string;
+            name: string;
         };
         /** @description A store and what lies in it. */
         StoreResource: {

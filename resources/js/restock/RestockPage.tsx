@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { newId } from '../api/newId';
@@ -16,25 +16,39 @@ import { count, sayDay } from '../ui/words';
 import { Missing } from './Missing';
 import { RestockRow } from './RestockRow';
 import { stepsOf, type Step } from './steps';
+import { Choose } from '../ui/Fields';
 import { words } from './words';
 
 /** The pick list, walked pocket by pocket: what goes out, what goes in, confirmed lot by lot. */
 export default function RestockPage() {
     const { code = '' } = useParams();
     const { data: kit, error } = useQuery(questions.kit(code));
-    const { data: plan, error: planError } = useQuery({ ...questions.restock(code), refetchOnWindowFocus: false });
+    const [store, setStore] = useState<string>();
+    const { data: plan, error: planError } = useQuery({
+        ...questions.restock(code, store),
+        placeholderData: keepPreviousData,
+        refetchOnWindowFocus: false,
+    });
     if (!kit || !plan) {
         return <Waiting error={error ?? planError} />;
     }
-    return <Walk key={`${plan.base.number} ${plan.in.length} ${plan.out.length}`} kit={kit} plan={plan} />;
+    return (
+        <Walk
+            key={`${plan.store} ${plan.base.number} ${plan.in.length} ${plan.out.length}`}
+            kit={kit}
+            plan={plan}
+            onStore={setStore}
+        />
+    );
 }
 
 interface WalkProps {
     kit: Schemas['KitResource'];
     plan: Schemas['RestockResource'];
+    onStore: (store: string) => void;
 }
 
-function Walk({ kit, plan }: WalkProps) {
+function Walk({ kit, plan, onStore }: WalkProps) {
     const navigate = useNavigate();
     const client = useQueryClient();
     const [id] = useState(newId);
@@ -112,9 +126,20 @@ function Walk({ kit, plan }: WalkProps) {
                 </Typography>
             }
             beside={
-                <Button component={Link} to={`/kits/${kit.code}`}>
-                    {words.toTheKit}
-                </Button>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+                    {plan.stores.length > 1 && done.length === 0 && (
+                        <Choose
+                            label={words.store}
+                            value={plan.store}
+                            onChoose={onStore}
+                            options={plan.stores.map((one) => [one.id, one.name] as const)}
+                            sx={{ minWidth: 220 }}
+                        />
+                    )}
+                    <Button component={Link} to={`/kits/${kit.code}`}>
+                        {words.toTheKit}
+                    </Button>
+                </Box>
             }
         >
             <Box

@@ -41,4 +41,5 @@ export const words = {
     shortDated: '; short-dated',
     replaces: (need: string) => `; replaces ${need}`,
     pieces2: (name: string) => `Pieces: ${name}`,
+    store: 'Store',
 };

@@ -9,5 +9,6 @@ export default defineConfig({
         include: ['resources/js/**/*.test.{ts,tsx}'],
         setupFiles: ['resources/js/testing/setup.ts'],
         restoreMocks: true,
+        testTimeout: 60_000,
     },
 });

@@ -13,9 +13,11 @@ use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\DatabaseTransactions;
 use Illuminate\Foundation\Testing\TestCase as FrameworkTestCase;
+use Illuminate\Routing\Router;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use Tests\Support\Contract;
 
 /** HTTP against real MariaDB, on the demo data; what a test records is undone after it. */
 abstract class TestCase extends FrameworkTestCase
@@ -45,6 +47,23 @@ abstract class TestCase extends FrameworkTestCase
         parent::setUp();
         // What a test records is undone, and so is what was signed for it.
         app(CheckpointFiles::class)->removeAll();
+    }
+
+    /**
+     * Every answer keeps what the API's description promises.
+     *
+     * @param  array<mixed>  $parameters
+     * @param  array<mixed>  $cookies
+     * @param  array<mixed>  $files
+     * @param  array<mixed>  $server
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    public function call($method, $uri, $parameters = [], $cookies = [], $files = [], $server = [], $content = null)
+    {
+        $response = parent::call($method, $uri, $parameters, $cookies, $files, $server, $content);
+        Contract::hold($method, app(Router::class)->current(), $response->baseResponse);
+
+        return $response;
     }
 
     protected function actAs(string $role): static

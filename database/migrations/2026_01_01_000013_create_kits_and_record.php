@@ -39,6 +39,9 @@ return new class extends Migration
             // From here on a projection of the record, made anew by ledger:verify --rebuild (App\Ledger\KitFacts).
             $table->foreignUlid('design_id')->constrained();
             $table->foreignUlid('place_id')->constrained();
+            // Who answers for it, and who does while they are away.
+            $table->foreignUlid('responsible_id')->nullable()->constrained('users');
+            $table->foreignUlid('deputy_id')->nullable()->constrained('users');
             $table->enum('scope', ['anyone', 'first_aider', 'trained', 'clinician'])->default('first_aider');
             $table->enum('seal', ['intact', 'broken', 'none'])->default('none');
             $table->string('seal_number', 40)->nullable();

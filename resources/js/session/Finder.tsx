@@ -1,13 +1,17 @@
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
-import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useEffect, useRef, useState, type KeyboardEvent } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { questions } from '../api/queries';
 import { Icon } from '../ui/Icon';
+import { usePause } from '../ui/usePause';
 import { words } from './words';
 
 const kinds = { kit: words.kit, item: words.item, place: words.place, lot: words.lot } as const;
+
+/** Nothing is asked while somebody types on. */
+const PAUSE_MS = 180;
 
 /** Goes where a kit, an item, a place or a lot is. Focus with "/". */
 export function Finder() {
@@ -16,8 +20,8 @@ export function Finder() {
     const [text, setText] = useState('');
     const [isOpen, setOpen] = useState(false);
     const [at, setAt] = useState(0);
-    const query = useDeferredValue(text.trim());
-    const { data } = useQuery(questions.find(query));
+    const query = usePause(text.trim(), PAUSE_MS);
+    const { data } = useQuery({ ...questions.find(query), placeholderData: keepPreviousData });
     const found = query === '' ? [] : (data?.found ?? []);
 
     useEffect(() => {
@@ -36,6 +40,10 @@ export function Finder() {
         window.addEventListener('keydown', focus);
         return () => window.removeEventListener('keydown', focus);
     }, []);
+
+    useEffect(() => {
+        document.getElementById(`found-${at}`)?.scrollIntoView({ block: 'nearest' });
+    }, [at]);
 
     const go = (href: string) => {
         setOpen(false);

@@ -61,6 +61,35 @@ final class Catalogue
         return $this->item($code)->name ?? $code;
     }
 
+    /**
+     * @param  list<string>  $codes
+     * @return array<string, object> as the page names them, by code
+     */
+    public function rows(array $codes): array
+    {
+        $this->read($codes);
+
+        return array_intersect_key($this->rows, array_flip($codes));
+    }
+
+    /**
+     * Items as they were read before, under what is true now.
+     *
+     * @param  array<string, Item>  $items
+     * @param  array<string, object>  $rows
+     */
+    public function remember(array $items, array $rows): void
+    {
+        $this->items += $items;
+        /**
+         * @var array<string, object{
+         *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
+         *     purpose: string, caution: string|null,
+         * }> $rows
+         */
+        $this->rows += $rows;
+    }
+
     /** Forgets what was read, after the catalogue changed. */
     public function forget(): void
     {

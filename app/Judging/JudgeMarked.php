@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Accounts\Models\Organisation;
+use App\Support\Transaction;
 use Illuminate\Contracts\Queue\ShouldBeUniqueUntilProcessing;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -29,8 +30,9 @@ final class JudgeMarked implements ShouldBeUniqueUntilProcessing, ShouldQueue
         self::dispatch()->afterCommit();
     }
 
-    public function handle(KitStates $states, Organisation $organisation): void
+    public function handle(KitStates $states, JudgingVersion $version, Organisation $organisation): void
     {
+        Transaction::run(static fn () => $version->keepPlans());
         if ($states->judgeMarked($organisation->today(), self::SECONDS) > 0) {
             self::dispatch();
         }

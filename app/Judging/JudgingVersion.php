@@ -40,9 +40,19 @@ final class JudgingVersion
         $now = (int) DB::table('judging_version')->value('version');
         if ($this->seen !== $now) {
             $this->forget();
+            $this->plans->under($now);
         }
 
         return $this->seen = $now;
+    }
+
+    /** Keeps plans for all that come, as they are read in this snapshot. */
+    public function keepPlans(): void
+    {
+        $version = $this->now();
+        if (! $this->isRaisedHere) {
+            $this->plans->keepAll($version);
+        }
     }
 
     /** The version that the record has reached by now, whatever this transaction saw; nobody raises it before this transaction ends. */
@@ -59,6 +69,8 @@ final class JudgingVersion
         $version = (int) DB::table('judging_version')->value('version');
         $this->seen ??= $version - 1;
         $this->isRaisedHere = true;
+        // What this transaction changed is in no kept plan, and must not get into one before it stands.
+        $this->plans->under(null);
         DB::afterCommit(function (): void {
             $this->isRaisedHere = false;
             $this->seen = null;

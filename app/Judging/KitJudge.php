@@ -47,11 +47,12 @@ final class KitJudge
     /**
      * @param  list<ContentRow>|null  $rows  null: as recorded
      * @param  bool  $asChecked  as though a full check were signed on that day
+     * @param  int|null  $version  as it was seen at the beginning of the snapshot in which many are judged; null: it is read
      */
-    public function judge(Kit $kit, string $asOf, ?array $rows = null, bool $asChecked = false): Judged
+    public function judge(Kit $kit, string $asOf, ?array $rows = null, bool $asChecked = false, ?int $version = null): Judged
     {
         // First of all: what is remembered from before a change is forgotten here.
-        $version = $this->version->now();
+        $version ??= $this->version->now();
         $plan = $this->plans->forKit($kit);
         $rows ??= $this->contents->of($kit);
         $today = Day::of($asOf);

@@ -25,49 +25,100 @@ final class KitPlans
     /** @var array<string, KitPlan> by design id and the modules beside it */
     private array $plans = [];
 
-    /** @var array<string, array<string, string>>|null by kit id: lists of the modules that it carries beside its design, by module */
-    private ?array $modules = null;
+    /** @var array<string, array<string, string>> by kit: lists of the modules that it carries beside its design, by module */
+    private array $modules = [];
 
-    public function __construct(private readonly Catalogue $catalogue)
+    private ?int $version = null;
+
+    public function __construct(private readonly Catalogue $catalogue, private readonly KeptPlans $kept)
     {
     }
 
     public function of(string $designId): KitPlan
     {
-        return $this->plans[$designId] ??= $this->read($designId);
+        return $this->plan($designId, []);
     }
 
     /** The plan of a kit: its design's, and the modules that were put into it. */
     public function forKit(Kit $kit): KitPlan
     {
-        $modules = $this->modules()[$kit->id] ?? [];
+        if (! isset($this->modules[$kit->id])) {
+            $this->readAhead([$kit]);
+        }
 
-        return $modules === [] ? $this->of($kit->design_id) : $this
-            ->plans[$kit->design_id.' '.implode(' ', $modules)] ??= $this->read($kit->design_id, $modules);
+        return $this->plan($kit->design_id, $this->modules[$kit->id]);
+    }
+
+    /** From now on what was read under this version may be taken from what is kept; null: nothing may. */
+    public function under(?int $version): void
+    {
+        $this->version = $version;
+    }
+
+    /** Reads and keeps the plans of all kits that are in service, where they are not kept under this version yet. */
+    public function keepAll(int $version): void
+    {
+        $there = array_flip($this->kept->under($version));
+        $kits = DB::table('kits')->whereNull('retired_on')->distinct();
+        $wanted = array_fill_keys($kits->pluck('design_id')->all(), []);
+        $carried = [];
+        foreach (DB::table('kit_modules')->join('kits', 'kits.id', '=', 'kit_modules.kit_id')->whereNull('kits.retired_on')
+            ->orderBy('kit_modules.module')->get(['kits.id', 'kits.design_id', 'kit_modules.module', 'kit_modules.list_id']) as $row) {
+            $carried["{$row->design_id} {$row->id}"][$row->module] = $row->list_id;
+        }
+        foreach ($carried as $kit => $modules) {
+            $wanted[self::key(explode(' ', $kit)[0], $modules)] = $modules;
+        }
+        foreach (array_diff_key($wanted, $there) as $key => $modules) {
+            $plan = $this->plan(explode(' ', (string) $key)[0], $modules);
+            $this->kept->keep((string) $key, $version, $plan, $this->catalogue->rows(array_keys($plan->items)));
+        }
+    }
+
+    /** @param  array<string, string>  $modules */
+    private function plan(string $designId, array $modules): KitPlan
+    {
+        $key = self::key($designId, $modules);
+        if (! isset($this->plans[$key])) {
+            $kept = $this->version === null ? null : $this->kept->find($key, $this->version);
+            if ($kept !== null) {
+                $this->catalogue->remember($kept[0]->items, $kept[1]);
+            }
+            $this->plans[$key] = $kept[0] ?? $this->read($designId, $modules);
+        }
+
+        return $this->plans[$key];
+    }
+
+    /** @param  array<string, string>  $modules */
+    private static function key(string $designId, array $modules): string
+    {
+        return trim($designId.' '.implode(' ', $modules));
     }
 
     /** Forgets what was read, after a list, a design or a kit's modules changed. */
     public function forget(): void
     {
         $this->plans = [];
-        $this->modules = null;
+        $this->modules = [];
     }
 
-    /** @return array<string, array<string, string>> */
-    private function modules(): array
+    /**
+     * Reads which modules these kits carry, at once.
+     *
+     * @param  list<Kit>  $kits
+     */
+    public function readAhead(array $kits): void
     {
-        if ($this->modules === null) {
-            $this->modules = [];
-            foreach (DB::table('kit_modules')->orderBy('module')->get(['kit_id', 'module', 'list_id']) as $row) {
-                $this->modules[$row->kit_id][$row->module] = $row->list_id;
-            }
+        $ids = array_map(static fn (Kit $kit): string => $kit->id, $kits);
+        $this->modules = [...$this->modules, ...array_fill_keys($ids, [])];
+        foreach (DB::table('kit_modules')->whereIn('kit_id', $ids)->orderBy('module')->get(['kit_id', 'module', 'list_id']) as $row) {
+            $this->modules[$row->kit_id][$row->module] = $row->list_id;
         }
-
-        return $this->modules;
     }
 
     /** @param  array<string, string>  $modules  list ids by module */
-    private function read(string $designId, array $modules = []): KitPlan
+    private function read(string $designId, array $modules): KitPlan
     {
         /** @var \stdClass $design */
         $design = DB::table('designs')->join('lists', 'lists.id', '=', 'designs.list_id')->where('designs.id', $designId)

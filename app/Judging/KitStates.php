@@ -28,6 +28,7 @@ final class KitStates
     public function __construct(
         private readonly KitJudge $judge,
         private readonly KitContents $contents,
+        private readonly KitPlans $plans,
         private readonly JudgingVersion $version,
         private readonly Words $words,
     ) {
@@ -123,10 +124,11 @@ final class KitStates
         }
         Transaction::run(function () use ($ids, $today, $before): void {
             // The first thing that is read: the snapshot of all that follows.
-            $this->version->now();
+            $version = $this->version->now();
             $kits = array_values(Kit::query()->whereIn('id', $ids)->where('retired_on', null)->with('place')->orderBy('id')->get()->all());
             $this->contents->readAhead($kits, Day::of($today));
-            $judged = array_map(fn (Kit $kit): Judged => $this->judge->judge($kit, $today), $kits);
+            $this->plans->readAhead($kits);
+            $judged = array_map(fn (Kit $kit): Judged => $this->judge->judge($kit, $today, version: $version), $kits);
             $this->contents->forget();
             if ($before !== null) {
                 $before();
@@ -162,8 +164,7 @@ final class KitStates
     /** Keeps the answer of a kit that is held. An operation that is being written says afterwards which one it is (restOn). */
     public function keep(Kit $kit, Judged $judged, string $asOf): void
     {
-        $isThere = DB::table('kit_states')->where('kit_id', $kit->id)->lockForUpdate()->exists();
-        $this->write($kit, $judged, $asOf, ! $isThere);
+        $this->write($kit, $judged, $asOf, true);
         // What was changed beside the record while this was judged concerned kits as they were: this one may be meant.
         $latest = $this->version->latest();
         if ($latest > $judged->version) {
@@ -186,7 +187,8 @@ final class KitStates
         }
     }
 
-    private function write(Kit $kit, Judged $judged, string $asOf, bool $isNew): void
+    /** @param  bool  $isHeld  whether nobody else may be writing it: then it is made where it is not there yet */
+    private function write(Kit $kit, Judged $judged, string $asOf, bool $isHeld): void
     {
         $due = $judged->due();
         $today = Day::of($asOf);
@@ -209,10 +211,13 @@ final class KitStates
             'judged_version' => $judged->version,
             'rests_on' => $kit->last_operation,
         ];
-        $table = DB::table('kit_states');
-        $isNew
-            ? $table->insert([...$state, 'kit_id' => $kit->id, 'needs_version' => 0, 'needs_operation' => $kit->last_operation])
-            : $table->where('kit_id', $kit->id)->update($state);
+        $isHeld
+            ? DB::table('kit_states')->upsert(
+                [[...$state, 'kit_id' => $kit->id, 'needs_version' => 0, 'needs_operation' => $kit->last_operation]],
+                ['kit_id'],
+                array_keys($state),
+            )
+            : DB::table('kit_states')->where('kit_id', $kit->id)->update($state);
         $this->keepRows('kit_findings', $kit, array_map(
             static fn (int $position, CheckFinding $fact): array => ['position' => $position, ...$fact->columns()],
             array_keys($facts = $this->words->facts($judged)),

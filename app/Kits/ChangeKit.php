@@ -9,7 +9,6 @@ use App\Assess\Choices;
 use App\Assess\Wanted;
 use App\Designs\Models\Design;
 use App\Designs\Models\Leaf;
-use App\Judging\KitPlans;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
@@ -33,7 +32,6 @@ final class ChangeKit
 {
     public function __construct(
         private readonly Record $record,
-        private readonly KitPlans $plans,
         private readonly KitStates $states,
         private readonly NearestStore $nearest,
         private readonly Choices $choices,
@@ -92,7 +90,7 @@ final class ChangeKit
                     Wanted::title($module).": {$choice->list->title}, edition {$choice->list->edition}",
                 );
             }
-            $this->plans->forget();
+            $this->states->beginChange();
             if ($changes === []) {
                 $this->states->renew($kit, $day);
             } else {

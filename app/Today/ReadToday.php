@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Catalogue\Catalogue;
 use App\Judging\KitStates;
 use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
@@ -34,7 +33,7 @@ final class ReadToday
     /** The horizon goes along with the page of the worklist: the places of its first rows. */
     private const HORIZON_PLACES = 12;
 
-    public function __construct(private readonly Catalogue $catalogue, private readonly Workers $workers)
+    public function __construct(private readonly Workers $workers)
     {
     }
 
@@ -166,13 +165,14 @@ final class ReadToday
         $ids = $rows->pluck('place_id')->unique()->take(self::HORIZON_PLACES)->values()->all();
         $places = DB::table('places')->whereIn('id', $ids)->orderBy('walk_order')->get(['id', 'name', 'path']);
         $marks = DB::table('kit_dates')->join('kits', 'kits.id', '=', 'kit_dates.kit_id')
+            ->leftJoin('items', 'items.code', '=', 'kit_dates.item_code')
             ->whereIn('kit_dates.place_id', $ids)
             ->where('day', '<=', $until)->where(fn (Builder $query) => $query->where('day', '>=', $today)->orWhere('kind', 'check'))
-            ->orderBy('day')->get(['kit_dates.*', 'kits.code'])->groupBy('place_id');
+            ->orderBy('day')->get(['kit_dates.*', 'kits.code', 'items.name as item'])->groupBy('place_id');
 
-        return array_values($places->map(fn (stdClass $place): HorizonResource => new HorizonResource(
+        return array_values($places->map(static fn (stdClass $place): HorizonResource => new HorizonResource(
             new PlaceRef($place->id, $place->name, $place->path),
-            $this->marks($marks->get($place->id) ?? collect()),
+            self::marks($marks->get($place->id) ?? collect()),
         ))->all());
     }
 
@@ -182,15 +182,15 @@ final class ReadToday
      * @param  Collection<int, stdClass>  $dates
      * @return list<MarkResource>
      */
-    private function marks(Collection $dates): array
+    private static function marks(Collection $dates): array
     {
         return array_values($dates->groupBy(static fn (stdClass $date): string => "{$date->day} {$date->kind} {$date->code}")->map(
-            fn (Collection $same): MarkResource => new MarkResource(
+            static fn (Collection $same): MarkResource => new MarkResource(
                 $same->first()->day ?? '',
                 $same->first()->kind ?? '',
                 $same->first()->code ?? '',
-                array_values($same->map(fn (stdClass $date): string => $date->kind === 'expiry'
-                    ? $this->catalogue->name($date->item_code).' expires'
+                array_values($same->map(static fn (stdClass $date): string => $date->kind === 'expiry'
+                    ? "{$date->item} expires"
                     : Words::check($date->day, $date->due_kind, $date->due_because))->all()),
             ),
         )->all());

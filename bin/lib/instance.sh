@@ -120,11 +120,16 @@ prepare_application() {
     rm -rf "$var/storage/framework/sessions" "$var/storage/framework/cache"
     grep -q "^DB_PORT=$DB_PORT$" "$var/.env" || { sed -i '/^DB_PORT=/d' "$var/.env"; echo "DB_PORT=$DB_PORT" >> "$var/.env"; }
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
+    # Nobody's record lies in the instances of tests and measurements: they are made anew.
+    [ "$instance" = main ] || as_owner php artisan database:fits >/dev/null || empty_database
     as_owner php artisan database:fits || exit 1
     as_owner php artisan migrate --force --quiet --database=owner
+    as_owner php artisan database:fits --keep
     as_owner php artisan database:grants
     php artisan config:cache --quiet
     php artisan route:cache --quiet
+    # An upgrade may judge otherwise: nothing that was worked out by other rules is shown as present.
+    php artisan kits:fit
 }
 
 # What was made by another version is not brought up to date: all its tables go.
@@ -137,6 +142,7 @@ load_demo() {
     # The cached settings do not hold the owner's password: they are made anew after it.
     rm -f "$APP_CONFIG_CACHE"
     as_owner php artisan demo:load
+    as_owner php artisan database:fits --keep
     php artisan config:cache --quiet
     touch "$var/demo-loaded"
     php artisan ledger:checkpoint
@@ -251,6 +257,7 @@ CONF
 # minute. Each is started again when it ends, whatever ended it.
 start_workers() {
     stop_workers
+    php artisan kits:judge --marked >/dev/null || :
     keep_running worker php artisan queue:work database --sleep=1 --tries=3 --timeout=300 --memory=256 --max-time=3600 --quiet
     keep_running clock php artisan schedule:work --quiet
 }

@@ -319,8 +319,18 @@ return new class extends Migration
         Schema::create('judging_version', function (Blueprint $table): void {
             $table->unsignedTinyInteger('id')->primary();
             $table->unsignedBigInteger('version');
+            // Of the code that the states were worked out by.
+            $table->string('rules', 64)->charset('ascii')->collation('ascii_bin')->default('');
         });
         DB::table('judging_version')->insert(['id' => 1, 'version' => 1]);
+        // A design with its list and items as the core takes them, as they were read under one version (App\Judging\KeptPlans).
+        Schema::create('kept_plans', function (Blueprint $table): void {
+            $table->string('plan', 400)->charset('ascii')->collation('ascii_bin')->primary();
+            $table->unsignedBigInteger('version');
+            $table->string('rules', 64)->charset('ascii')->collation('ascii_bin');
+            $table->mediumText('body')->charset('binary');
+            $table->char('seal', 64)->charset('ascii')->collation('ascii_bin');
+        });
 
         // What was found when a kit was judged last, gravest first, as facts: the words are said when they are read.
         Schema::create('kit_findings', function (Blueprint $table): void {

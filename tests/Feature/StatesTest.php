@@ -182,6 +182,64 @@ final class StatesTest extends TestCase
         $this->travelBack();
     }
 
+    public function test_a_plan_that_is_kept_is_used_under_its_own_version_and_rules_alone(): void
+    {
+        $kit = $this->kit('QH-01');
+        $this->app?->call([new JudgeMarked, 'handle']);
+        $this->assertGreaterThan(5, DB::table('kept_plans')->count());
+        $queries = $this->queriesOf(fn () => app(KitStates::class)->renew($kit, $this->today()));
+        $this->assertSame([], preg_grep('/from `lines`|from `line_entries`/', $queries), 'It is read at once.');
+        foreach ([
+            fn () => DB::table('kept_plans')->update(['rules' => 'others']),
+            fn () => DB::table('kept_plans')->update(['seal' => str_repeat('0', 64)]),
+            fn () => DB::table('judging_version')->increment('version'),
+        ] as $spoil) {
+            app()->forgetScopedInstances();
+            $this->app?->call([new JudgeMarked, 'handle']);
+            app()->forgetScopedInstances();
+            $spoil();
+            $queries = $this->queriesOf(fn () => app(KitStates::class)->renew($kit, $this->today()));
+            $this->assertNotSame([], preg_grep('/from `lines`/', $queries), 'It is read anew.');
+            DB::table('kept_plans')->delete();
+        }
+    }
+
+    public function test_a_change_is_in_no_kept_plan_before_it_stands(): void
+    {
+        $version = app(JudgingVersion::class);
+        DB::table('kept_plans')->delete();
+        DB::transaction(function () use ($version): void {
+            $version->raise();
+            $version->keepPlans();
+            $this->assertSame(0, DB::table('kept_plans')->count());
+        });
+        $version->keepPlans();
+        $this->assertGreaterThan(0, DB::table('kept_plans')->count());
+    }
+
+    public function test_after_an_upgrade_of_the_rules_nothing_judged_by_the_old_ones_is_shown_as_present(): void
+    {
+        Queue::fake();
+        $this->artisan('kits:fit')->assertSuccessful();
+        app(KitStates::class)->judgeMarked($this->today(), 60.0);
+        $this->artisan('kits:fit')->assertSuccessful();
+        $this->assertSame(0, DB::table('kit_states')->where('is_marked', true)->count(), 'The same rules: nothing is judged again.');
+        config(['judging.rules' => 'others']);
+        $this->artisan('kits:fit')->assertSuccessful();
+        $this->assertSame(DB::table('kit_states')->count(), DB::table('kit_states')->where('is_marked', true)->count());
+    }
+
+    /** @return list<string> */
+    private function queriesOf(callable $what): array
+    {
+        DB::flushQueryLog();
+        DB::enableQueryLog();
+        $what();
+        DB::disableQueryLog();
+
+        return array_values(array_map(static fn (array $one): string => $one['query'], DB::getQueryLog()));
+    }
+
     private function today(): string
     {
         return Organisation::current()->today();

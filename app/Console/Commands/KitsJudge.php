@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use App\Accounts\Models\Organisation;
+use App\Judging\JudgingVersion;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
 use App\Support\Transaction;
@@ -18,10 +19,11 @@ final class KitsJudge extends Command
 
     protected $description = 'Asks the core about every kit and keeps its answers anew';
 
-    public function handle(KitStates $states): int
+    public function handle(KitStates $states, JudgingVersion $version): int
     {
         $today = Organisation::current()->today();
         if ($this->option('marked') === true) {
+            Transaction::run(static fn () => $version->keepPlans());
             $left = $states->judgeMarked($today, self::SECONDS);
             $this->info($left === 0 ? "Every state is of {$today}." : "{$left} kits are left.");
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Designs\Http;
 
 use App\Designs\Models\Design;
+use App\Judging\JudgingVersion;
 use App\Judging\KitPlans;
 use App\Kits\Http\PlaceResource;
 use App\Kits\Models\Kit;
@@ -42,8 +43,10 @@ final class DesignController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DesignResource::class)),
         ),
     ]
-    public function designs(KitPlans $plans): JsonResponse
+    public function designs(KitPlans $plans, JudgingVersion $version): JsonResponse
     {
+        // Plans that are kept are read at once.
+        $version->now();
         $kits = Kit::query()->where('retired_on', null)->orderBy('code')->get(['code', 'design_id'])->groupBy('design_id');
 
         return $this->json(array_values(Design::query()->orderBy('name')->get()->map(function (Design $design) use ($plans, $kits): DesignResource {

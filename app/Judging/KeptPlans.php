@@ -40,7 +40,9 @@ final class KeptPlans
     /** @return list<string> plans that are kept under this version */
     public function under(int $version): array
     {
-        return array_values(array_map(strval(...), DB::table('kept_plans')->where('version', $version)->where('rules', self::rules())->pluck('plan')->all()));
+        $kept = DB::table('kept_plans')->where('version', $version)->where('rules', self::rules())->pluck('plan');
+
+        return array_values(array_map(strval(...), $kept->all()));
     }
 
     private static function rules(): string

@@ -29,10 +29,9 @@ final class DatabaseFits extends Command
                     $table->char('checksum', 64);
                 });
             }
-            $owner->table(self::KEPT)->upsert(
-                array_map(static fn (string $name, string $sum): array => ['migration' => $name, 'checksum' => $sum], array_keys($checksums), $checksums),
-                ['migration'],
-            );
+            foreach ($checksums as $name => $checksum) {
+                $owner->table(self::KEPT)->upsert([['migration' => $name, 'checksum' => $checksum]], ['migration']);
+            }
 
             return self::SUCCESS;
         }

@@ -74,26 +74,21 @@ final class ReadToday
     /** @return array{array<string, int>, int, int, int} kits by verdict, kits being judged again, kits overdue, rows of the worklist */
     private function count(string $today): array
     {
-        $counts = [];
-        $beingJudged = 0;
-        $overdue = 0;
-        $inAll = 0;
-        $groups = DB::table('kit_states')
-            ->selectRaw(
-                'verdict, COUNT(*) AS kits, SUM(is_marked OR COALESCE(holds_through < ?, 0) OR judged_for > ?) AS again,
-                SUM(overdue_from <= ?) AS overdue, SUM(band < ?) AS work',
-                [$today, $today, $today, Band::Nothing->value],
-            )
-            ->groupBy('verdict')
-            ->get();
-        foreach ($groups as $group) {
-            $counts[$group->verdict] = (int) $group->kits - (int) $group->again;
-            $beingJudged += (int) $group->again;
-            $overdue += (int) $group->overdue;
-            $inAll += (int) $group->work;
+        // Each looks at one index alone, and but for the first at few rows of it, however many kits there are.
+        $byVerdict = static fn (Builder $states): array => $states->groupBy('verdict')->selectRaw('verdict, COUNT(*) AS kits')
+            ->pluck('kits', 'verdict')->map(intval(...))->all();
+        $counts = $byVerdict(DB::table('kit_states'));
+        $again = $byVerdict(KitStates::notPresent($today));
+        foreach ($again as $verdict => $kits) {
+            $counts[$verdict] -= $kits;
         }
 
-        return [$counts, $beingJudged, $overdue, $inAll];
+        return [
+            $counts,
+            array_sum($again),
+            DB::table('kit_states')->where('overdue_from', '<=', $today)->count(),
+            DB::table('kit_states')->where('band', '<', Band::Nothing->value)->count(),
+        ];
     }
 
     /** @return Collection<int, stdClass> most pressing first, by the core's band, and within it in walking order */

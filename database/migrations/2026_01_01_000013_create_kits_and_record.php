@@ -297,7 +297,7 @@ return new class extends Migration
             $table->enum('due_kind', ['full', 'quick'])->nullable();
             $table->string('due_because', 12)->nullable();
             // The first day on which the check is overdue.
-            $table->date('overdue_from')->nullable();
+            $table->date('overdue_from')->nullable()->index();
             // How pressing it is (the core's Band), most pressing first; 4 where there is nothing to do.
             $table->unsignedTinyInteger('band');
             $table->boolean('wants_restock');
@@ -313,7 +313,7 @@ return new class extends Migration
             // No write clears it but a judging that saw all that it needs.
             $table->boolean('is_marked')->storedAs('needs_version > judged_version OR needs_operation > rests_on')->index();
             // Hold all that Today's counts look at, and the order of its worklist.
-            $table->index(['verdict', 'is_marked', 'holds_through', 'judged_for', 'overdue_from', 'band'], 'kit_states_counts');
+            $table->index('verdict');
             $table->index(['band', 'walk_order', 'code'], 'kit_states_work');
         });
         Schema::create('judging_version', function (Blueprint $table): void {

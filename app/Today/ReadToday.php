@@ -76,7 +76,7 @@ final class ReadToday
     {
         // Each looks at one index alone, and but for the first at few rows of it, however many kits there are.
         $byVerdict = static fn (Builder $states): array => $states->groupBy('verdict')->selectRaw('verdict, COUNT(*) AS kits')
-            ->pluck('kits', 'verdict')->map(intval(...))->all();
+            ->pluck('kits', 'verdict')->map(static fn (mixed $kits): int => is_numeric($kits) ? (int) $kits : 0)->all();
         $counts = $byVerdict(DB::table('kit_states'));
         $again = $byVerdict(KitStates::notPresent($today));
         foreach ($again as $verdict => $kits) {

@@ -126,14 +126,14 @@ function Walk({ kit, plan, onStore }: WalkProps) {
                 </Typography>
             }
             beside={
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+                <Box sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, gap: 2, alignItems: 'center' }}>
                     {plan.stores.length > 1 && done.length === 0 && (
                         <Choose
                             label={words.store}
                             value={plan.store}
                             onChoose={onStore}
                             options={plan.stores.map((one) => [one.id, one.name] as const)}
-                            sx={{ minWidth: 220 }}
+                            sx={{ width: 240 }}
                         />
                     )}
                     <Button component={Link} to={`/kits/${kit.code}`}>

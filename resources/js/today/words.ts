@@ -31,5 +31,5 @@ export const words = {
     beingJudged: (kits: number, all: number) => `${kits} of ${all} being judged again`,
     workHasStopped: 'Background work has stopped.',
     notJudgedSince: (since: string) =>
-        `Nothing has been judged in the background since ${since}. Kits marked “being judged again” stay so until the server’s workers run; the page of a kit always shows its status of now.`,
+        `Nothing has been judged in the background since ${since}. Kits marked “being judged again” stay so until it runs again; the page of a kit always shows its status of now.`,
 };

@@ -45,7 +45,7 @@ final class WorkersTest extends ServedTestCase
             $this->instance('start_workers');
         }
         $this->waitFor(fn (): bool => $this->number('SELECT COUNT(*) FROM kit_states WHERE is_marked') === 0, 'what waited to be judged');
-        $this->assertNull($lead->get('/api/today')['body']['worker_silent_since']);
+        $this->waitFor(fn (): bool => $lead->get('/api/today')['body']['worker_silent_since'] === null, 'the worker to say that it is alive');
     }
 
     public function test_an_import_is_read_and_taken_by_the_worker(): void

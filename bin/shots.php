@@ -61,6 +61,9 @@ foreach ($views as [$posture, $scheme, $who, $shots]) {
                 $visit->press('Compare with existing kits');
             }
             $visit->see($shows);
+            if ($name === 'work') {
+                $visit->wait(static fn (): bool => $visit->button('Compare again')->isEnabled(), 'The comparison does not end.');
+            }
             if ($name === 'equip') {
                 $visit->choose('Design', 'Tree crew bag')->see('Kits of this design: QH-07');
             }

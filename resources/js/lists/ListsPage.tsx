@@ -10,7 +10,7 @@ import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { sayDay, sayList } from '../ui/words';
+import { count, sayDay, sayList } from '../ui/words';
 import { NewList } from './NewList';
 import { words } from './words';
 
@@ -69,7 +69,7 @@ export default function ListsPage() {
                 const group = shown.filter(is);
                 return (
                     group.length > 0 && (
-                        <Sheet key={title} title={title} beside={<span>{group.length}</span>}>
+                        <Sheet key={title} title={title} beside={<span>{count(group.length, 'list')}</span>}>
                             <ListTable lists={group} />
                         </Sheet>
                     )

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Kits\Models\Kit;
+use App\Ledger\Parts\CheckFinding;
 use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -15,6 +16,7 @@ final class VerifyStates
     public function __construct(
         private readonly KitJudge $judge,
         private readonly KitStates $states,
+        private readonly Words $words,
     ) {
     }
 
@@ -80,7 +82,12 @@ final class VerifyStates
                 return "its {$what} is kept as ".($kept ?? 'none').', and judging anew says '.($is ?? 'none');
             }
         }
+        $kept = DB::table('kit_findings')->where('kit_id', $kit->id)->orderBy('position')->get()
+            ->map(static fn (stdClass $row): string => Words::found(CheckFinding::fromRow($row)))->all();
+        $found = array_map(Words::found(...), $this->words->facts($judged));
 
-        return null;
+        $say = static fn (array $facts): string => $facts === [] ? 'nothing' : '"'.implode('; ', $facts).'"';
+
+        return $kept === $found ? null : "of it is kept {$say($kept)}, and judging anew says {$say($found)}";
     }
 }

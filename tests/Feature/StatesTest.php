@@ -156,8 +156,10 @@ final class StatesTest extends TestCase
         DB::table('kit_states')->where('kit_id', $kit->id)->update(['verdict' => 'ready']);
         DB::table('kit_states')->where('kit_id', $this->kit('QH-07')->id)->update(['rests_on' => 10_000_000]);
         DB::table('kit_states')->where('kit_id', $this->kit('QH-09')->id)->delete();
+        DB::table('kit_findings')->where('kit_id', $this->kit('QH-03')->id)->where('position', 0)->delete();
         $wrong = app(VerifyStates::class)($this->today());
-        $this->assertCount(3, $wrong, implode("\n", $wrong));
+        $this->assertCount(4, $wrong, implode("\n", $wrong));
+        $this->assertStringContainsString('QH-03: of it is kept', implode("\n", $wrong));
         $this->assertStringContainsString('QH-05: its verdict is kept as ready, and judging anew says ready_with_actions', implode("\n", $wrong));
         $this->assertStringContainsString('QH-07: it rests on operation 10000000', implode("\n", $wrong));
         $this->assertStringContainsString('QH-09: it was never judged', implode("\n", $wrong));

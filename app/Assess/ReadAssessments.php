@@ -13,12 +13,10 @@ use App\Assess\Http\OverrideResource;
 use App\Assess\Http\PartResource;
 use App\Assess\Http\PlanResource;
 use App\Assess\Http\SeenChange;
-use App\Assess\Http\TaskResource;
 use App\Assess\Http\TotalResource;
 use App\Assess\Models\AreaChange;
 use App\Assess\Models\Assessment;
 use App\Assess\Models\AssessmentArea;
-use App\Assess\Models\PlanTask;
 use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
 use App\Lists\ReadLists;
@@ -118,7 +116,7 @@ final class ReadAssessments
             $costs['full'],
             $unpriced,
             $this->organisation->currency,
-            array_values($assessment->tasks->map(fn (PlanTask $task): TaskResource => $this->tasks->one($task))->all()),
+            $this->tasks->all($assessment->tasks),
         );
     }
 

@@ -6,6 +6,8 @@ namespace App\Assess;
 
 use App\Assess\Http\TaskResource;
 use App\Assess\Models\PlanTask;
+use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Provision\TaskKind;
 
 /** The work that follows from a plan, in words: what to make, move, upgrade or retire, and why. */
@@ -15,7 +17,34 @@ final class ReadTasks
     {
     }
 
-    public function one(PlanTask $task): TaskResource
+    /**
+     * @param  iterable<PlanTask>  $tasks
+     * @return list<TaskResource>
+     */
+    public function all(iterable $tasks): array
+    {
+        $short = [];
+        $kits = [];
+        foreach ($tasks as $task) {
+            $kits[] = $task->kit_id;
+        }
+        $findings = DB::table('kit_findings')->whereIn('kit_id', array_values(array_filter(array_unique($kits))))
+            ->where('kind', FindingKind::Short->value)->whereNotNull('line')->get(['kit_id', 'line']);
+        foreach ($findings as $finding) {
+            // Lines of a module are named after it: burn.L1.
+            $module = explode('.', $finding->line)[0];
+            $short[$finding->kit_id][$module] = ($short[$finding->kit_id][$module] ?? 0) + 1;
+        }
+        $resources = [];
+        foreach ($tasks as $task) {
+            $resources[] = $this->one($task, $short[$task->kit_id ?? ''] ?? []);
+        }
+
+        return $resources;
+    }
+
+    /** @param  array<string, int>  $short  lines of the kit that are short, by module */
+    private function one(PlanTask $task, array $short): TaskResource
     {
         $modules = array_values($task->modules->pluck('module')->all());
         $with = implode(', ', array_map(static fn (string $module): string => lcfirst(Wanted::title($module)), $modules));
@@ -64,6 +93,9 @@ final class ReadTasks
             $task->closed_on,
             $task->closedBy?->name,
             $task->kind === TaskKind::Make ? $task->kit?->code : null,
+            $task->state === 'done' && $task->kit?->retired_on === null
+                ? array_sum(array_intersect_key($short, array_flip($modules)))
+                : 0,
         );
     }
 }

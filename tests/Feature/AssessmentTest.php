@@ -232,6 +232,8 @@ final class AssessmentTest extends TestCase
         $kit = $this->readKit('QH-05');
         $this->assertSame($before + 6, count($kit['verdict']['lines']));
         $this->assertSame('not_ready', $kit['verdict']['verdict'], 'The sharps box is critical, and not there yet.');
+        $filling = fn (): int => collect($this->getJson("/api/assessments/{$site['id']}")->json('tasks'))->firstWhere('id', $upgrade['id'])['lines_to_fill'];
+        $this->assertSame(5, $filling(), 'Work is left until it is filled; one line is optional.');
         $this->assertContains('Modules', array_column($kit['leaves'], 'name'));
         $this->assertNotContains(
             'Modules',

@@ -50,6 +50,8 @@ final readonly class TaskResource
         public ?string $closed_by,
         #[OA\Property]
         public ?string $made_kit,
+        #[OA\Property(description: 'lines of its modules that are short in the kit which they were put into: work is left until they are met')]
+        public int $lines_to_fill,
     ) {
     }
 }

@@ -1136,6 +1136,8 @@ export interface components {
             closed_on: string | null;
             closed_by: string | null;
             made_kit: string | null;
+            /** @description lines of its modules that are short in the kit which they were put into: work is left until they are met */
+            lines_to_fill: number;
         };
         /** @description What both plans come to, for one kind of kit or module. */
         TotalResource: {

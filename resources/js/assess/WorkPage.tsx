@@ -37,14 +37,15 @@ export default function WorkPage() {
         return <Waiting error={error} />;
     }
     const open = site.tasks.filter((task) => task.state === 'open');
-    const closed = site.tasks.filter((task) => task.state !== 'open');
+    const toFill = site.tasks.filter((task) => task.lines_to_fill > 0);
+    const closed = site.tasks.filter((task) => task.state !== 'open' && task.lines_to_fill === 0);
     return (
         <Page
             title={words.carryOut(site.title)}
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
-                    {site.chosen === 'full' ? words.full : words.minimum} provision, {count(open.length, 'task')} open,{' '}
-                    {closed.length} closed
+                    {site.chosen === 'full' ? words.full : words.minimum} provision,{' '}
+                    {count(open.length + toFill.length, 'task')} open, {closed.length} closed
                 </Typography>
             }
             beside={
@@ -66,7 +67,7 @@ export default function WorkPage() {
                     <Empty>{words.compareThePlanWithExisting}</Empty>
                 </Sheet>
             )}
-            {open.length === 0 && (site.tasks.length > 0 || carry.isSuccess) && (
+            {open.length + toFill.length === 0 && (site.tasks.length > 0 || carry.isSuccess) && (
                 <Sheet title={words.allTasksAreClosed}>
                     <Empty>{words.theExistingKitsMatchThe}</Empty>
                 </Sheet>
@@ -83,6 +84,13 @@ export default function WorkPage() {
                     )
                 );
             })}
+            {toFill.length > 0 && (
+                <Sheet title={words.modulesToFill} beside={<span>{count(toFill.length, 'task')}</span>}>
+                    {toFill.map((task) => (
+                        <ToFill key={task.id} task={task} mayDo={may('restock')} />
+                    ))}
+                </Sheet>
+            )}
             {closed.length > 0 && (
                 <Sheet title={words.closed}>
                     {closed.map((task) => (
@@ -108,6 +116,40 @@ export default function WorkPage() {
             )}
             <Deference />
         </Page>
+    );
+}
+
+/** A module that is in its kit and not filled: the kit counts without it. */
+function ToFill({ task, mayDo }: { task: Schemas['TaskResource']; mayDo: boolean }) {
+    return (
+        <Box
+            sx={{
+                borderTop: 1,
+                borderColor: 'divider',
+                py: 3,
+                display: 'flex',
+                flexWrap: 'wrap',
+                gap: 2,
+                justifyContent: 'space-between',
+            }}
+        >
+            <Box sx={{ minWidth: 0, flex: '1 1 320px' }}>
+                <Typography sx={{ fontWeight: 600 }}>
+                    <Link to={`/kits/${task.kit}`} style={{ color: 'inherit' }}>
+                        {task.kit} {task.kit_name}
+                    </Link>
+                    {words.linesShort(count(task.lines_to_fill, 'line is', 'lines are'))}
+                </Typography>
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                    {task.text}: {task.closed_by}, {task.closed_on && sayDay(task.closed_on)}
+                </Typography>
+            </Box>
+            {mayDo && (
+                <Button variant="contained" component={Link} to={`/kits/${task.kit}/restock`}>
+                    {words.restock(task.kit ?? '')}
+                </Button>
+            )}
+        </Box>
     );
 }
 

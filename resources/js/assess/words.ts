@@ -278,4 +278,7 @@ export const words = {
     alsoWhereTheirNumberIs: 'also where their number is not known',
     distance: 'Distance',
     helpTakesLongToFind: 'help takes long to find the place, though it is near',
+    modulesToFill: 'Modules to fill',
+    linesShort: (lines: string) => `: ${lines} not met in its module`,
+    restock: (kit: string) => `Restock ${kit}`,
 };

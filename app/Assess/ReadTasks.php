@@ -26,9 +26,11 @@ final class ReadTasks
         $short = [];
         $kits = [];
         foreach ($tasks as $task) {
-            $kits[] = $task->kit_id;
+            if ($task->state === 'done' && $task->kit_id !== null) {
+                $kits[] = $task->kit_id;
+            }
         }
-        $findings = DB::table('kit_findings')->whereIn('kit_id', array_values(array_filter(array_unique($kits))))
+        $findings = $kits === [] ? [] : DB::table('kit_findings')->whereIn('kit_id', array_unique($kits))
             ->where('kind', FindingKind::Short->value)->whereNotNull('line')->get(['kit_id', 'line']);
         foreach ($findings as $finding) {
             // Lines of a module are named after it: burn.L1.

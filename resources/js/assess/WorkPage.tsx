@@ -141,7 +141,7 @@ function ToFill({ task, mayDo }: { task: Schemas['TaskResource']; mayDo: boolean
                     {words.linesShort(count(task.lines_to_fill, 'line is', 'lines are'))}
                 </Typography>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                    {task.text}: {task.closed_by}, {task.closed_on && sayDay(task.closed_on)}
+                    {task.text}. {task.closed_by}, {task.closed_on && sayDay(task.closed_on)}
                 </Typography>
             </Box>
             {mayDo && (

@@ -86,6 +86,9 @@ final class VerifyStates
             ->map(static fn (stdClass $row): string => Words::found(CheckFinding::fromRow($row)))->all();
         $found = array_map(Words::found(...), $this->words->facts($judged));
 
+        // Of the same gravity they stand in the order of the rows that were judged: as counted, or as they lie there.
+        sort($kept);
+        sort($found);
         $say = static fn (array $facts): string => $facts === [] ? 'nothing' : '"'.implode('; ', $facts).'"';
 
         return $kept === $found ? null : "of it is kept {$say($kept)}, and judging anew says {$say($found)}";

@@ -58,7 +58,7 @@ final class WholeSiteTest extends BrowserTestCase
         $visit->press('Save and update status')->seeHeading('QH-40 Rose terrace box')->see('Eye module');
         $visit->open('/assess')->see('Next season');
         $visit->click(fn (): RemoteWebElement => $visit->find("//a[normalize-space()='Next season']"));
-        $visit->press('Carry out the plan')->see('✓ Done: Make a small kit with eye module for Rose terrace')->see('QH-40');
+        $visit->press('Carry out the plan')->see('QH-40 Rose terrace box: 3 lines are not met in its module')->see('QH-40');
         $visit->press('Decline task')->press('Decline')->see('Say why this is not done');
     }
 

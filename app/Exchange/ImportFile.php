@@ -108,6 +108,13 @@ final class ImportFile
         return $import->refresh();
     }
 
+    /** It was not read to its end, and never will be. */
+    public function giveUp(Import $import): void
+    {
+        Import::query()->where('id', $import->id)->where('state', 'reading')
+            ->update(['state' => 'refused', 'problem' => 'The file could not be read to its end. Nothing was imported; import it again.']);
+    }
+
     /** It was not taken in, and can be asked for again. */
     public function giveBack(Import $import, string $problem): void
     {

@@ -7,6 +7,7 @@ namespace App\Exchange;
 use App\Exchange\Models\Import;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
+use Throwable;
 
 /** Reads an imported file to its end, and says row by row what would change. */
 final class ReadImport implements ShouldQueue
@@ -26,6 +27,14 @@ final class ReadImport implements ShouldQueue
         $import = Import::query()->find($this->import);
         while ($import !== null && $import->state === 'reading') {
             $import = $file->step($import);
+        }
+    }
+
+    public function failed(?Throwable $why): void
+    {
+        $import = Import::query()->find($this->import);
+        if ($import !== null) {
+            app(ImportFile::class)->giveUp($import);
         }
     }
 }

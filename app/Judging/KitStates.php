@@ -6,14 +6,11 @@ namespace App\Judging;
 
 use App\Kits\Models\Kit;
 use App\Kits\Models\KitState;
-use App\Ledger\Parts\CheckFinding;
 use App\Support\Transaction;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Due\Because;
-use Sarcina\Core\Due\Urgency;
+use Sarcina\Core\Format\InvalidDocument;
 use stdClass;
 
 /**
@@ -30,7 +27,7 @@ final class KitStates
         private readonly KitContents $contents,
         private readonly KitPlans $plans,
         private readonly JudgingVersion $version,
-        private readonly Words $words,
+        private readonly WriteState $write,
     ) {
     }
 
@@ -133,7 +130,7 @@ final class KitStates
             $kits = array_values(Kit::query()->whereIn('id', $ids)->where('retired_on', null)->with('place')->orderBy('id')->get()->all());
             $this->contents->readAhead($kits, Day::of($today));
             $this->plans->readAhead($kits);
-            $judged = array_map(fn (Kit $kit): Judged => $this->judge->judge($kit, $today, version: $version), $kits);
+            $judged = array_map(fn (Kit $kit): ?Judged => $this->judgeIfPossible($kit, $today, $version), $kits);
             $this->contents->forget();
             if ($before !== null) {
                 $before();
@@ -142,11 +139,27 @@ final class KitStates
                 ->get(['kit_id', 'rests_on', 'judged_version'])->keyBy('kit_id');
             foreach ($kits as $index => $kit) {
                 $there = $kept->get($kit->id);
-                if ($there !== null && $there->rests_on <= $kit->last_operation && $there->judged_version <= $judged[$index]->version) {
-                    $this->write($kit, $judged[$index], $today, false);
+                $answer = $judged[$index];
+                if ($there === null || $answer === null) {
+                    continue;
+                }
+                if ($there->rests_on <= $kit->last_operation && $there->judged_version <= $answer->version) {
+                    ($this->write)($kit, $answer, $today, false);
                 }
             }
         });
+    }
+
+    /** A kit whose list and items do not go together stays marked, and is reported: it does not keep others from being judged. */
+    private function judgeIfPossible(Kit $kit, string $today, int $version): ?Judged
+    {
+        try {
+            return $this->judge->judge($kit, $today, version: $version);
+        } catch (InvalidDocument $refused) {
+            report($refused);
+
+            return null;
+        }
     }
 
     /**
@@ -169,7 +182,7 @@ final class KitStates
     /** Keeps the answer of a kit that is held. An operation that is being written says afterwards which one it is (restOn). */
     public function keep(Kit $kit, Judged $judged, string $asOf): void
     {
-        $this->write($kit, $judged, $asOf, true);
+        ($this->write)($kit, $judged, $asOf, true);
         // What was changed beside the record while this was judged concerned kits as they were: this one may be meant.
         $latest = $this->version->latest();
         if ($latest > $judged->version) {
@@ -190,107 +203,5 @@ final class KitStates
             DB::table('kit_states')->whereIn('kit_id', $some)
                 ->update(['needs_operation' => $operation, ...($isJudged ? ['rests_on' => $operation] : [])]);
         }
-    }
-
-    /** @param  bool  $isHeld  whether nobody else may be writing it: then it is made where it is not there yet */
-    private function write(Kit $kit, Judged $judged, string $asOf, bool $isHeld): void
-    {
-        $due = $judged->due();
-        $today = Day::of($asOf);
-        $wantsRestock = (new Advice($judged->judgement))->wantsRestock();
-        $grace = $judged->plan->policy->graceDays;
-        $state = [
-            'code' => $kit->code,
-            'walk_order' => $kit->place->walk_order,
-            'verdict' => $judged->verdict()->value,
-            'mass_g' => $judged->judgement->mass,
-            'next_check' => (string) $judged->judgement->assignment->policy->nextCheck,
-            'due_on' => $due->day === null ? null : (string) $due->day,
-            'due_kind' => $due->kind,
-            'due_because' => $due->because,
-            'overdue_from' => $due->day === null ? null : (string) Urgency::overdueFrom($due->day, $grace),
-            'band' => Urgency::band($judged->verdict(), $due->day, $wantsRestock, $today)->value,
-            'wants_restock' => $wantsRestock,
-            'judged_for' => $asOf,
-            'holds_through' => $this->holdsThrough($judged, $today),
-            'judged_version' => $judged->version,
-            'rests_on' => $kit->last_operation,
-        ];
-        $isHeld
-            ? DB::table('kit_states')->upsert(
-                [[...$state, 'kit_id' => $kit->id, 'needs_version' => 0, 'needs_operation' => $kit->last_operation]],
-                ['kit_id'],
-                array_keys($state),
-            )
-            : DB::table('kit_states')->where('kit_id', $kit->id)->update($state);
-        $this->keepRows('kit_findings', $kit, array_map(
-            static fn (int $position, CheckFinding $fact): array => ['position' => $position, ...$fact->columns()],
-            array_keys($facts = $this->words->facts($judged)),
-            $facts,
-        ), 'position');
-        $this->keepRows('kit_dates', $kit, $this->dates($kit, $judged), 'id');
-    }
-
-    /**
-     * Most judgings leave them as they are: then there is nothing to write.
-     *
-     * @param  list<array<string, bool|int|string|null>>  $rows
-     */
-    private function keepRows(string $table, Kit $kit, array $rows, string $order): void
-    {
-        $columns = array_keys($rows[0] ?? ['kit_id' => 0]);
-        $kept = DB::table($table)->where('kit_id', $kit->id)->orderBy($order)->get($columns)
-            ->map(static fn (stdClass $row): array => (array) $row)->all();
-        // Loosely: the database may give a number as text.
-        if ($kept != $rows) {
-            DB::table($table)->where('kit_id', $kit->id)->delete();
-            DB::table($table)->insert(array_map(static fn (array $row): array => ['kit_id' => $kit->id, ...$row], $rows));
-        }
-    }
-
-    /** The last day on which nothing in this answer changes by the calendar alone; null where nothing ever does. */
-    private function holdsThrough(Judged $judged, Day $asOf): ?string
-    {
-        $days = [];
-        if ($judged->planned->because === Because::First) {
-            $days[] = $asOf;
-        }
-        if ($judged->planned->because === Because::Event && $judged->planned->day !== null) {
-            $days[] = $judged->planned->day;
-        }
-        foreach ($judged->judgement->assignment->contents as $row) {
-            if ($row->expires !== null && ! $row->isExpired($asOf)) {
-                $days[] = $row->expires->lastGoodDay;
-                $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy->marginDays);
-            }
-        }
-        $days = [...$days, ...Urgency::lastDays($judged->due()->day, $asOf)];
-        if ($judged->scope->holdsThrough !== null) {
-            $days[] = $judged->scope->holdsThrough;
-        }
-        $days = array_filter($days, static fn (Day $day): bool => ! $day->isBefore($asOf));
-        usort($days, static fn (Day $one, Day $other): int => $one->number <=> $other->number);
-
-        return $days === [] ? null : (string) $days[0];
-    }
-
-    /** @return list<array<string, string|null>> the marks of the horizon */
-    private function dates(Kit $kit, Judged $judged): array
-    {
-        $mark = ['place_id' => $kit->place_id, 'item_code' => null, 'due_kind' => null, 'due_because' => null];
-        $due = $judged->due();
-        $marks = $due->day === null ? [] : [
-            [...$mark, 'day' => (string) $due->day, 'kind' => 'check', 'due_kind' => $due->kind, 'due_because' => $due->because],
-        ];
-        $expiries = [];
-        foreach ($judged->judgement->assignment->contents as $index => $row) {
-            if ($row->expires !== null && $judged->judgement->assignment->isEffective($index)) {
-                $day = (string) $row->expires->lastGoodDay;
-                $expiries["{$day} {$row->item->code}"] = [...$mark, 'day' => $day, 'kind' => 'expiry', 'item_code' => $row->item->code];
-            }
-        }
-        ksort($expiries);
-
-        return [...$marks, ...array_values($expiries)];
     }
 }

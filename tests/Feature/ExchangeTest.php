@@ -8,6 +8,7 @@ use App\Catalogue\Models\Item;
 use App\Exchange\ImportFile;
 use App\Exchange\Kind;
 use App\Exchange\Models\Import;
+use App\Exchange\ReadImport;
 use App\Exchange\Sheet;
 use App\Exchange\TakeImport;
 use App\Kits\Models\Kit;
@@ -361,6 +362,18 @@ final class ExchangeTest extends TestCase
         (new TakeImport($import['id'], $this->person('lead')->id))->failed(null);
         $now = $this->getJson("/api/imports/{$import['id']}")->json();
         $this->assertSame(['ready', 'The import was interrupted. Nothing was imported; import it again.'], [$now['state'], $now['problem']]);
+    }
+
+    public function test_a_file_that_is_never_read_to_its_end_is_said_to_be_refused(): void
+    {
+        $this->actAs('lead');
+        Queue::fake();
+        $import = $this->bringIn('catalogue', 'csv', "code,name,class,dated,sterile,mass_g,scope,reserve,purpose\ntape-new,New tape,tape,no,no,30,anyone,yes,Holds");
+        $this->assertSame('reading', $import['state']);
+        (new ReadImport($import['id']))->failed(null);
+        $now = $this->getJson("/api/imports/{$import['id']}")->json();
+        $this->assertSame('refused', $now['state']);
+        $this->assertStringContainsString('Nothing was imported; import it again.', $now['problem']);
     }
 
     /** @return array<string, mixed> read to its end */

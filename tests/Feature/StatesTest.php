@@ -167,6 +167,37 @@ final class StatesTest extends TestCase
         $this->assertSame([], app(VerifyStates::class)($this->today()));
     }
 
+    public function test_a_kit_that_cannot_be_judged_keeps_no_other_from_it(): void
+    {
+        Queue::fake();
+        app(KitStates::class)->mark();
+        // As no screen allows it: a line that asks for a length in all, of an item that has none any more.
+        $line = DB::table('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')->join('designs', 'designs.list_id', '=', 'lines.list_id')
+            ->join('kits', 'kits.design_id', '=', 'designs.id')->whereNotNull('lines.total_measure')->whereNotNull('line_entries.item_id')
+            ->first(['line_entries.item_id', 'designs.list_id']);
+        $this->assertNotNull($line);
+        DB::table('item_measures')->where('item_id', $line->item_id)->delete();
+        $concerned = DB::table('kits')->join('designs', 'designs.id', '=', 'kits.design_id')->where('designs.list_id', $line->list_id)->count();
+        app()->forgetScopedInstances();
+        $this->assertSame(0, app(KitStates::class)->judgeMarked($this->today(), 60.0));
+        $left = DB::table('kit_states')->where('is_marked', true)->count();
+        $this->assertGreaterThanOrEqual($concerned, $left);
+        $this->assertLessThan(DB::table('kit_states')->count(), $left, 'The others were judged.');
+    }
+
+    public function test_findings_of_lots_whose_numbers_are_worth_the_same_are_not_taken_for_one_another(): void
+    {
+        $kit = $this->kit('QH-07');
+        $finding = DB::table('kit_findings')->where('kit_id', $kit->id)->whereNotNull('lot_number')->first() ?? $this->fail('There is no such finding.');
+        $lot = DB::table('lots')->where('number', $finding->lot_number);
+        foreach (['0123', '123', '1.23e2'] as $number) {
+            (clone $lot)->update(['number' => $number]);
+            $lot = DB::table('lots')->where('number', $number);
+            app(KitStates::class)->renew($kit, $this->today());
+            $this->assertSame([$number], DB::table('kit_findings')->where('kit_id', $kit->id)->whereNotNull('lot_number')->distinct()->pluck('lot_number')->all());
+        }
+    }
+
     public function test_reading_writes_nothing(): void
     {
         $this->actAs('keeper');

@@ -54,7 +54,7 @@ export function ImportPreview({ id, onClose }: { id: string; onClose: () => void
                         <strong>▲ {data.problem}</strong>
                     </Typography>
                 )}
-                {data.state === 'refused' && (
+                {data.state === 'refused' && data.errors > 0 && (
                     <Typography role="alert" sx={{ my: 3 }}>
                         <strong>
                             ▲ {count(data.errors, 'record')}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging;
+
+use App\Kits\Models\Kit;
+use App\Ledger\Parts\CheckFinding;
+use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Advice\Advice;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Due\Because;
+use Sarcina\Core\Due\Urgency;
+use stdClass;
+
+/** Writes down what was judged of a kit: its state with the last day through which that holds, what was found, and the marks of the horizon. */
+final class WriteState
+{
+    public function __construct(private readonly Words $words)
+    {
+    }
+
+    /** @param  bool  $isHeld  whether nobody else may be writing it: then it is made where it is not there yet */
+    public function __invoke(Kit $kit, Judged $judged, string $asOf, bool $isHeld): void
+    {
+        $due = $judged->due();
+        $today = Day::of($asOf);
+        $wantsRestock = (new Advice($judged->judgement))->wantsRestock();
+        $grace = $judged->plan->policy->graceDays;
+        $state = [
+            'code' => $kit->code,
+            'walk_order' => $kit->place->walk_order,
+            'verdict' => $judged->verdict()->value,
+            'mass_g' => $judged->judgement->mass,
+            'next_check' => (string) $judged->judgement->assignment->policy->nextCheck,
+            'due_on' => $due->day === null ? null : (string) $due->day,
+            'due_kind' => $due->kind,
+            'due_because' => $due->because,
+            'overdue_from' => $due->day === null ? null : (string) Urgency::overdueFrom($due->day, $grace),
+            'band' => Urgency::band($judged->verdict(), $due->day, $wantsRestock, $today)->value,
+            'wants_restock' => $wantsRestock,
+            'judged_for' => $asOf,
+            'holds_through' => $this->holdsThrough($judged, $today),
+            'judged_version' => $judged->version,
+            'rests_on' => $kit->last_operation,
+        ];
+        $isHeld
+            ? DB::table('kit_states')->upsert(
+                [[...$state, 'kit_id' => $kit->id, 'needs_version' => 0, 'needs_operation' => $kit->last_operation]],
+                ['kit_id'],
+                array_keys($state),
+            )
+            : DB::table('kit_states')->where('kit_id', $kit->id)->update($state);
+        $this->keepRows('kit_findings', $kit, array_map(
+            static fn (int $position, CheckFinding $fact): array => ['position' => $position, ...$fact->columns()],
+            array_keys($facts = $this->words->facts($judged)),
+            $facts,
+        ), 'position');
+        $this->keepRows('kit_dates', $kit, $this->dates($kit, $judged), 'id');
+    }
+
+    /**
+     * Most judgings leave them as they are: then there is nothing to write.
+     *
+     * @param  list<array<string, bool|int|string|null>>  $rows
+     */
+    private function keepRows(string $table, Kit $kit, array $rows, string $order): void
+    {
+        $columns = array_keys($rows[0] ?? ['kit_id' => 0]);
+        $kept = DB::table($table)->where('kit_id', $kit->id)->orderBy($order)->get($columns)
+            ->map(static fn (stdClass $row): array => self::asText((array) $row))->all();
+        if ($kept !== array_map(self::asText(...), $rows)) {
+            DB::table($table)->where('kit_id', $kit->id)->delete();
+            DB::table($table)->insert(array_map(static fn (array $row): array => ['kit_id' => $kit->id, ...$row], $rows));
+        }
+    }
+
+    /**
+     * The database may give a number as text; lot 0123 is not lot 123 all the same.
+     *
+     * @param  array<mixed>  $row
+     * @return array<string|null>
+     */
+    private static function asText(array $row): array
+    {
+        return array_map(static fn (mixed $value): ?string => is_scalar($value) ? (string) $value : null, $row);
+    }
+
+    /** The last day on which nothing in this answer changes by the calendar alone; null where nothing ever does. */
+    private function holdsThrough(Judged $judged, Day $asOf): ?string
+    {
+        $days = [];
+        if ($judged->planned->because === Because::First) {
+            $days[] = $asOf;
+        }
+        if ($judged->planned->because === Because::Event && $judged->planned->day !== null) {
+            $days[] = $judged->planned->day;
+        }
+        foreach ($judged->judgement->assignment->contents as $row) {
+            if ($row->expires !== null && ! $row->isExpired($asOf)) {
+                $days[] = $row->expires->lastGoodDay;
+                $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy->marginDays);
+            }
+        }
+        $days = [...$days, ...Urgency::lastDays($judged->due()->day, $asOf)];
+        if ($judged->scope->holdsThrough !== null) {
+            $days[] = $judged->scope->holdsThrough;
+        }
+        $days = array_filter($days, static fn (Day $day): bool => ! $day->isBefore($asOf));
+        usort($days, static fn (Day $one, Day $other): int => $one->number <=> $other->number);
+
+        return $days === [] ? null : (string) $days[0];
+    }
+
+    /** @return list<array<string, string|null>> the marks of the horizon */
+    private function dates(Kit $kit, Judged $judged): array
+    {
+        $mark = ['place_id' => $kit->place_id, 'item_code' => null, 'due_kind' => null, 'due_because' => null];
+        $due = $judged->due();
+        $marks = $due->day === null ? [] : [
+            [...$mark, 'day' => (string) $due->day, 'kind' => 'check', 'due_kind' => $due->kind, 'due_because' => $due->because],
+        ];
+        $expiries = [];
+        foreach ($judged->judgement->assignment->contents as $index => $row) {
+            if ($row->expires !== null && $judged->judgement->assignment->isEffective($index)) {
+                $day = (string) $row->expires->lastGoodDay;
+                $expiries["{$day} {$row->item->code}"] = [...$mark, 'day' => $day, 'kind' => 'expiry', 'item_code' => $row->item->code];
+            }
+        }
+        ksort($expiries);
+
+        return [...$marks, ...array_values($expiries)];
+    }
+}

@@ -67,7 +67,7 @@ foreach ($views as [$posture, $scheme, $who, $shots]) {
             if ($name === 'equip') {
                 $visit->choose('Design', 'Tree crew bag')->see('Kits of this design: QH-07');
             }
-            $chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
+            $chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => Promise.allSettled(document.getAnimations().map((one) => one.finished))).then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
             $chrome->driver->takeScreenshot("{$folder}/{$name}.png");
             echo "docs/screenshots/{$name}.png\n";
         }

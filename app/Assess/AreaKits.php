@@ -24,7 +24,7 @@ final class AreaKits
             }
         }
         $parents = DB::table('places')->pluck('parent_id', 'id')->all();
-        $kits = Kit::query()->where('retired_on', null)->with(['design.modules', 'modules'])->orderBy('code')->get();
+        $kits = Kit::byThemselves()->with(['edition.design', 'edition.modules', 'modules.edition.modules'])->orderBy('code')->get();
 
         return array_values(
             $kits
@@ -37,8 +37,11 @@ final class AreaKits
 
                     return new HeldKit(
                         $kit->id, $place === null ? null : $areas[$place],
-                        $kit->design->provides === null ? null : KitSize::from($kit->design->provides),
-                        array_values(array_unique([...$kit->design->modules->pluck('module')->all(), ...$kit->modules->pluck('module')->all()])),
+                        $kit->edition->design->provides === null ? null : KitSize::from($kit->edition->design->provides),
+                        array_values(array_unique(array_merge(...array_map(
+                            static fn (Kit $one): array => $one->edition->modules->pluck('module')->all(),
+                            $kit->whole(),
+                        )))),
                     );
                 })->all());
     }

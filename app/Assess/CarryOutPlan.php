@@ -73,12 +73,9 @@ final class CarryOutPlan
                 $free = "{$code}-{$try}";
             }
             $title = $module
-                ? Wanted::title($choice->wanted).', pouch'
+                ? Wanted::title($choice->wanted)
                 : $choice->list->name();
-            $design = ($this->designs)($choice->list, $free, $title, $module ? null : $choice->wanted);
-            if ($module) {
-                $design->modules()->create(['module' => $choice->wanted]);
-            }
+            $design = ($this->designs)($choice->list, $free, $title, $module ? null : $choice->wanted, $module ? $choice->wanted : null);
             $choice->update(['design_id' => $design->id]);
         }
         $this->choices->forget();

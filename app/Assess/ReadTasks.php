@@ -6,6 +6,7 @@ namespace App\Assess;
 
 use App\Assess\Http\TaskResource;
 use App\Assess\Models\PlanTask;
+use App\Kits\Models\Kit;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Provision\TaskKind;
@@ -32,9 +33,13 @@ final class ReadTasks
         }
         $findings = $kits === [] ? [] : DB::table('kit_findings')->whereIn('kit_id', array_unique($kits))
             ->where('kind', FindingKind::Short->value)->whereNotNull('line')->get(['kit_id', 'line']);
+        $serves = [];
+        foreach ($kits === [] ? [] : Kit::query()->whereIn('parent_kit_id', array_unique($kits))->with('edition.design')->get() as $module) {
+            $serves["{$module->parent_kit_id} {$module->code}"] = (string) $module->edition->design->serves;
+        }
         foreach ($findings as $finding) {
-            // Lines of a module are named after it: burn.L1.
-            $module = explode('.', $finding->line)[0];
+            // Lines of a module have its code before theirs: QH-M1.L1.
+            $module = $serves["{$finding->kit_id} ".strstr($finding->line, '.', true)] ?? '';
             $short[$finding->kit_id][$module] = ($short[$finding->kit_id][$module] ?? 0) + 1;
         }
         $resources = [];

@@ -236,10 +236,11 @@ final class ReadItems
     private function missingIn(Item $item): array
     {
         return array_values(DB::table('kits')
-            ->join('designs', 'designs.id', '=', 'kits.design_id')->whereNull('kits.retired_on')
+            ->join('design_editions', 'design_editions.id', '=', 'kits.design_edition_id')->whereNull('kits.retired_on')
             ->whereExists(fn ($query) => $query->from('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
                 ->where('line_entries.item_id', $item->id)->where('line_entries.position', 0)
-                ->where(fn ($owner) => $owner->whereColumn('lines.list_id', 'designs.list_id')->orWhereColumn('lines.design_id', 'designs.id')))
+                ->where(fn ($owner) => $owner->whereColumn('lines.list_id', 'design_editions.list_id')
+                    ->orWhereColumn('lines.design_edition_id', 'design_editions.id')))
             ->whereNotExists(fn ($query) => $query->from('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')
                 ->whereColumn('holdings.kit_id', 'kits.id')->where('lots.item_id', $item->id)->where('holdings.condition', 'good'))
             ->orderBy('kits.code')->pluck('kits.code')->all());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use App\Catalogue\Models\Item;
+use App\Designs\KitsKeeping;
 use App\Judging\KitPlans;
 use App\Judging\KitStates;
 use App\Support\Stale;
@@ -95,7 +96,7 @@ final class WriteItem
             ->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
             ->where(fn ($query) => $query->where('line_entries.item_id', $itemId)->orWhereIn('line_entries.class', $above));
         $lists = (clone $lines)->whereNotNull('lines.list_id')->distinct()->pluck('lines.list_id')->all();
-        $designs = (clone $lines)->whereNotNull('lines.design_id')->distinct()->pluck('lines.design_id')->all();
+        $editions = (clone $lines)->whereNotNull('lines.design_edition_id')->distinct()->pluck('lines.design_edition_id')->all();
 
         return array_values(
             array_unique([
@@ -105,12 +106,7 @@ final class WriteItem
                     ->whereNotNull('holdings.kit_id')
                     ->pluck('holdings.kit_id')
                     ->all(),
-                ...DB::table('kits')
-                    ->join('designs', 'designs.id', '=', 'kits.design_id')
-                    ->where(fn ($query) => $query->whereIn('designs.list_id', $lists)->orWhereIn('designs.id', $designs))
-                    ->pluck('kits.id')
-                    ->all(),
-                ...DB::table('kit_modules')->whereIn('list_id', $lists)->pluck('kit_id')->all(),
+                ...KitsKeeping::any($lists, $editions),
             ]),
         );
     }

@@ -8,6 +8,7 @@ use App\Catalogue\Catalogue;
 use App\Judging\ContentRow;
 use App\Judging\Judged;
 use App\Judging\Words;
+use App\Ledger\Location;
 use App\Ledger\LotName;
 use App\Ledger\Names;
 use App\Ledger\Parts\CheckFinding;
@@ -55,7 +56,7 @@ final class CheckParts
      * @param  list<ContentRow>  $counted
      * @return list<CheckRow>
      */
-    public function rows(Judged $judged, array $before, array $counted, ContentsAfter $after): array
+    public function rows(string $kitId, Judged $judged, array $before, array $counted, ContentsAfter $after): array
     {
         $rows = [];
         $sums = [];
@@ -69,7 +70,8 @@ final class CheckParts
         return array_values(
             array_map(
                 fn (string $key, ContentRow $row): CheckRow => new CheckRow(
-                    $row->pocketId,
+                    (string) Location::pocket($kitId, $row->pocketId)->kitId,
+                    (string) Location::pocket($kitId, $row->pocketId)->pocketId,
                     $judged->plan->pockets[$row->pocketId]->name ?? 'elsewhere',
                     (string) $row->lotId,
                     $row->itemCode,

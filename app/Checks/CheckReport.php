@@ -14,6 +14,7 @@ final readonly class CheckReport
      * @param  string  $id  a ULID made by the page, so that it counts once
      * @param  Base  $base  how far the record went that the checker had seen
      * @param  list<CountedRow>  $rows  empty for a quick check
+     * @param  list<ModuleAtCheck>  $modules  those that are not named were opened and left open
      * @param  string|null  $body  as it was sent, to keep where nothing of it can be recorded
      */
     public function __construct(
@@ -29,6 +30,7 @@ final readonly class CheckReport
         public ?string $sealReason = null,
         public ?string $note = null,
         public ?string $body = null,
+        public array $modules = [],
     ) {
     }
 
@@ -47,6 +49,7 @@ final readonly class CheckReport
             $this->sealReason,
             $this->note,
             $this->body,
+            $this->modules,
         );
     }
 

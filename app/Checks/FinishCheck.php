@@ -7,10 +7,12 @@ namespace App\Checks;
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Judging\ContentRow;
+use App\Judging\Judged;
 use App\Judging\KitContents;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
 use App\Kits\KitSeal;
+use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
 use App\Ledger\Head;
 use App\Ledger\KitEvent;
@@ -19,6 +21,7 @@ use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\OperationSince;
 use App\Ledger\OperationsSince;
+use App\Ledger\Parts\CheckOutcome;
 use App\Ledger\Parts\CheckRow;
 use App\Ledger\Record;
 use App\Stock\Lots;
@@ -52,7 +55,7 @@ final class FinishCheck
     {
         return Transaction::run(function () use ($report, $by): Recorded {
             $kind = $report->isFull() ? OperationKind::FullCheck : OperationKind::QuickCheck;
-            $kit = Kit::locked($report->kitId);
+            [$whole, $kit] = LockWhole::around($report->kitId);
             $known = $this->record->known($report->id, $kind, $by, [$kit->id]);
             if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
                 return Recorded::under($known, $report->id);
@@ -67,21 +70,26 @@ final class FinishCheck
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
 
-            return $report->isFull() ? $this->full($kit, $report, $by, $since) : $this->quick($kit, $report, $by, $since);
+            return $report->isFull() ? $this->full($whole, $kit, $report, $by, $since) : $this->quick($whole, $kit, $report, $by, $since);
         });
     }
 
     /** @param  list<OperationSince>  $since */
-    private function full(Kit $kit, CheckReport $report, User $by, array $since): Recorded
+    private function full(Kit $whole, Kit $kit, CheckReport $report, User $by, array $since): Recorded
     {
+        $opened = OpenedModules::of($kit, $report->modules);
         // A seal that its checker could not know of asks for no reason of theirs.
-        if ($kit->seal === Seal::Intact && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
-            throw ValidationException::withMessages([
-                'seal_reason' => "A full check breaks seal {$kit->seal_number}. Say in writing why it was opened, such as \"planned full check\".",
-            ]);
+        foreach ($report->sealReason === null && ! OperationSince::anySetASeal($since) ? [$kit, ...$opened->kits] : [] as $one) {
+            if ($one->seal === Seal::Intact) {
+                throw ValidationException::withMessages([
+                    'seal_reason' => "A full check breaks seal {$one->seal_number}. Say in writing why it was opened, ".
+                        'such as "planned full check".',
+                ]);
+            }
         }
-        $before = $this->contents->of($kit);
-        $counted = array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0));
+        [$before, $closed] = $opened->apart($this->contents->of($kit));
+        [$counted] = $opened->apart($this->lots->resolve($report->rows));
+        $counted = array_values(array_filter($counted, static fn (ContentRow $row): bool => $row->quantity > 0));
         $standing = $this->late->standing($report->when, $since);
         $after = match (true) {
             $standing !== 'stands' => new ContentsAfter($before),
@@ -89,22 +97,26 @@ final class FinishCheck
             default => $this->late->contents($kit, $report->when, $since, $before, $counted),
         };
         $day = $this->organisation->dayOf($report->when->doneAt);
-        $seals = $standing === 'stands' ? $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet) : [];
-        if ($since === []) {
-            $kit->forceFill(
-                KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::FullCheck, 'stands', false, false, $seals, []))->columns(),
-            );
+        $seals = [];
+        foreach ($standing === 'stands' ? [$kit, ...$opened->kits] : [] as $one) {
+            $own = $this->seal->opened($one, $report->when, $report->sealReason, $one === $kit ? $report->sealSet : $opened->sealSet($one));
+            array_push($seals, ...$own);
+            if ($since === []) {
+                $event = new KitEvent(0, '', $day, OperationKind::FullCheck, 'stands', false, false, $own, []);
+                $one->forceFill(KitFacts::of($one)->then($event)->columns());
+            }
         }
-        $judged = $this->judge->judge($kit, $day, $counted, true);
-        $rows = $this->parts->rows($judged, $before, $counted, $after);
+        $judged = $this->judge->judge($kit, $day, [...$counted, ...$closed], true, null, $opened->relied);
+        $rows = $this->parts->rows($kit->id, $judged, $before, $counted, $after);
         $operation = $this->operation(
             $report,
             OperationKind::FullCheck,
-            $kit,
+            [$kit, ...$whole->besides($kit)],
             $by,
             $day,
             [
                 $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound),
+                ...$this->outcomesOf($opened, $standing, $judged, $day),
                 ...$rows,
                 ...$this->parts->lines($judged),
                 ...$this->parts->findings($judged),
@@ -113,19 +125,38 @@ final class FinishCheck
             Corrections::of($kit->id, $before, $after->rows),
             $rows,
         );
-        $number = $this->record->write($operation, $since === [] ? fn () => $this->states->keep($kit, $judged, $day) : null);
+        $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day) : null);
         if ($since !== []) {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
                 ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
             ], $number);
-            $this->states->renew($kit, $this->organisation->today());
+            $this->states->renew($whole, $this->organisation->today());
         }
 
         return Recorded::under($number, $report->id);
     }
 
+    /** @return list<CheckOutcome> of the modules that were opened, each by its own document */
+    private function outcomesOf(OpenedModules $opened, string $standing, Judged $judged, string $day): array
+    {
+        return array_map(function (Kit $module) use ($standing, $judged, $day): CheckOutcome {
+            $own = array_values(array_filter(array_map(
+                static fn (ContentRow $row): ?ContentRow => $row->withinModule($module->id),
+                $judged->rows,
+            )));
+
+            return $this->parts->outcome($module->id, $standing, $this->judge->judge($module, $day, $own, true), null);
+        }, $opened->kits);
+    }
+
+    /** A module is judged with the kit that it is in. */
+    private function keep(Kit $whole, Kit $kit, Judged $judged, string $day): void
+    {
+        $whole === $kit ? $this->states->keep($kit, $judged, $day) : $this->states->renew($whole, $day);
+    }
+
     /** @param  list<OperationSince>  $since */
-    private function quick(Kit $kit, CheckReport $report, User $by, array $since): Recorded
+    private function quick(Kit $whole, Kit $kit, CheckReport $report, User $by, array $since): Recorded
     {
         $isPast =
             array_filter(
@@ -141,14 +172,14 @@ final class FinishCheck
         $standing = $isPast ? 'history' : 'stands';
         $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []))->columns());
         $judged = $this->judge->judge($kit, $day);
-        $operation = $this->operation($report, OperationKind::QuickCheck, $kit, $by, $day, [
+        $operation = $this->operation($report, OperationKind::QuickCheck, [$kit, ...$whole->besides($kit)], $by, $day, [
             $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound),
             ...$this->parts->lines($judged),
             ...$this->parts->findings($judged),
         ]);
-        $number = $this->record->write($operation, $since === [] ? fn () => $this->states->keep($kit, $judged, $day) : null);
+        $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day) : null);
         if ($since !== []) {
-            $this->states->renew($kit, $this->organisation->today());
+            $this->states->renew($whole, $this->organisation->today());
         }
 
         return Recorded::under($number, $report->id);
@@ -177,14 +208,14 @@ final class FinishCheck
             : $before;
         $day = $this->organisation->dayOf($report->when->doneAt);
         $judged = $this->judge->judge($kit, $day, $counted, $report->isFull());
-        $rows = $report->isFull() ? $this->parts->rows($judged, $before, $counted, new ContentsAfter($before)) : [];
+        $rows = $report->isFull() ? $this->parts->rows($kit->id, $judged, $before, $counted, new ContentsAfter($before)) : [];
 
         return Recorded::under(
             $this->record->write(
                 $this->operation(
                     $report,
                     $kind,
-                    $kit,
+                    [$kit],
                     $by,
                     $day,
                     [
@@ -215,6 +246,7 @@ final class FinishCheck
     }
 
     /**
+     * @param  non-empty-list<Kit>  $kits  the one that was checked first
      * @param  list<\App\Ledger\Parts\PartRow>  $parts
      * @param  list<\App\Ledger\LotMovement>  $movements
      * @param  list<CheckRow>  $rows
@@ -222,7 +254,7 @@ final class FinishCheck
     private function operation(
         CheckReport $report,
         OperationKind $kind,
-        Kit $kit,
+        array $kits,
         User $by,
         string $day,
         array $parts,
@@ -230,7 +262,7 @@ final class FinishCheck
         array $rows = [],
     ): Operation {
         return new Operation(
-            $report->id, $kind, $by, $report->when->begunAt, $report->when->doneAt, $report->when->receivedAt, $day, $report->base, [$kit], [],
+            $report->id, $kind, $by, $report->when->begunAt, $report->when->doneAt, $report->when->receivedAt, $day, $report->base, $kits, [],
             $movements, $parts, $report->signed, $report->note, $this->parts->names($rows), $report->when->clockCheckedAt,
         );
     }

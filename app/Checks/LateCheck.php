@@ -93,14 +93,17 @@ final class LateCheck
         }
         $after = [];
         $during = [];
+        $ids = array_map(static fn (Kit $one): string => $one->id, $kit->whole());
         $movements = DB::table('movements')->whereIn('operation_number', array_keys($isAfter))
-            ->where(fn ($query) => $query->where('from_kit_id', $kit->id)->orWhere('to_kit_id', $kit->id))->get();
+            ->where(fn ($query) => $query->whereIn('from_kit_id', $ids)->orWhereIn('to_kit_id', $ids))->get();
         foreach ($movements as $movement) {
             foreach (['from' => -1, 'to' => 1] as $end => $sign) {
-                if ($movement->{"{$end}_kit_id"} !== $kit->id) {
+                $in = $movement->{"{$end}_kit_id"};
+                if (! in_array($in, $ids, true)) {
                     continue;
                 }
-                $key = "{$movement->{"{$end}_pocket_id"}} {$movement->lot_id} {$movement->{"{$end}_condition"}}";
+                $before = $in === $kit->id ? '' : "{$in}.";
+                $key = "{$before}{$movement->{"{$end}_pocket_id"}} {$movement->lot_id} {$movement->{"{$end}_condition"}}";
                 if ($isAfter[$movement->operation_number]) {
                     $after[$key] = ($after[$key] ?? 0) + $sign * (int) $movement->quantity;
                 } else {

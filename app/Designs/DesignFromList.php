@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace App\Designs;
 
+use App\Designs\Edition\CompartmentContent;
+use App\Designs\Edition\EditionContent;
+use App\Designs\Edition\EditionPolicy;
+use App\Designs\Edition\PlacedLine;
 use App\Designs\Models\Design;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
@@ -26,41 +30,64 @@ final class DesignFromList
         'Tools and papers' => [],
     ];
 
-    public function __invoke(KitList $list, string $code, string $name, ?string $provides): Design
+    public function __construct(private readonly PublishEdition $publish)
     {
-        return Transaction::run(function () use ($list, $code, $name, $provides): Design {
-            $design = Design::query()->create([
-                'code' => $code, 'name' => $name, 'list_id' => $list->id, 'empty_mass_g' => 500, 'max_mass_g' => null,
-                'expiry' => 'strict', 'margin_days' => 14, 'grace_days' => 0,
-                'every_unit' => 'weeks', 'every_count' => 12, 'before_events' => false, 'after_use' => true,
-                'sealed' => false, 'provides' => $provides,
-            ]);
-            $groups = [];
-            foreach ($list->lines()->with('entries.item')->get() as $line) {
-                $groups[$line->rank === Rank::Critical ? 'First grip' : self::group($line)][] = $line->id;
-            }
-            $position = 0;
-            foreach ([
-                ['Front', ['First grip', 'Hands and breath']], ['Main', array_slice(array_keys(self::GROUPS), 1)],
-            ] as $place => [$leafName, $names]) {
-                $names = array_values(array_intersect($names, array_keys($groups)));
-                if ($names === []) {
-                    continue;
-                }
-                $leaf = $design->leaves()->create(['name' => $leafName, 'position' => $place]);
-                foreach ($names as $index => $pocketName) {
-                    $pocket = $leaf->pockets()->create([
-                        'name' => $pocketName, 'row' => intdiv($index, 2) + 1, 'column' => $index % 2 + 1,
-                        'row_span' => 1, 'column_span' => $index % 2 === 0 && $index === count($names) - 1 ? 2 : 1,
-                    ]);
-                    foreach ($groups[$pocketName] as $lineId) {
-                        $design->homes()->create(['line_id' => $lineId, 'pocket_id' => $pocket->id, 'position' => $position++]);
-                    }
-                }
-            }
+    }
+
+    /**
+     * @param  string|null  $provides  what of a plan a kit of it is
+     * @param  string|null  $serves  which risk a module of it is for: then it is one pouch
+     */
+    public function __invoke(KitList $list, string $code, string $name, ?string $provides, ?string $serves = null): Design
+    {
+        return Transaction::run(function () use ($list, $code, $name, $provides, $serves): Design {
+            $design = Design::query()->create(['code' => $code, 'name' => $name, 'provides' => $provides, 'serves' => $serves]);
+            $lines = $list->lines()->with('entries.item')->get();
+            $leaves = $serves === null ? self::leaves($lines->all()) : [self::pouch($lines->all())];
+            ($this->publish)($design, new EditionContent(
+                $list->id,
+                new EditionPolicy($serves === null ? 500 : 60, everyUnit: 'weeks', everyCount: 12),
+                [], $serves === null ? [] : [$serves], [], $leaves,
+            ), now());
 
             return $design;
         });
+    }
+
+    /** @param  array<Line>  $lines */
+    private static function pouch(array $lines): CompartmentContent
+    {
+        $all = array_map(static fn (Line $line): PlacedLine => new PlacedLine($line->code), array_values($lines));
+
+        return new CompartmentContent('leaf', 'Pouch', inside: [new CompartmentContent('pocket', 'Contents', columnSpan: 2, lines: $all)]);
+    }
+
+    /**
+     * @param  array<Line>  $lines
+     * @return list<CompartmentContent>
+     */
+    private static function leaves(array $lines): array
+    {
+        $groups = [];
+        foreach ($lines as $line) {
+            $groups[$line->rank === Rank::Critical ? 'First grip' : self::group($line)][] = new PlacedLine($line->code);
+        }
+        $leaves = [];
+        foreach (['Front' => ['First grip', 'Hands and breath'], 'Main' => array_slice(array_keys(self::GROUPS), 1)] as $leaf => $names) {
+            $names = array_values(array_intersect($names, array_keys($groups)));
+            if ($names !== []) {
+                $leaves[] = new CompartmentContent('leaf', $leaf, inside: array_map(
+                    static fn (string $name, int $index): CompartmentContent => new CompartmentContent(
+                        'pocket', $name, row: intdiv($index, 2) + 1, column: $index % 2 + 1,
+                        columnSpan: $index % 2 === 0 && $index === count($names) - 1 ? 2 : 1, lines: $groups[$name],
+                    ),
+                    $names,
+                    array_keys($names),
+                ));
+            }
+        }
+
+        return $leaves;
     }
 
     private static function group(Line $line): string

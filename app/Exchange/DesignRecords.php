@@ -7,26 +7,24 @@ namespace App\Exchange;
 use App\Accounts\Models\User;
 use App\Assess\Wanted;
 use App\Catalogue\Models\Item;
+use App\Designs\Edition\CompartmentContent;
+use App\Designs\Edition\EditionContent;
+use App\Designs\Edition\PlacedLine;
+use App\Designs\Edition\ReadEdition;
 use App\Designs\Models\Design;
-use App\Designs\Models\Leaf;
-use App\Designs\Models\Pocket;
-use App\Judging\KitPlans;
-use App\Judging\KitStates;
-use App\Lists\LineContent;
-use App\Lists\ListLoader;
+use App\Designs\PublishEdition;
 use App\Lists\Models\KitList;
-use App\Lists\Models\Line;
-use App\Lists\WriteList;
-use Illuminate\Support\Facades\DB;
-use Sarcina\Core\Format\KitDocument;
 
-/** Packing plans. A pocket in which something lies, or of which a check tells, is never taken away. */
+/** Packing plans, each as its latest edition says. A change publishes the next one; kits keep theirs until somebody adopts it for them. */
 final class DesignRecords implements Records
 {
-    private const WITH = ['list', 'additions.entries.item', 'additions.entries.minima', 'leaves.pockets', 'homes', 'seasons', 'modules'];
-
     /** What a design asks of its kits beside their contents, as columns and fields of both formats. */
-    public const POLICY = ['empty_mass_g', 'max_mass_g', 'expiry', 'margin_days', 'grace_days', 'before_events', 'after_use', 'sealed', 'provides'];
+    public const POLICY = [
+        'empty_mass_g', 'max_mass_g', 'expiry', 'margin_days', 'grace_days', 'before_events', 'after_use', 'sealed', 'provides', 'serves',
+    ];
+
+    /** Compartments that lie within another, the leaf counted. */
+    private const LEVELS = 3;
 
     /** @var array<string, array<string, mixed>>|null */
     private ?array $there = null;
@@ -34,10 +32,12 @@ final class DesignRecords implements Records
     /** @var array<string, KitList> by code and edition */
     private array $editions = [];
 
+    /** @var list<string> codes of the designs that are there or in the file */
+    private array $codes = [];
+
     public function __construct(
-        private readonly KitPlans $plans,
-        private readonly KitStates $states,
-        private readonly WriteList $lists,
+        private readonly ReadEdition $read,
+        private readonly PublishEdition $publish,
     ) {
     }
 
@@ -56,6 +56,8 @@ final class DesignRecords implements Records
         foreach (KitList::query()->with('lines')->get() as $list) {
             $this->editions["{$list->code} {$list->edition}"] = $list;
         }
+        $there = array_map(strval(...), Design::query()->pluck('code')->all());
+        $this->codes = array_values([...array_map($this->code(...), $records), ...$there]);
     }
 
     public function known(array $record): ?array
@@ -66,13 +68,13 @@ final class DesignRecords implements Records
     public function whole(array $record): array
     {
         $record += [
-            'provides' => null, 'modules' => [], 'empty_mass_g' => 0, 'max_mass_g' => null, 'expiry' => 'strict',
+            'provides' => null, 'serves' => null, 'modules' => [], 'empty_mass_g' => 0, 'max_mass_g' => null, 'expiry' => 'strict',
             'margin_days' => 14, 'grace_days' => 0, 'every' => null, 'seasons' => [], 'before_events' => false,
-            'after_use' => true, 'sealed' => false, 'additions' => [],
+            'after_use' => true, 'sealed' => false, 'additions' => [], 'configurations' => [],
         ];
         foreach (is_array($record['leaves'] ?? null) ? $record['leaves'] : [] as $at => $leaf) {
             foreach (is_array($leaf) && is_array($leaf['pockets'] ?? null) ? $leaf['pockets'] : [] as $place => $pocket) {
-                $record['leaves'][$at]['pockets'][$place] = (array) $pocket + ['row_span' => 1, 'column_span' => 1];
+                $record['leaves'][$at]['pockets'][$place] = DesignDocument::wholePocket($pocket);
             }
         }
         foreach (['modules', 'seasons'] as $list) {
@@ -86,56 +88,102 @@ final class DesignRecords implements Records
 
     public function problems(array $record, ?array $known): array
     {
-        /**
-         * @var array{
-         *     code: string, list: string, edition: string, modules: list<string>,
-         *     additions: list<array{id: string, accepts: list<array{item?: string}>}>,
-         *     leaves: list<array{name: string, pockets: list<array{name: string, lines: list<string>}>}>,
-         * } $record
-         */
+        /** @var array{list: string, edition: string, modules: list<string>, provides: string|null, serves: string|null} $record */
         $list = $this->editions["{$record['list']} {$record['edition']}"] ?? null;
         if ($list === null) {
             return ["There is no edition {$record['edition']} of a list \"{$record['list']}\". Import the list first."];
         }
+        $modules = [...$record['modules'], ...($record['serves'] === null ? [] : [$record['serves']])];
         $problems = array_map(
             static fn (string $module): string => "There is no module \"{$module}\".",
             array_values(array_filter(
-                $record['modules'],
+                $modules,
                 static fn (string $module): bool => ! in_array($module, Wanted::all(), true) || ! Wanted::isModule($module),
             )),
         );
-        $codes = [...$list->lines->pluck('code')->all(), ...array_column($record['additions'], 'id')];
-        $homes = [];
-        $names = [];
-        foreach ($record['leaves'] as $leaf) {
-            foreach ($leaf['pockets'] as $pocket) {
-                $names[] = "{$leaf['name']}, {$pocket['name']}";
-                array_push($homes, ...$pocket['lines']);
-            }
+        if ($record['provides'] !== null && $record['serves'] !== null) {
+            $problems[] = 'A design is for a kit that the plan asks for, or for a module: leave "provides" or "serves" empty.';
         }
+
+        return [...$problems, ...$this->faultsOf(DesignDocument::content($record, $list->id, []), $list)];
+    }
+
+    /** @return list<string> */
+    private function faultsOf(EditionContent $content, KitList $list): array
+    {
+        $codes = [...$list->lines->pluck('code')->all(), ...array_map(static fn ($line): string => $line->code, $content->additions)];
+        $placed = [];
+        $names = [];
+        $problems = $this->compartmentFaults($content->leaves, '', 1, $names, $placed);
+        $homes = array_map(static fn (PlacedLine $line): string => $line->code, $placed);
         foreach (array_unique(array_diff($homes, $codes)) as $code) {
             $problems[] = "Line {$code} stands neither in the list nor among the additions.";
         }
         foreach (array_diff($codes, $homes) as $code) {
             $problems[] = "Line {$code} has no pocket.";
         }
+        $undivided = array_map(
+            static fn (PlacedLine $line): string => $line->code,
+            array_filter($placed, static fn (PlacedLine $line): bool => $line->quantity === null),
+        );
         foreach ([
-            [$homes, 'Line %s is in two pockets.'], [$names, 'The pocket "%s" is there twice.'],
+            [$undivided, 'Line %s is in two pockets: say how many of it lie in each.'], [array_keys($names), 'The pocket "%s" is there twice.'],
             [$codes, 'Line %s is there twice.'],
         ] as [$values, $message]) {
             foreach (array_filter(array_count_values($values), static fn (int $times): bool => $times > 1) as $value => $times) {
                 $problems[] = sprintf($message, $value);
             }
         }
-        $named = array_values(array_filter(array_map(
-            static fn (array $entry): ?string => $entry['item'] ?? null,
-            array_merge([], ...array_column($record['additions'], 'accepts')),
-        )));
+        foreach ($content->configurations as $one) {
+            foreach (array_diff($one->lines, $codes) as $code) {
+                $problems[] = "The configuration {$one->name} switches line {$code}, which is not there.";
+            }
+            foreach ($one->slots as $slot) {
+                if (($names[$slot] ?? '') !== 'slot') {
+                    $problems[] = "The configuration {$one->name} switches the slot \"{$slot}\", which is not there.";
+                }
+            }
+        }
+        $named = [];
+        foreach ($content->additions as $line) {
+            array_push($named, ...array_filter(array_map(static fn ($entry): ?string => $entry->item, $line->accepts)));
+        }
         foreach (array_diff($named, Item::query()->whereIn('code', $named)->pluck('code')->all()) as $code) {
             $problems[] = "There is no item \"{$code}\" in the catalogue.";
         }
-        foreach ($known === null ? [] : $this->inUse($record['code'], $names) as $name) {
-            $problems[] = "The pocket \"{$name}\" holds items or is named in the record: it cannot be removed.";
+
+        return $problems;
+    }
+
+    /**
+     * @param  list<CompartmentContent>  $compartments
+     * @param  array<string, string>  $names  kinds of all that were met, by path
+     * @param  list<PlacedLine>  $placed
+     * @return list<string>
+     */
+    private function compartmentFaults(array $compartments, string $before, int $level, array &$names, array &$placed): array
+    {
+        $problems = [];
+        foreach ($compartments as $one) {
+            $path = $before === '' ? $one->name : "{$before}, {$one->name}";
+            if (isset($names[$path])) {
+                $problems[] = "The pocket \"{$path}\" is there twice.";
+            }
+            $names[$path] = $one->kind;
+            array_push($placed, ...$one->lines);
+            if ($level > self::LEVELS) {
+                $problems[] = "\"{$path}\" lies too deep: a design has ".self::LEVELS.' levels.';
+            }
+            if (($one->kind === 'slot') !== ($one->slotDesign !== null)) {
+                $problems[] = "\"{$path}\": a slot names the design of its module, and nothing else does.";
+            }
+            if ($one->kind === 'slot' && ($one->lines !== [] || $one->inside !== [])) {
+                $problems[] = "\"{$path}\": a slot holds a module and no lines of its own.";
+            }
+            if ($one->slotDesign !== null && ! in_array($one->slotDesign, $this->codes, true)) {
+                $problems[] = "\"{$path}\": there is no design \"{$one->slotDesign}\".";
+            }
+            array_push($problems, ...$this->compartmentFaults($one->inside, $path, $level + 1, $names, $placed));
         }
 
         return $problems;
@@ -143,156 +191,43 @@ final class DesignRecords implements Records
 
     public function take(array $changes, User $by, callable $progress): void
     {
-        $items = DB::table('items')->pluck('id', 'code')->all();
+        // Modules first: slots name them.
+        usort($changes, static fn (array $one, array $other): int => ($one['record']['serves'] === null) <=> ($other['record']['serves'] === null));
         foreach ($changes as $done => $change) {
-            $this->write($change['record'], $items);
+            $this->write($change['record']);
             $progress($done + 1);
         }
         $this->there = null;
-        $this->plans->forget();
-        $this->states->mark();
     }
 
-    /**
-     * @param  array<string, mixed>  $record
-     * @param  array<string, string>  $items
-     */
-    private function write(array $record, array $items): void
+    /** @param  array<string, mixed>  $record */
+    private function write(array $record): void
     {
-        /**
-         * @var array{
-         *     code: string, name: string, list: string, edition: string, modules: list<string>,
-         *     every: array{count: int, unit: string}|null, seasons: list<string>,
-         *     additions: list<array<string, mixed>>,
-         *     leaves: list<array{
-         *         name: string,
-         *         pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>,
-         *     }>,
-         * } $record
-         */
+        /** @var array{code: string, name: string, list: string, edition: string, provides: string|null, serves: string|null} $record */
         $list = $this->editions["{$record['list']} {$record['edition']}"];
-        $design = Design::query()->where('code', $record['code'])->first() ?? new Design(['code' => $record['code'], 'revision' => 0]);
-        $design->fill([
-            'name' => $record['name'], 'list_id' => $list->id,
-            ...array_intersect_key($record, array_flip(self::POLICY)),
-            'every_unit' => $record['every']['unit'] ?? null, 'every_count' => $record['every']['count'] ?? null,
-            'revision' => $design->revision + 1,
-        ])->save();
-        $design->seasons()->delete();
-        $design->seasons()->createMany(array_map(static fn (string $day): array => ['month_day' => $day], $record['seasons']));
-        $design->modules()->delete();
-        $design->modules()->createMany(array_map(static fn (string $module): array => ['module' => $module], $record['modules']));
-        $modulePockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-            ->where('leaves.design_id', $design->id)->whereNotNull('pockets.module_list_id')->pluck('pockets.id')
-            ->all();
-        $design->homes()->whereNotIn('pocket_id', $modulePockets)->delete();
-        $lines = [...$list->lines()->pluck('id', 'code')->all(), ...$this->additions($design, $record['additions'], $items)];
-        $kept = [];
-        $place = 0;
-        foreach ($record['leaves'] as $position => $about) {
-            $leaf = Leaf::query()->updateOrCreate(['design_id' => $design->id, 'name' => $about['name']], ['position' => $position]);
-            foreach ($about['pockets'] as $pocket) {
-                $made = Pocket::query()->updateOrCreate(
-                    ['leaf_id' => $leaf->id, 'name' => $pocket['name'], 'module_list_id' => null],
-                    array_diff_key($pocket, ['name' => 0, 'lines' => 0]),
-                );
-                $kept[] = $made->id;
-                foreach ($pocket['lines'] as $code) {
-                    $design->homes()->create(['line_id' => $lines[$code], 'pocket_id' => $made->id, 'position' => $place++]);
-                }
-            }
-        }
-        Pocket::query()->whereIn('leaf_id', $design->leaves()->pluck('id'))->whereNotIn('id', [...$kept, ...$modulePockets])->delete();
-        $design->leaves()->whereDoesntHave('pockets')->delete();
-    }
-
-    /**
-     * @param  list<array<string, mixed>>  $additions
-     * @param  array<string, string>  $items
-     * @return array<string, string> line ids by code
-     */
-    private function additions(Design $design, array $additions, array $items): array
-    {
-        foreach ($design->additions()->get() as $line) {
-            /** @var Line $line */
-            WriteList::remove($line);
-        }
-        $ids = [];
-        foreach ($additions as $position => $addition) {
-            $written = LineContent::ofDocument($addition);
-            $line = Line::query()->create(['design_id' => $design->id, 'position' => $position, ...$written->columns()]);
-            $this->lists->entries($line, $written->accepts, $items);
-            $ids[$written->code] = $line->id;
-        }
-
-        return $ids;
-    }
-
-    /**
-     * @param  list<string>  $names  of pockets that stay
-     * @return list<string>
-     */
-    private function inUse(string $code, array $names): array
-    {
-        $pockets = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-            ->join('designs', 'designs.id', '=', 'leaves.design_id')->where('designs.code', $code)
-            ->whereNull('pockets.module_list_id')
-            ->get(['pockets.id', 'pockets.name', 'leaves.name as leaf']);
-        $gone = [];
-        foreach ($pockets as $pocket) {
-            $name = "{$pocket->leaf}, {$pocket->name}";
-            if (! in_array($name, $names, true) && self::isNamedInTheRecord($pocket->id)) {
-                $gone[] = $name;
-            }
-        }
-
-        return $gone;
-    }
-
-    private static function isNamedInTheRecord(string $pocket): bool
-    {
-        return DB::table('check_rows')->where('pocket_id', $pocket)->exists()
-            || DB::table('movements')->where('from_pocket_id', $pocket)->orWhere('to_pocket_id', $pocket)->exists();
+        $design = Design::query()->updateOrCreate(['code' => $record['code']], [
+            'name' => $record['name'], 'provides' => $record['provides'], 'serves' => $record['serves'],
+        ]);
+        $latest = $design->latest()->first();
+        $known = $latest === null ? [] : array_map(
+            static fn (CompartmentContent $one): string => (string) $one->id,
+            CompartmentContent::byPath(($this->read)($latest)->leaves),
+        );
+        ($this->publish)($design, DesignDocument::content($record, $list->id, $known), now());
     }
 
     /** @return array<string, array<string, mixed>> */
     private function there(): array
     {
-        return $this->there ??= Design::query()->with(self::WITH)->orderBy('code')->get()
-            ->mapWithKeys(fn (Design $design): array => [$design->code => $this->whole($this->document($design))])
-            ->all();
-    }
+        if ($this->there === null) {
+            $this->there = [];
+            foreach (Design::query()->with('latest.list')->orderBy('code')->get() as $design) {
+                if ($design->latest !== null) {
+                    $this->there[$design->code] = $this->whole(DesignDocument::of($design, $design->latest->list, ($this->read)($design->latest)));
+                }
+            }
+        }
 
-    /** @return array<string, mixed> */
-    private function document(Design $design): array
-    {
-        $codes = DB::table('lines')->whereIn('id', $design->homes->pluck('line_id'))->pluck('code', 'id')->all();
-        $homes = $design->homes->groupBy('pocket_id');
-
-        return [
-            'code' => $design->code, 'name' => $design->name, 'list' => $design->list->code,
-            'edition' => $design->list->edition, 'provides' => $design->provides,
-            'modules' => array_values($design->modules->pluck('module')->all()),
-            'empty_mass_g' => $design->empty_mass_g, 'max_mass_g' => $design->max_mass_g, 'expiry' => $design->expiry->value,
-            'margin_days' => $design->margin_days, 'grace_days' => $design->grace_days,
-            'every' => $design->every_unit === null ? null : [
-                'count' => $design->every_count, 'unit' => $design->every_unit,
-            ], 'seasons' => array_values($design->seasons->pluck('month_day')->all()),
-            'before_events' => $design->before_events, 'after_use' => $design->after_use, 'sealed' => $design->sealed,
-            'additions' => array_values($design->additions->map(static function (Line $line): array {
-                $written = KitDocument::line(ListLoader::line($line));
-
-                return ['id' => $line->code, 'need' => $line->need, ...array_diff_key($written, ['id' => 0]), 'reason' => $line->reason];
-            })->all()),
-            'leaves' => array_values($design->leaves->map(static fn (Leaf $leaf): array => [
-                'name' => $leaf->name,
-                'pockets' => array_values($leaf->pockets->where('module_list_id', null)->map(static fn (Pocket $pocket): array => [
-                    'name' => $pocket->name, 'row' => $pocket->row, 'column' => $pocket->column,
-                    'row_span' => $pocket->row_span, 'column_span' => $pocket->column_span,
-                    'lines' => array_values($homes->get($pocket->id)
-                        ?->map(static fn ($home): string => $codes[$home->line_id])->all() ?? []),
-                ])->all()),
-            ])->filter(static fn (array $leaf): bool => $leaf['pockets'] !== [])->all()),
-        ];
+        return $this->there;
     }
 }

@@ -4,14 +4,22 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-/** Designs, a row for each line in its pocket. */
+/** Designs, a row for each line in its pocket. A pocket within another is written after it: "Wounds > Small things". */
 final class DesignSheet implements RecordSheet
 {
+    private const WITHIN = ' > ';
+
+    private const PLACE = [
+        'row', 'column', 'row_span', 'column_span', 'kind', 'closure', 'outside', 'closed_with_seal', 'caution', 'properties', 'slot',
+    ];
+
+    private const LINE = ['line', 'pieces_here', 'from', 'only_in', 'need', 'rank', 'amount', 'accepts', 'reason'];
+
     public function headings(): array
     {
         return [
             'design', 'name', 'list', 'edition', ...DesignRecords::POLICY, 'modules', 'every', 'seasons', 'leaf', 'pocket',
-            'row', 'column', 'row_span', 'column_span', 'line', 'need', 'rank', 'amount', 'accepts', 'reason',
+            ...self::PLACE, ...self::LINE,
         ];
     }
 
@@ -26,17 +34,13 @@ final class DesignSheet implements RecordSheet
          * @var array{
          *     code: string, name: string, list: string, edition: string, modules: list<string>,
          *     every: array{count: int, unit: string}|null, seasons: list<string>,
-         *     additions: list<array<string, mixed>>,
-         *     leaves: list<array{
-         *         name: string,
-         *         pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>,
-         *     }>,
+         *     additions: list<array<string, mixed>>, leaves: list<array{name: string, pockets: list<array<string, mixed>>}>,
+         *     configurations: list<array{name: string, lines: list<string>, slots: list<string>}>,
          * } $record
          */
-        $say = static fn (mixed $value): string => is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '');
         $about = [
             $record['code'], $record['name'], $record['list'], $record['edition'], ...array_map(
-                static fn (string $key): string => $say($record[$key] ?? null),
+                static fn (string $key): string => self::say($record[$key] ?? null),
                 DesignRecords::POLICY,
             ),
             implode('; ', $record['modules']),
@@ -46,21 +50,22 @@ final class DesignSheet implements RecordSheet
         $additions = array_column($record['additions'], null, 'id');
         $rows = [];
         foreach ($record['leaves'] as $leaf) {
-            foreach ($leaf['pockets'] as $pocket) {
-                $at = [
-                    $leaf['name'], $pocket['name'], (string) $pocket['row'], (string) $pocket['column'],
-                    (string) $pocket['row_span'], (string) $pocket['column_span'],
-                ];
-                foreach ($pocket['lines'] === [] ? [''] : $pocket['lines'] as $code) {
-                    $line = $additions[$code] ?? null;
-                    /** @var list<array{item?: string, class?: string, min?: array<string, string>}> $accepts */
-                    $accepts = $line['accepts'] ?? [];
+            foreach (self::flat($leaf['pockets'], '') as $path => $pocket) {
+                $at = [$leaf['name'], $path, ...array_map(static fn (string $key): string => self::say(match ($key) {
+                    'closed_with_seal' => $pocket['sealed'],
+                    'properties' => implode('; ', (array) $pocket['properties']),
+                    default => $pocket[$key],
+                }), self::PLACE)];
+                $name = str_replace(self::WITHIN, ', ', "{$leaf['name']}, {$path}");
+                /** @var list<string|array{line: string, quantity: int|null, from: string|null}> $lines */
+                $lines = $pocket['lines'];
+                foreach ($lines === [] ? [''] : $lines as $placed) {
+                    $code = is_array($placed) ? $placed['line'] : $placed;
                     $rows[] = [
                         ...$about, ...$at, $code,
-                        ...($line === null ? ['', '', '', '', ''] : [
-                            $say($line['need']), $say($line['rank']), Cells::amount($line), Cells::accepts($accepts),
-                            $say($line['reason']),
-                        ]),
+                        ...(is_array($placed) ? [self::say($placed['quantity']), self::say($placed['from'])] : ['', '']),
+                        self::onlyIn($record['configurations'], $code === '' ? 'slots' : 'lines', $code === '' ? $name : $code),
+                        ...self::addition($additions[$code] ?? null),
                     ];
                 }
             }
@@ -73,20 +78,22 @@ final class DesignSheet implements RecordSheet
     {
         $first = $rows[0];
         $every = sscanf($first['every'], '%d %s');
-        /** @var array<string, array{name: string, pockets: array<string, array<string, mixed>>}> $leaves */
-        $leaves = [];
+        $pockets = [];
         $additions = [];
+        $configurations = [];
         foreach ($rows as $row) {
-            $leaves[$row['leaf']] ??= ['name' => $row['leaf'], 'pockets' => []];
-            $pocket = $leaves[$row['leaf']]['pockets'][$row['pocket']] ?? [
-                'name' => $row['pocket'], 'row' => Cells::number($row['row']),
-                'column' => Cells::number($row['column']), 'row_span' => Cells::number($row['row_span']) ?? 1,
-                'column_span' => Cells::number($row['column_span']) ?? 1, 'lines' => [],
-            ];
+            $path = [$row['leaf'], ...explode(self::WITHIN, $row['pocket'])];
+            $key = implode(', ', $path);
+            $pockets[$key] ??= ['path' => $path, 'pocket' => self::pocket($row, (string) end($path))];
             if ($row['line'] !== '') {
-                $pocket['lines'] = [...(is_array($pocket['lines']) ? $pocket['lines'] : []), $row['line']];
+                $pockets[$key]['pocket']['lines'][] = $row['pieces_here'].$row['from'] === '' ? $row['line'] : [
+                    'line' => $row['line'], 'quantity' => Cells::number($row['pieces_here']), 'from' => $row['from'] === '' ? null : $row['from'],
+                ];
             }
-            $leaves[$row['leaf']]['pockets'][$row['pocket']] = $pocket;
+            foreach (Cells::split($row['only_in']) as $name) {
+                $configurations[$name] ??= ['name' => $name, 'lines' => [], 'slots' => []];
+                $configurations[$name][$row['line'] === '' ? 'slots' : 'lines'][] = $row['line'] === '' ? $key : $row['line'];
+            }
             if ($row['need'] !== '') {
                 $additions[] = [
                     'id' => $row['line'], 'need' => $row['need'],
@@ -103,6 +110,7 @@ final class DesignSheet implements RecordSheet
         return [
             'code' => $first['design'], 'name' => $first['name'], 'list' => $first['list'],
             'edition' => $first['edition'], 'provides' => $first['provides'] === '' ? null : $first['provides'],
+            'serves' => $first['serves'] === '' ? null : $first['serves'],
             'modules' => Cells::split($first['modules']),
             'empty_mass_g' => Cells::number($first['empty_mass_g']) ?? 0,
             'max_mass_g' => Cells::number($first['max_mass_g']),
@@ -112,10 +120,105 @@ final class DesignSheet implements RecordSheet
             'every' => $first['every'] === '' ? null : ['count' => $every[0] ?? 0, 'unit' => $every[1] ?? ''],
             'seasons' => Cells::split($first['seasons']), 'before_events' => $flag('before_events', false),
             'after_use' => $flag('after_use', true), 'sealed' => $flag('sealed', false),
-            'additions' => $additions, 'leaves' => array_values(array_map(
-                static fn (array $leaf): array => ['name' => $leaf['name'], 'pockets' => array_values($leaf['pockets'])],
-                $leaves,
-            )),
+            'additions' => $additions, 'leaves' => self::leaves($pockets), 'configurations' => array_values($configurations),
         ];
+    }
+
+    /**
+     * @param  list<array<string, mixed>>  $pockets
+     * @return array<string, array<string, mixed>> by path within the leaf
+     */
+    private static function flat(array $pockets, string $before): array
+    {
+        $flat = [];
+        foreach ($pockets as $pocket) {
+            $path = $before.self::say($pocket['name']);
+            /** @var list<array<string, mixed>> $inside */
+            $inside = $pocket['inside'];
+            $flat = [...$flat, $path => $pocket, ...self::flat($inside, $path.self::WITHIN)];
+        }
+
+        return $flat;
+    }
+
+    /**
+     * @param  array<string, array{path: non-empty-list<string>, pocket: array<string, mixed>}>  $pockets
+     * @return list<array<string, mixed>>
+     */
+    private static function leaves(array $pockets): array
+    {
+        $leaves = [];
+        foreach ($pockets as $one) {
+            $leaves[$one['path'][0]] ??= ['name' => $one['path'][0], 'pockets' => []];
+            if (count($one['path']) === 2) {
+                $leaves[$one['path'][0]]['pockets'][] = [...$one['pocket'], 'inside' => self::inside($pockets, $one['path'])];
+            }
+        }
+
+        return array_values($leaves);
+    }
+
+    /**
+     * @param  array<string, array{path: non-empty-list<string>, pocket: array<string, mixed>}>  $pockets
+     * @param  list<string>  $path
+     * @return list<array<string, mixed>>
+     */
+    private static function inside(array $pockets, array $path): array
+    {
+        $inside = [];
+        foreach ($pockets as $one) {
+            if (count($one['path']) === count($path) + 1 && array_slice($one['path'], 0, count($path)) === $path) {
+                $inside[] = [...$one['pocket'], 'inside' => self::inside($pockets, $one['path'])];
+            }
+        }
+
+        return $inside;
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @return array<string, mixed>
+     */
+    private static function pocket(array $row, string $name): array
+    {
+        $flag = static fn (string $heading): bool|string => $row[$heading] === '' ? false : (Cells::flag($row[$heading]) ?? $row[$heading]);
+        $text = static fn (string $heading): ?string => $row[$heading] === '' ? null : $row[$heading];
+
+        return [
+            'name' => $name, 'row' => Cells::number($row['row']), 'column' => Cells::number($row['column']),
+            'row_span' => Cells::number($row['row_span']) ?? 1, 'column_span' => Cells::number($row['column_span']) ?? 1,
+            'kind' => $text('kind') ?? 'pocket', 'closure' => $text('closure'), 'outside' => $flag('outside'),
+            'sealed' => $flag('closed_with_seal'), 'caution' => $text('caution'), 'properties' => Cells::split($row['properties']),
+            'slot' => $text('slot'), 'lines' => [],
+        ];
+    }
+
+    /** @param  list<array{name: string, lines: list<string>, slots: list<string>}>  $configurations */
+    private static function onlyIn(array $configurations, string $what, string $name): string
+    {
+        return implode('; ', array_column(array_filter(
+            $configurations,
+            static fn (array $one): bool => in_array($name, $what === 'lines' ? $one['lines'] : $one['slots'], true),
+        ), 'name'));
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $line
+     * @return list<string>
+     */
+    private static function addition(?array $line): array
+    {
+        if ($line === null) {
+            return ['', '', '', '', ''];
+        }
+        /** @var list<array{item?: string, class?: string, min?: array<string, string>}> $accepts */
+        $accepts = $line['accepts'];
+
+        return [self::say($line['need']), self::say($line['rank']), Cells::amount($line), Cells::accepts($accepts), self::say($line['reason'])];
+    }
+
+    private static function say(mixed $value): string
+    {
+        return is_bool($value) ? ($value ? 'yes' : 'no') : (is_scalar($value) ? (string) $value : '');
     }
 }

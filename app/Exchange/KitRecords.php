@@ -6,10 +6,13 @@ namespace App\Exchange;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Designs\Models\Design;
+use App\Judging\KitPlans;
 use App\Kits\ChangeKit;
 use App\Kits\EquipKit;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
+use App\Kits\MoveModule;
 use App\Kits\NewKitReport;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
@@ -31,12 +34,17 @@ final class KitRecords implements Records
     /** @var array<string, array{id: string, pockets: array<string, string>}> designs by code, pockets by "Leaf, Pocket" */
     private array $designs = [];
 
+    /** @var list<string> codes of the kits that are there or in the file */
+    private array $codes = [];
+
     /** @var array<string, string> item ids by code */
     private array $items = [];
 
     public function __construct(
         private readonly EquipKit $equip,
         private readonly ChangeKit $change,
+        private readonly MoveModule $modules,
+        private readonly KitPlans $plans,
         private readonly Lots $lots,
         private readonly Organisation $organisation,
     ) {
@@ -56,14 +64,16 @@ final class KitRecords implements Records
     {
         $this->places = Place::query()->get()->keyBy('path')->all();
         $this->items = DB::table('items')->pluck('id', 'code')->all();
-        foreach (DB::table('designs')->get(['id', 'code']) as $design) {
-            $this->designs[$design->code] = ['id' => $design->id, 'pockets' => []];
+        foreach (Design::query()->with('latest')->get() as $design) {
+            if ($design->latest === null) {
+                continue;
+            }
+            $plan = $this->plans->of($design->latest->id);
+            $ids = array_keys($plan->pockets);
+            $this->designs[$design->code] = ['id' => $design->id, 'pockets' => array_combine(array_map($plan->pocketName(...), $ids), $ids)];
         }
-        foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->join('designs', 'designs.id', '=', 'leaves.design_id')
-            // A new kit carries no module: its pouch would hide what is in it.
-            ->whereNull('pockets.module_list_id')->get(['pockets.id', 'pockets.name', 'leaves.name as leaf', 'designs.code']) as $pocket) {
-            $this->designs[$pocket->code]['pockets']["{$pocket->leaf}, {$pocket->name}"] = $pocket->id;
-        }
+        $there = array_map(strval(...), DB::table('kits')->pluck('code')->all());
+        $this->codes = array_values([...array_map($this->code(...), $records), ...$there]);
     }
 
     public function known(array $record): ?array
@@ -73,7 +83,7 @@ final class KitRecords implements Records
 
     public function whole(array $record): array
     {
-        $record += ['scope' => 'first_aider'];
+        $record += ['scope' => 'first_aider', 'in' => null];
         $contents = is_array($record['contents'] ?? null)
             ? array_map(
                 static fn (mixed $row): array => (array) $row + ['lot' => null, 'expires' => null, 'condition' => 'good'],
@@ -98,7 +108,7 @@ final class KitRecords implements Records
     {
         /**
          * @var array{
-         *     code: string, design: string, place: string,
+         *     code: string, design: string, place: string, in: string|null,
          *     contents: list<array{pocket: string, item: string, expires: string|null, quantity: int}>,
          * } $record
          */
@@ -110,7 +120,13 @@ final class KitRecords implements Records
         if ($design === null) {
             return [...$problems, "There is no design \"{$record['design']}\". Import the design first."];
         }
+        if ($record['in'] !== null && ($record['in'] === $record['code'] || ! in_array($record['in'], $this->codes, true))) {
+            $problems[] = "There is no kit \"{$record['in']}\" that this could be a module in.";
+        }
         if ($known !== null) {
+            if ($known['in'] !== $record['in']) {
+                $problems[] = 'This kit is known: modules are added and removed on the page of the kit, not by a file. Leave it as it was exported.';
+            }
             if ($known['design'] !== $record['design']) {
                 $problems[] = "This kit is of the design {$known['design']}; a kit keeps its design.";
             }
@@ -146,7 +162,7 @@ final class KitRecords implements Records
         foreach ($changes as $done => $change) {
             /**
              * @var array{
-             *     code: string, name: string, design: string, place: string, scope: string,
+             *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
              *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
              * } $record
              */
@@ -156,19 +172,30 @@ final class KitRecords implements Records
             if ($kit === null) {
                 $this->pack($record, $place, $by, $day);
             } else {
-                $this->change->describe($kit, $record['name'], $record['scope'], $by, now(), $day);
-                if ($kit->place_id !== $place->id) {
+                if ($kit->parent_kit_id === null) {
+                    $this->change->describe($kit, $record['name'], $record['scope'], $by, now(), $day);
+                }
+                if ($kit->parent_kit_id === null && $kit->place_id !== $place->id) {
                     $this->change->move($kit, $place, $by, now(), $day);
                 }
             }
             $progress($done + 1);
+        }
+        foreach ($changes as $change) {
+            if ($change['known'] === null && $change['record']['in'] !== null) {
+                $this->modules->putIn(
+                    Kit::query()->where('code', $change['record']['code'])->firstOrFail(),
+                    Kit::query()->where('code', $change['record']['in'])->firstOrFail(),
+                    $by, now(), $day,
+                );
+            }
         }
         $this->there = null;
     }
 
     /**
      * @param  array{
-     *     code: string, name: string, design: string, place: string, scope: string,
+     *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
      *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
      * }  $record
      */
@@ -210,21 +237,14 @@ final class KitRecords implements Records
             $rows = DB::table('holdings')
                 ->join('lots', 'lots.id', '=', 'holdings.lot_id')
                 ->join('items', 'items.id', '=', 'lots.item_id')
-                ->join('pockets', 'pockets.id', '=', 'holdings.pocket_id')
-                ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
+                ->join('kits', 'kits.id', '=', 'holdings.kit_id')
                 ->get([
-                    'holdings.kit_id',
-                    'holdings.quantity',
-                    'holdings.condition',
-                    'lots.number',
-                    'lots.expires',
-                    'items.code',
-                    'pockets.name',
-                    'leaves.name as leaf',
+                    'holdings.kit_id', 'holdings.pocket_id', 'holdings.quantity', 'holdings.condition', 'lots.number', 'lots.expires', 'items.code',
+                    'kits.design_edition_id', 'kits.configuration_id',
                 ]);
             foreach ($rows as $row) {
                 $contents[$row->kit_id][] = [
-                    'pocket' => "{$row->leaf}, {$row->name}",
+                    'pocket' => $this->plans->of($row->design_edition_id, $row->configuration_id)->pocketName($row->pocket_id),
                     'item' => $row->code,
                     'lot' => $row->number,
                     'expires' => $row->expires,
@@ -234,7 +254,7 @@ final class KitRecords implements Records
             }
             $this->there = Kit::query()
                 ->where('retired_on', null)
-                ->with(['design', 'place'])
+                ->with(['edition.design', 'place', 'parent'])
                 ->orderBy('code')
                 ->get()
                 ->mapWithKeys(
@@ -242,9 +262,10 @@ final class KitRecords implements Records
                         $kit->code => $this->whole([
                             'code' => $kit->code,
                             'name' => $kit->name,
-                            'design' => $kit->design->code,
+                            'design' => $kit->edition->design->code,
                             'place' => $kit->place->path,
                             'scope' => $kit->scope->value,
+                            'in' => $kit->parent?->code,
                             'contents' => $contents[$kit->id] ?? [],
                         ]),
                     ],

@@ -9,7 +9,7 @@ final class KitSheet implements RecordSheet
 {
     public function headings(): array
     {
-        return ['kit', 'name', 'design', 'place', 'scope', 'pocket', 'item', 'lot', 'expires', 'quantity', 'condition'];
+        return ['kit', 'name', 'design', 'place', 'scope', 'in', 'pocket', 'item', 'lot', 'expires', 'quantity', 'condition'];
     }
 
     public function key(): string
@@ -21,11 +21,11 @@ final class KitSheet implements RecordSheet
     {
         /**
          * @var array{
-         *     code: string, name: string, design: string, place: string, scope: string,
+         *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
          *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
          * } $record
          */
-        $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope']];
+        $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope'], (string) $record['in']];
         $rows = array_map(
             static fn (array $row): array => [
                 ...$about,
@@ -52,6 +52,7 @@ final class KitSheet implements RecordSheet
             'design' => $first['design'],
             'place' => $first['place'],
             'scope' => $first['scope'] === '' ? 'first_aider' : $first['scope'],
+            'in' => $first['in'] === '' ? null : $first['in'],
             'contents' => array_values(
                 array_map(
                     static fn (array $row): array => [

@@ -7,7 +7,10 @@ namespace App\Judging;
 /** Pieces of one lot in one condition in one pocket: as recorded, or as somebody counts them. */
 final readonly class ContentRow
 {
-    /** @param  string|null  $lotId  null where the lot is not on record yet */
+    /**
+     * @param  string  $pocketId  of a module in the kit: with the module's id and a dot before it
+     * @param  string|null  $lotId  null where the lot is not on record yet
+     */
     public function __construct(
         public string $pocketId,
         public string $itemCode,
@@ -23,6 +26,17 @@ final readonly class ContentRow
     public function key(): string
     {
         return "{$this->pocketId} {$this->lotId} {$this->condition}";
+    }
+
+    public function in(string $pocketId): self
+    {
+        return new self($pocketId, $this->itemCode, $this->lotId, $this->lot, $this->expires, $this->quantity, $this->condition);
+    }
+
+    /** The same as a row of that module by itself; null where it is not in it. */
+    public function withinModule(string $module): ?self
+    {
+        return str_starts_with($this->pocketId, "{$module}.") ? $this->in(substr($this->pocketId, strlen($module) + 1)) : null;
     }
 
     public function of(int $quantity): self

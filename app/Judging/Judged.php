@@ -15,17 +15,24 @@ final readonly class Judged
 {
     /**
      * @param  list<ContentRow>  $rows  in the order of what was judged
-     * @param  NextCheck  $planned  by the `due` rule
+     * @param  Judgement  $judgement  with what a part of the kit lacks by itself
+     * @param  Judgement  $joined  of the kit's document alone
+     * @param  NextCheck  $planned  by the `due` rule: the earliest of the kit and its modules
      * @param  int  $version  what it was judged under (JudgingVersion)
+     * @param  int  $graceDays  after that check is due before it is overdue
+     * @param  string|null  $dueIn  the module whose check is due first; null: the kit itself
      */
     public function __construct(
         public KitPlan $plan,
         public array $rows,
         public Judgement $judgement,
+        public Judgement $joined,
         public NextCheck $planned,
         public KitScope $scope,
         public int $version,
         public ?Disagreement $disagreement = null,
+        public ?string $dueIn = null,
+        public int $graceDays = 0,
     ) {
     }
 

@@ -12,17 +12,23 @@ use Illuminate\Support\Facades\DB;
  */
 final class KeptPlans
 {
-    /** @return array{KitPlan, array<string, object>}|null the plan, and the catalogue's rows of the items that it names */
-    public function find(string $plan, int $version): ?array
+    /**
+     * @param  list<string>  $plans
+     * @return array<string, array{KitPlan, array<string, object>}> those that are kept, each with the catalogue's rows of the items that it names
+     */
+    public function find(array $plans, int $version): array
     {
-        $kept = DB::table('kept_plans')->where('plan', $plan)->where('version', $version)->where('rules', self::rules())->first(['body', 'seal']);
-        if ($kept === null || ! hash_equals($kept->seal, self::seal($kept->body))) {
-            return null;
+        $found = [];
+        foreach (DB::table('kept_plans')->whereIn('plan', $plans)->where('version', $version)->where('rules', self::rules())
+            ->get(['plan', 'body', 'seal']) as $kept) {
+            if (hash_equals($kept->seal, self::seal($kept->body))) {
+                /** @var array{KitPlan, array<string, object>} $read */
+                $read = unserialize($kept->body);
+                $found[$kept->plan] = $read;
+            }
         }
-        /** @var array{KitPlan, array<string, object>} $read */
-        $read = unserialize($kept->body);
 
-        return $read;
+        return $found;
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Kits\Models\Kit;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
+use stdClass;
 
 /** What is recorded of a kit: what lies in it, and the events that it goes to. Read ahead for many kits where many are judged. */
 final class KitContents
@@ -33,9 +34,10 @@ final class KitContents
         $ids = array_map(static fn (Kit $kit): string => $kit->id, $kits);
         $this->rows = array_fill_keys($ids, []);
         $this->events = array_fill_keys($ids, []);
-        $rows = $this->holdings()->whereIn('holdings.kit_id', $ids)->orderBy('holdings.kit_id')->orderBy('holdings.id')->get(self::COLUMNS);
+        $in = array_merge([], ...array_map(self::whole(...), $kits));
+        $rows = $this->holdings()->whereIn('holdings.kit_id', array_keys($in))->orderBy('holdings.id')->get(self::COLUMNS);
         foreach ($rows as $row) {
-            $this->rows[$row->kit_id][] = self::row($row);
+            $this->rows[$in[$row->kit_id]][] = self::row($row, $in[$row->kit_id]);
         }
         foreach ($this->planned($asOf)->whereIn('event_kits.kit_id', $ids)->get(['event_kits.kit_id', 'events.day']) as $row) {
             $this->events[$row->kit_id][] = Day::of($row->day);
@@ -48,14 +50,20 @@ final class KitContents
         $this->rows = $this->events = [];
     }
 
-    /** @return list<ContentRow> */
+    /** @return array<string, string> the kit and the modules in it, each with the kit that it is part of */
+    private static function whole(Kit $kit): array
+    {
+        return [$kit->id => $kit->id, ...array_fill_keys($kit->modules->pluck('id')->all(), $kit->id)];
+    }
+
+    /** @return list<ContentRow> what lies in the kit and in its modules */
     public function of(Kit $kit): array
     {
         $ahead = $this->rows[$kit->id] ?? null;
         unset($this->rows[$kit->id]);
 
-        return $ahead ?? array_values($this->holdings()->where('holdings.kit_id', $kit->id)->orderBy('holdings.id')
-            ->get(self::COLUMNS)->map(self::row(...))->all());
+        return $ahead ?? array_values($this->holdings()->whereIn('holdings.kit_id', array_keys(self::whole($kit)))->orderBy('holdings.id')
+            ->get(self::COLUMNS)->map(static fn (stdClass $row): ContentRow => self::row($row, $kit->id))->all());
     }
 
     /** @return list<Day> of events from that day on, the first first */
@@ -81,8 +89,10 @@ final class KitContents
             ->where('events.day', '>=', (string) $asOf)->orderBy('events.day');
     }
 
-    private static function row(\stdClass $row): ContentRow
+    private static function row(stdClass $row, string $kit): ContentRow
     {
-        return new ContentRow($row->pocket_id, $row->code, $row->lot_id, $row->number, $row->expires, (int) $row->quantity, $row->condition);
+        $pocket = $row->kit_id === $kit ? $row->pocket_id : "{$row->kit_id}.{$row->pocket_id}";
+
+        return new ContentRow($pocket, $row->code, $row->lot_id, $row->number, $row->expires, (int) $row->quantity, $row->condition);
     }
 }

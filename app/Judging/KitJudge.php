@@ -10,13 +10,17 @@ use App\Kits\Models\Kit;
 use App\People\Scopes;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judge;
+use Sarcina\Core\Check\PartJudgement;
 use Sarcina\Core\Check\Verdict;
+use Sarcina\Core\Check\Whole;
 use Sarcina\Core\Due\Due;
 use Sarcina\Core\Due\Expiry;
+use Sarcina\Core\Due\NextCheck;
 use Sarcina\Core\Due\Schedule;
 use Sarcina\Core\Due\Seal;
 use Sarcina\Core\Format\InvalidDocument;
@@ -27,6 +31,7 @@ use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
 use Sarcina\Core\Kit\Scope;
 use Sarcina\Core\Lists\Clash;
+use Sarcina\Core\Lists\KitList;
 
 /**
  * Loads a kit as the core judges it, and asks the core. What is downloaded is written from what was judged (KitDocument), and reads
@@ -48,22 +53,79 @@ final class KitJudge
      * @param  list<ContentRow>|null  $rows  null: as recorded
      * @param  bool  $asChecked  as though a full check were signed on that day
      * @param  int|null  $version  as it was seen at the beginning of the snapshot in which many are judged; null: it is read
+     * @param  list<string>  $relied  modules that the check did not open, because their seals are whole
      */
-    public function judge(Kit $kit, string $asOf, ?array $rows = null, bool $asChecked = false, ?int $version = null): Judged
-    {
+    public function judge(
+        Kit $kit,
+        string $asOf,
+        ?array $rows = null,
+        bool $asChecked = false,
+        ?int $version = null,
+        array $relied = [],
+    ): Judged {
         // First of all: what is remembered from before a change is forgotten here.
         $version ??= $this->version->now();
-        $plan = $this->plans->forKit($kit);
-        $rows ??= $this->contents->of($kit);
+
+        return $this->byPlan($kit, $this->plans->forKit($kit), $asOf, $rows ?? $this->contents->of($kit), $asChecked, $version, $relied);
+    }
+
+    /**
+     * As though the kit kept another edition of its design, with what is in it.
+     *
+     * @param  list<ContentRow>  $rows
+     * @param  list<string>  $relied
+     */
+    public function byPlan(
+        Kit $kit,
+        KitPlan $plan,
+        string $asOf,
+        array $rows,
+        bool $asChecked = false,
+        int $version = 0,
+        array $relied = [],
+    ): Judged {
         $today = Day::of($asOf);
-        $lastFull = $asChecked ? $today : ($kit->last_full_on === null ? null : Day::of($kit->last_full_on));
         $scope = $this->scopes->of($kit, $today);
-        $judgement = Judge::judge($this->assignment($kit, $plan, $rows, $today, $this->nextCheck($plan, $today, $lastFull), $scope->scope));
+        $itself = new PlanPart('', $kit->name, $plan, $kit);
+        $joined = Judge::judge($this->assignment($itself, $plan->asked($today), $rows, $today, $scope->scope, $asChecked));
+        $parts = [];
+        $planned = null;
+        $dueIn = null;
+        $grace = 0;
+        foreach ($plan->parts === [] ? [$itself] : $plan->parts as $part) {
+            $own = $plan->parts === [] ? $rows : array_filter($rows, $part->holds(...));
+            $isChecked = $asChecked && ($part->kit === null || ! in_array($part->kit->id, $relied, true));
+            if ($plan->parts !== []) {
+                $parts[] = new PartJudgement(
+                    $part->phrase(),
+                    Judge::judge($this->assignment($part, $part->asked($today), array_values($own), $today, $scope->scope, $isChecked)),
+                    array_keys($own),
+                    $part->kit === null,
+                );
+            }
+            if ($part->kit === null) {
+                continue;
+            }
+            $next = $this->due($part->kit, $part->plan, array_values($own), $today, self::lastFull($part->kit, $today, $isChecked), $isChecked);
+            if ($planned === null || self::isEarlier($next, $planned)) {
+                [$planned, $dueIn, $grace] = [$next, $part->prefix === '' ? null : $part->name, $part->plan->policy->graceDays];
+            }
+        }
 
         return new Judged(
-            $plan, $rows, $judgement, $this->due($kit, $plan, $rows, $today, $lastFull, $asChecked), $scope, $version,
-            $asChecked ? null : $this->disagreement($kit),
+            $plan, $rows, Whole::of($joined, $parts), $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
+            $asChecked ? null : $this->disagreement($kit), $dueIn, $grace,
         );
+    }
+
+    private static function lastFull(Kit $kit, Day $today, bool $isChecked): ?Day
+    {
+        return $isChecked ? $today : ($kit->last_full_on === null ? null : Day::of($kit->last_full_on));
+    }
+
+    private static function isEarlier(NextCheck $one, NextCheck $other): bool
+    {
+        return $one->day !== null && ($other->day === null || $one->day->isBefore($other->day));
     }
 
     private function disagreement(Kit $kit): ?Disagreement
@@ -87,23 +149,24 @@ final class KitJudge
      *
      * @throws InvalidDocument where the list does not go together with what the design or a module adds to it
      */
-    private function assignment(Kit $kit, KitPlan $plan, array $rows, Day $asOf, Day $nextCheck, Scope $scope): Assignment
+    private function assignment(PlanPart $part, KitList $list, array $rows, Day $asOf, Scope $scope, bool $isChecked): Assignment
     {
+        $plan = $part->plan;
         $items =
             $plan->items +
             $this->catalogue->items(array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows))));
-        $list = $plan->asked();
         $clashes = $list->clashes($items);
         if ($clashes !== []) {
             throw InvalidDocument::because(
                 array_map(static fn (Clash $clash): Problem => new Problem("/list/lines/{$clash->line}/accepts", $clash->message), $clashes),
             );
         }
+        $lastFull = $part->kit === null ? null : self::lastFull($part->kit, $asOf, $isChecked);
 
         return new Assignment(
             $asOf,
-            new CoreKit($kit->code, $scope, $plan->maxMass, $plan->emptyMass),
-            new Policy($plan->policy->expiry, $nextCheck, $plan->policy->marginDays),
+            new CoreKit($part->kit->code ?? $part->prefix, $scope, $plan->maxMass, $plan->emptyMass),
+            new Policy($plan->policy->expiry, $this->nextCheck($plan, $asOf, $lastFull), $plan->policy->marginDays),
             array_values($items),
             $list,
             array_map(
@@ -137,7 +200,7 @@ final class KitJudge
     }
 
     /** @param  list<ContentRow>  $rows */
-    private function due(Kit $kit, KitPlan $plan, array $rows, Day $today, ?Day $lastFull, bool $asChecked): \Sarcina\Core\Due\NextCheck
+    private function due(Kit $kit, KitPlan $plan, array $rows, Day $today, ?Day $lastFull, bool $asChecked): NextCheck
     {
         $dates = [];
         foreach ($rows as $row) {

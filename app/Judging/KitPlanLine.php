@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Lists\Line;
 
 /** A line of a kit's list or module, or one that its design adds: as the core judges it, what it is called, and where it goes. */
 final readonly class KitPlanLine
 {
     /**
-     * @param  Line  $asked  its id is the line's code, with the module's name before it
-     * @param  string|null  $listId  of the list or module that it stands in; null where the design adds it
+     * @param  Line  $asked  its id is the line's code, with the module's before it
+     * @param  string|null  $pocketId  null where it is of a module that is not there
+     * @param  string|null  $listId  of the list that it stands in; null where the design adds it
+     * @param  Day|null  $from  planned: asked for from that day on
      */
     public function __construct(
         public string $id,
@@ -20,7 +23,22 @@ final readonly class KitPlanLine
         public ?string $pocketId,
         public ?string $reason,
         public ?string $listId,
+        public ?Day $from = null,
     ) {
+    }
+
+    /** The same in the document of the kit that its module is in. */
+    public function inModule(string $before, ?string $pocketsBefore): self
+    {
+        return new self(
+            $this->id, $this->asked->named($before.$this->asked->id), $this->need,
+            $pocketsBefore === null || $this->pocketId === null ? null : $pocketsBefore.$this->pocketId, $this->reason, $this->listId, $this->from,
+        );
+    }
+
+    public function isAskedOn(?Day $day): bool
+    {
+        return $this->from === null || $day === null || ! $day->isBefore($this->from);
     }
 
     public function code(): string

@@ -9,6 +9,7 @@ use App\Kits\Models\KitState;
 use App\Support\Transaction;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use LogicException;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Format\InvalidDocument;
 use stdClass;
@@ -25,7 +26,6 @@ final class KitStates
     public function __construct(
         private readonly KitJudge $judge,
         private readonly KitContents $contents,
-        private readonly KitPlans $plans,
         private readonly JudgingVersion $version,
         private readonly WriteState $write,
     ) {
@@ -48,6 +48,8 @@ final class KitStates
     public function mark(?array $kitIds = null): void
     {
         $version = $this->version->raise();
+        // A module has no state of its own: it is judged with the kit that it is in.
+        $kitIds = $kitIds === null ? null : Kit::withParents($kitIds);
         foreach ($kitIds === null ? [null] : array_chunk($kitIds, 1000) as $some) {
             DB::table('kit_states')
                 ->when($some !== null, fn (Builder $query) => $query->whereIn('kit_id', $some ?? []))
@@ -56,7 +58,7 @@ final class KitStates
         JudgeMarked::soon();
     }
 
-    /** A retired kit is no longer judged, nor shown among the kits. */
+    /** A kit that is retired, or a module in another one now, is no longer judged by itself, nor shown among the kits. */
     public function drop(Kit $kit): void
     {
         foreach (['kit_dates', 'kit_findings', 'kit_states'] as $table) {
@@ -127,9 +129,9 @@ final class KitStates
         Transaction::run(function () use ($ids, $today, $before): void {
             // The first thing that is read: the snapshot of all that follows.
             $version = $this->version->now();
-            $kits = array_values(Kit::query()->whereIn('id', $ids)->where('retired_on', null)->with('place')->orderBy('id')->get()->all());
+            $kits = array_values(Kit::query()->whereIn('id', $ids)->where('retired_on', null)->where('parent_kit_id', null)
+                ->with(['place', 'modules'])->orderBy('id')->get()->all());
             $this->contents->readAhead($kits, Day::of($today));
-            $this->plans->readAhead($kits);
             $judged = array_map(fn (Kit $kit): ?Judged => $this->judgeIfPossible($kit, $today, $version), $kits);
             $this->contents->forget();
             if ($before !== null) {
@@ -172,7 +174,7 @@ final class KitStates
         foreach (array_diff($ids, DB::table('kit_states')->whereIn('kit_id', $ids)->pluck('kit_id')->all()) as $id) {
             Transaction::run(function () use ($id, $today): void {
                 $kit = Kit::locked($id);
-                if ($kit->retired_on === null) {
+                if ($kit->retired_on === null && $kit->parent_kit_id === null) {
                     $this->renew($kit, $today);
                 }
             });
@@ -182,6 +184,9 @@ final class KitStates
     /** Keeps the answer of a kit that is held. An operation that is being written says afterwards which one it is (restOn). */
     public function keep(Kit $kit, Judged $judged, string $asOf): void
     {
+        if ($kit->parent_kit_id !== null) {
+            throw new LogicException("The module {$kit->code} has no state of its own: the kit that it is in has one.");
+        }
         ($this->write)($kit, $judged, $asOf, true);
         // What was changed beside the record while this was judged concerned kits as they were: this one may be meant.
         $latest = $this->version->latest();

@@ -17,4 +17,10 @@ final readonly class PlanPocket
         public int $columnSpan,
     ) {
     }
+
+    /** The same as a pocket of a module in another kit. */
+    public function on(string $leaf, string $before): self
+    {
+        return new self($before.$this->id, $this->name, $leaf, $this->row, $this->column, $this->rowSpan, $this->columnSpan);
+    }
 }

@@ -26,7 +26,8 @@ final class VerifyStates
         $wrong = [];
         $after = '';
         do {
-            $ids = DB::table('kits')->whereNull('retired_on')->where('id', '>', $after)->orderBy('id')->limit(KitStates::AT_ONCE)
+            $ids = DB::table('kits')->whereNull('retired_on')->whereNull('parent_kit_id')
+                ->where('id', '>', $after)->orderBy('id')->limit(KitStates::AT_ONCE)
                 ->pluck('id')->all();
             // Kept and judged are read in one snapshot.
             [$found, $differing] = Transaction::run(fn (): array => $this->compare($ids, $today));

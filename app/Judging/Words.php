@@ -123,7 +123,7 @@ final class Words
         $row = $finding->index === null ? null : $judged->rows[$finding->index];
         $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
         [$quantity, $detail] = match ($finding->kind) {
-            FindingKind::Short => $this->shortage($judged, (string) $finding->line?->id),
+            FindingKind::Short => $this->shortage($judged, $finding),
             FindingKind::Unpaired => [null, $this->companions($judged, (string) $finding->item?->code)],
             FindingKind::Overweight => [$judged->judgement->mass, (string) $judged->plan->maxMass],
             default => [$row?->quantity, null],
@@ -244,12 +244,13 @@ final class Words
     }
 
     /** @return array{int|null, string} pieces kept as reserve, and how many there are of how many */
-    private function shortage(Judged $judged, string $line): array
+    private function shortage(Judged $judged, Finding $finding): array
     {
-        $outcome = $this->outcome($judged, $line);
+        $outcome = $this->outcome($judged, (string) $finding->line?->id);
+        $in = $finding->part === null ? '' : " in {$finding->part}";
         $required = is_int($outcome->required) ? (string) $outcome->required : ($outcome->required->text ?: (string) $outcome->required);
 
-        return [$outcome->reserve, "{$outcome->effective} of {$required}"];
+        return [$outcome->reserve, "{$outcome->effective} of {$required}{$in}"];
     }
 
     private function toRestock(Judged $judged, string $line): string

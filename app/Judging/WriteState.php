@@ -26,7 +26,7 @@ final class WriteState
         $due = $judged->due();
         $today = Day::of($asOf);
         $wantsRestock = (new Advice($judged->judgement))->wantsRestock();
-        $grace = $judged->plan->policy->graceDays;
+        $grace = $judged->graceDays;
         $state = [
             'code' => $kit->code,
             'walk_order' => $kit->place->walk_order,
@@ -96,13 +96,17 @@ final class WriteState
         if ($judged->planned->because === Because::Event && $judged->planned->day !== null) {
             $days[] = $judged->planned->day;
         }
+        $parts = $judged->plan->parts === [] ? [$judged->plan] : array_map(static fn (PlanPart $part): KitPlan => $part->plan, $judged->plan->parts);
+        $margins = array_unique(array_map(static fn (KitPlan $plan): int => $plan->policy->marginDays, $parts));
         foreach ($judged->judgement->assignment->contents as $row) {
             if ($row->expires !== null && ! $row->isExpired($asOf)) {
                 $days[] = $row->expires->lastGoodDay;
-                $days[] = $row->expires->lastGoodDay->plusDays(-$judged->plan->policy->marginDays);
+                foreach ($margins as $margin) {
+                    $days[] = $row->expires->lastGoodDay->plusDays(-$margin);
+                }
             }
         }
-        $days = [...$days, ...Urgency::lastDays($judged->due()->day, $asOf)];
+        $days = [...$days, ...$judged->plan->lastDaysBefore(), ...Urgency::lastDays($judged->due()->day, $asOf)];
         if ($judged->scope->holdsThrough !== null) {
             $days[] = $judged->scope->holdsThrough;
         }

@@ -5,10 +5,6 @@ declare(strict_types=1);
 namespace App\Kits;
 
 use App\Accounts\Models\User;
-use App\Assess\Choices;
-use App\Assess\Wanted;
-use App\Designs\Models\Design;
-use App\Designs\Models\Leaf;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
@@ -18,23 +14,22 @@ use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Parts\KitChanged;
 use App\Ledger\Record;
+use App\Stock\Models\Holding;
 use App\Stock\Models\Store;
 use App\Stock\NearestStore;
 use App\Support\Transaction;
 use Carbon\CarbonInterface;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Kit\Condition;
 
-/** Moves a kit, renames it, puts modules into it, or takes it out of service; each is an operation of its own, and the kit is judged again. */
+/** Moves a kit, renames it, or takes it out of service, with the modules in it; each is an operation of its own, and the kit is judged again. */
 final class ChangeKit
 {
     public function __construct(
         private readonly Record $record,
         private readonly KitStates $states,
         private readonly NearestStore $nearest,
-        private readonly Choices $choices,
     ) {
     }
 
@@ -42,9 +37,13 @@ final class ChangeKit
     {
         Transaction::run(function () use ($kit, $to, $by, $at, $day): void {
             $kit = $this->lock($kit);
-            $change = new KitChanged($kit->id, 'place', $kit->place_id, $to->id, $kit->place->path, $to->path);
-            $kit->setRelation('place', $to);
-            $this->write($kit, OperationKind::Move, [], [$change], $by, $at, $day);
+            // What is in a kit goes where it goes.
+            $changes = [];
+            foreach ($kit->whole() as $one) {
+                $changes[] = new KitChanged($one->id, 'place', $one->place_id, $to->id, $one->place->path, $to->path);
+                $one->setRelation('place', $to);
+            }
+            $this->write($kit, OperationKind::Move, $changes, $by, $at, $day);
         });
     }
 
@@ -58,43 +57,7 @@ final class ChangeKit
                 ...($scope === $kit->scope->value ? [] : [new KitChanged($kit->id, 'scope', $kit->scope->value, $scope)]),
             ];
             if ($changes !== []) {
-                $this->write($kit, OperationKind::Change, [], $changes, $by, $at, $day);
-            }
-        });
-    }
-
-    /** @param  list<string>  $modules */
-    public function upgrade(Kit $kit, array $modules, User $by, CarbonInterface $at, string $day): void
-    {
-        Transaction::run(function () use ($kit, $modules, $by, $at, $day): void {
-            $kit = $this->lock($kit);
-            $changes = [];
-            foreach ($modules as $module) {
-                $choice = $this->choices->of($module);
-                if ($choice === null) {
-                    throw ValidationException::withMessages([
-                        'modules' => 'No list is chosen for the '.lcfirst(Wanted::title($module)).'. Choose one under Assess, lists of the plan.',
-                    ]);
-                }
-                if ($kit->modules()->where('module', $module)->exists()) {
-                    continue;
-                }
-                $kit->modules()->create(['module' => $module, 'list_id' => $choice->list_id]);
-                $this->makePouch($kit->design, $module, $choice->list_id);
-                $changes[] = new KitChanged(
-                    $kit->id,
-                    'module',
-                    null,
-                    $choice->list_id,
-                    null,
-                    Wanted::title($module).": {$choice->list->title}, edition {$choice->list->edition}",
-                );
-            }
-            $this->states->beginChange();
-            if ($changes === []) {
-                $this->states->renew($kit, $day);
-            } else {
-                $this->write($kit, OperationKind::ModuleIn, [], $changes, $by, $at, $day);
+                $this->write($kit, OperationKind::Change, $changes, $by, $at, $day);
             }
         });
     }
@@ -107,34 +70,32 @@ final class ChangeKit
             $near = ($this->nearest)($kit);
             $store = $near === null ? null : Store::query()->where('id', $near->id)->lockForUpdate()->firstOrFail();
             $movements = [];
-            foreach ($kit->holdings()->with('lot')->get() as $held) {
+            $ids = array_map(static fn (Kit $one): string => $one->id, $kit->whole());
+            foreach (Holding::query()->whereIn('kit_id', $ids)->with('lot')->orderBy('id')->get() as $held) {
                 $isInDate = $held->lot->good_until === null || $held->lot->good_until >= $day;
                 $isGood = $held->condition === Condition::Good && $isInDate && $store !== null;
                 $movements[] = new LotMovement(
-                    $held->lot_id, $held->quantity, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition->value),
+                    $held->lot_id, $held->quantity, Location::pocket((string) $held->kit_id, (string) $held->pocket_id, $held->condition->value),
                     $isGood && $store !== null ? Location::store($store->id) : null, $isGood ? 'returned' : 'discarded',
                 );
             }
-            $change = new KitChanged($kit->id, 'retired', null, $day, null, $reason);
+            $changes = array_map(static fn (Kit $one): KitChanged => new KitChanged($one->id, 'retired', null, $day, null, $reason), $kit->whole());
             $this->record->write(
                 self::operation(OperationKind::Retire, $by, $at, $day)
-                    ->of([$kit], $store === null ? [] : [$store])
-                    ->with($movements, [$change]),
+                    ->of($kit->whole(), $store === null ? [] : [$store])
+                    ->with($movements, $changes),
             );
             $this->states->drop($kit);
         });
     }
 
-    /**
-     * @param  list<LotMovement>  $movements
-     * @param  list<KitChanged>  $changes
-     */
-    private function write(Kit $kit, OperationKind $kind, array $movements, array $changes, User $by, CarbonInterface $at, string $day): void
+    /** @param  list<KitChanged>  $changes */
+    private function write(Kit $kit, OperationKind $kind, array $changes, User $by, CarbonInterface $at, string $day): void
     {
         $this->record->write(
             self::operation($kind, $by, $at, $day)
-                ->of([$kit])
-                ->with($movements, $changes),
+                ->of($kit->whole())
+                ->with([], $changes),
             fn () => $this->states->renew($kit, $day),
         );
     }
@@ -148,37 +109,10 @@ final class ChangeKit
     {
         $kit = Kit::locked($kit->id);
         $kit->refuseRetired();
+        if ($kit->parent_kit_id !== null) {
+            throw ValidationException::withMessages(['kit' => "{$kit->code} is a module in another kit. Remove it from there first."]);
+        }
 
         return $kit;
-    }
-
-    /** A pouch on a leaf of its own, in which every line of the module lives; kits of the design without the module do not show it. */
-    private function makePouch(Design $design, string $module, string $listId): void
-    {
-        if (
-            DB::table('pockets')
-                ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-                ->where('leaves.design_id', $design->id)
-                ->where('pockets.module_list_id', $listId)
-                ->exists()
-        ) {
-            return;
-        }
-        $leaf = Leaf::query()->firstOrCreate(
-            ['design_id' => $design->id, 'name' => 'Modules'],
-            ['position' => (int) $design->leaves()->max('position') + 1],
-        );
-        $pocket = $leaf->pockets()->create([
-            'name' => Wanted::title($module),
-            'row' => (int) $leaf->pockets()->max('row') + 1,
-            'column' => 1,
-            'row_span' => 1,
-            'column_span' => 2,
-            'module_list_id' => $listId,
-        ]);
-        $position = (int) $design->homes()->max('position');
-        foreach (DB::table('lines')->where('list_id', $listId)->orderBy('position')->pluck('id') as $line) {
-            $design->homes()->create(['line_id' => $line, 'pocket_id' => $pocket->id, 'position' => ++$position]);
-        }
     }
 }

@@ -7,6 +7,8 @@ namespace App\Kits;
 use App\Accounts\Models\User;
 use App\Assess\CloseTask;
 use App\Assess\Models\PlanTask;
+use App\Designs\Models\Design;
+use App\Designs\Models\DesignEdition;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
 use App\Ledger\LotMovement;
@@ -48,14 +50,14 @@ final class EquipKit
             if ($known !== null) {
                 $this->record->known($report->id, OperationKind::Equip, $by, [$known->id]);
 
-                return $known->code === $report->code && $known->design_id === $report->designId ? $known : throw new OperationIdIsTaken;
+                return $known->code === $report->code && $known->edition->design_id === $report->designId ? $known : throw new OperationIdIsTaken;
             }
             $kit = $this->make($report);
             $movements = $contents === null ? [] : $contents($kit);
             $operation = Operation::now($kit->id, OperationKind::Equip, $by, $at, $day)->of([$kit])->with($movements, [
                 new KitChanged($kit->id, 'code', null, $kit->code),
                 new KitChanged($kit->id, 'name', null, $kit->name),
-                new KitChanged($kit->id, 'design', null, $kit->design_id, null, $kit->design->name),
+                new KitChanged($kit->id, 'edition', null, $kit->design_edition_id, null, $kit->edition->name()),
                 new KitChanged($kit->id, 'place', null, $kit->place_id, null, $kit->place->path),
                 new KitChanged($kit->id, 'scope', null, $kit->scope->value),
             ]);
@@ -68,13 +70,19 @@ final class EquipKit
         });
     }
 
+    private function latest(string $designId): DesignEdition
+    {
+        return Design::query()->findOrFail($designId)->latest
+            ?? throw ValidationException::withMessages(['design_id' => 'No edition of this design is published yet.']);
+    }
+
     private function make(NewKitReport $report): Kit
     {
         $kit = new Kit([
             'id' => $report->id,
             'code' => $report->code,
             'name' => $report->name,
-            'design_id' => $report->designId,
+            'design_edition_id' => $this->latest($report->designId)->id,
             'place_id' => $report->placeId,
             'scope' => $report->scope,
             'seal' => 'none',

@@ -122,9 +122,11 @@ final class ReadHistory
 
         return match ($change->field) {
             'place' => $was === null ? "At {$becomes}" : "From {$was} to {$becomes}",
-            'design' => $was === null ? "Of the design {$becomes}" : "Design {$becomes} instead of {$was}",
-            'edition' => "{$becomes} instead of {$was}",
+            'edition' => $was === null ? "Of the design {$becomes}" : "{$becomes} instead of {$was}",
+            'configuration' => 'Set to '.($becomes ?? 'no configuration'),
             'module' => $was === null ? "{$becomes}" : "{$was} removed",
+            'parent' => $was === null ? "Put into {$becomes}" : "Removed from {$was}",
+            'slot' => $was === null ? "In the slot {$becomes}" : '',
             'name' => $was === null ? '' : "Name: {$becomes} instead of {$was}",
             'code' => $was === null ? '' : "Code: {$becomes} instead of {$was}",
             'scope' => $was === null ? '' : 'Scope of practice: '.str_replace('_', ' ', (string) $becomes).' instead of '.str_replace('_', ' ', $was),

@@ -6,10 +6,12 @@ namespace App\Kits;
 
 use App\Catalogue\Catalogue;
 use App\Checks\ReadChecks;
+use App\Designs\Http\DesignEditionRef;
 use App\Judging\Judged;
 use App\Judging\KitJudge;
 use App\Judging\KitPlan;
 use App\Judging\PlanLeaf;
+use App\Judging\PlanPart;
 use App\Judging\PlanPocket;
 use App\Judging\Words;
 use App\Kits\Http\BaseResource;
@@ -17,6 +19,8 @@ use App\Kits\Http\ContentResource;
 use App\Kits\Http\DueResource;
 use App\Kits\Http\KitResource;
 use App\Kits\Http\LeafResource;
+use App\Kits\Http\ModuleOf;
+use App\Kits\Http\ModuleResource;
 use App\Kits\Http\PlaceRef;
 use App\Kits\Http\PocketResource;
 use App\Kits\Http\SealResource;
@@ -50,13 +54,17 @@ final class ReadKit
             $kit->name,
             $judged->plan->code,
             $judged->plan->name,
+            DesignEditionRef::of($kit->edition),
+            $this->laterEdition($kit),
+            $kit->parent === null ? null : new ModuleOf($kit->parent->code, $kit->parent->name),
+            self::modules($judged->plan),
             self::list($judged->plan),
             self::place($kit->place),
             $judged->scope->scope->value,
             $judged->scope->because,
             $kit->retired_on,
             $judged->plan->policy->sealed,
-            new SealResource($kit->seal->value, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason),
+            self::seal($kit),
             $kit->used_on,
             $base,
             ($this->verdict)($judged),
@@ -67,11 +75,41 @@ final class ReadKit
         );
     }
 
+    private function laterEdition(Kit $kit): ?DesignEditionRef
+    {
+        $latest = $kit->edition->design->latest;
+
+        return $latest === null || $latest->number <= $kit->edition->number ? null : DesignEditionRef::of($latest);
+    }
+
+    private static function seal(Kit $kit): SealResource
+    {
+        return new SealResource($kit->seal->value, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason);
+    }
+
+    /** @return list<ModuleResource> */
+    private static function modules(KitPlan $plan): array
+    {
+        $slots = [];
+        foreach ($plan->slots as $slot) {
+            $slots[$slot->id] = $slot->name;
+        }
+
+        return array_map(static fn (PlanPart $part): ModuleResource => new ModuleResource(
+            $part->kit?->code, $part->kit?->id, $part->kit->name ?? $part->plan->name, $slots[$part->slotId ?? ''] ?? null,
+            $part->plan->policy->sealed, $part->kit === null ? null : self::seal($part->kit), $part->kit?->last_full_on,
+        ), array_slice($plan->parts, 1));
+    }
+
     public function due(Judged $judged): DueResource
     {
         $due = $judged->due();
 
-        return new DueResource($due->day === null ? null : (string) $due->day, $due->kind, $due->because, $due->overdueDays, $this->words->due($due));
+        $asks = $judged->dueIn === null || $due->day === null ? '' : " The module {$judged->dueIn} asks for it.";
+
+        return new DueResource(
+            $due->day === null ? null : (string) $due->day, $due->kind, $due->because, $due->overdueDays, $this->words->due($due).$asks,
+        );
     }
 
     public static function place(Place $place): PlaceRef

@@ -22,7 +22,10 @@ final class ReadPlaces
     public function __invoke(string $today): array
     {
         $places = Place::query()
-            ->with(['kits' => fn ($kits) => $kits->whereNull('retired_on'), 'kits.state', 'kits.design', 'kits.findings'])
+            ->with([
+                'kits' => fn ($kits) => $kits->whereNull('retired_on')->whereNull('parent_kit_id'),
+                'kits.state', 'kits.edition.design', 'kits.findings',
+            ])
             ->orderBy('walk_order')
             ->get();
 
@@ -42,7 +45,7 @@ final class ReadPlaces
         return new KitRow(
             $kit->code,
             $kit->name,
-            $kit->design->name,
+            $kit->edition->design->name,
             new PlaceRef($place->id, $place->name, $place->path),
             $isPresent ? $state->verdict->value : null,
             $state?->due_on,

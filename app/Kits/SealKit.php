@@ -39,7 +39,7 @@ final class SealKit
     {
         return Transaction::run(function () use ($report, $by): Recorded {
             $kind = $report->isSet ? OperationKind::SealSet : OperationKind::SealBroken;
-            $kit = Kit::locked($report->kitId);
+            [$whole, $kit] = LockWhole::around($report->kitId);
             $known = $this->record->known($report->id, $kind, $by, [$kit->id]);
             if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
                 return Recorded::under($known, $report->id);
@@ -71,7 +71,7 @@ final class SealKit
                 $when->receivedAt,
                 $this->organisation->dayOf($when->doneAt),
                 $report->base,
-                [$kit],
+                [$kit, ...$whole->besides($kit)],
                 [],
                 [],
                 $report->isSet ? $this->seal->opened($kit, $when, null, $report->text) : $this->seal->opened($kit, $when, $report->text, null),
@@ -81,7 +81,7 @@ final class SealKit
             return Recorded::under(
                 $this->record->write(
                     $operation,
-                    $kit->retired_on === null ? fn () => $this->states->renew($kit, $this->organisation->dayOf($when->receivedAt)) : null,
+                    $kit->retired_on === null ? fn () => $this->states->renew($whole, $this->organisation->dayOf($when->receivedAt)) : null,
                 ),
                 $report->id,
             );

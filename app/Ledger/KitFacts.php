@@ -7,21 +7,25 @@ namespace App\Ledger;
 use App\Kits\Models\Kit;
 
 /**
- * What is known of a kit beside its contents: its design, place and scope, its seal, and the days of its checks.
+ * What is known of a kit beside its contents: its edition of a design, place and scope, what it is a module in, its seal, and the days of its checks.
  * It follows from the kit's operations, in the order in which they were done, and from nothing else.
  */
 final readonly class KitFacts
 {
     /** The columns of `kits` that are kept from the record. */
     public const COLUMNS = [
-        'code', 'name', 'design_id', 'place_id', 'scope', 'seal', 'seal_number', 'seal_broken_on', 'seal_broken_reason',
+        'code', 'name', 'design_edition_id', 'configuration_id', 'parent_kit_id', 'slot_id', 'place_id',
+        'scope', 'seal', 'seal_number', 'seal_broken_on', 'seal_broken_reason',
         'used_on', 'last_full_on', 'last_quick_on', 'disputed_by', 'retired_on',
     ];
 
     private const FIELDS = [
         'code' => 'code',
         'name' => 'name',
-        'design' => 'design_id',
+        'edition' => 'design_edition_id',
+        'configuration' => 'configuration_id',
+        'parent' => 'parent_kit_id',
+        'slot' => 'slot_id',
         'place' => 'place_id',
         'scope' => 'scope',
         'retired' => 'retired_on',

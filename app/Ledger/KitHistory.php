@@ -64,9 +64,14 @@ final class KitHistory
                 $change->becomes_name,
             );
         }
-        $standings = $only(DB::table('checks'), 'kit_id')->pluck('standing', 'operation_number')->all();
-        $doubts = $only(DB::table('check_rows')->join('checks', 'checks.operation_number', '=', 'check_rows.operation_number'), 'checks.kit_id')
-            ->where('check_rows.in_doubt', true)->distinct()->pluck('check_rows.operation_number')->flip()->all();
+        $standings = [];
+        foreach ($only(DB::table('checks'), 'kit_id')->get(['kit_id', 'operation_number', 'standing']) as $check) {
+            $standings["{$check->kit_id} {$check->operation_number}"] = $check->standing;
+        }
+        $doubts = [];
+        foreach ($only(DB::table('check_rows'), 'kit_id')->where('in_doubt', true)->distinct()->get(['kit_id', 'operation_number']) as $doubt) {
+            $doubts["{$doubt->kit_id} {$doubt->operation_number}"] = true;
+        }
         $uses = [];
         foreach ($only(
             DB::table('movements')->where('reason', 'used'),
@@ -84,8 +89,8 @@ final class KitHistory
                 $key = "{$row->kit_id} {$row->number}";
                 $kind = OperationKind::from($row->kind);
                 $events[$row->kit_id][] = new KitEvent(
-                    (int) $row->number, $row->done_at, $row->day, $kind, $kind->isCheck() ? ($standings[$row->number] ?? null) : null,
-                    isset($doubts[$row->number]), isset($uses[$key]), $seals[$key] ?? [], $changes[$key] ?? [],
+                    (int) $row->number, $row->done_at, $row->day, $kind, $kind->isCheck() ? ($standings[$key] ?? null) : null,
+                    isset($doubts[$key]), isset($uses[$key]), $seals[$key] ?? [], $changes[$key] ?? [],
                 );
             });
 

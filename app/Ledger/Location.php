@@ -15,8 +15,13 @@ final readonly class Location
     ) {
     }
 
+    /** @param  string  $pocketId  of a module in the kit: with the module's id and a dot before it; then it is the module that holds it */
     public static function pocket(string $kitId, string $pocketId, string $condition = 'good'): self
     {
+        if (str_contains($pocketId, '.')) {
+            [$kitId, $pocketId] = explode('.', $pocketId, 2);
+        }
+
         return new self(strtolower($kitId), strtolower($pocketId), null, $condition);
     }
 

@@ -30,8 +30,10 @@ final class Names
     {
         $lots = [];
         $pockets = [];
+        $kits = [];
         foreach ($movements as $movement) {
             $lots[] = $movement->lotId;
+            $kits = [...$kits, ...array_filter([$movement->from?->kitId, $movement->to?->kitId])];
             $pockets = [...$pockets, ...array_filter([$movement->from?->pocketId, $movement->to?->pocketId])];
         }
         $lots = array_values(array_diff(array_unique($lots), array_keys($this->lots)));
@@ -47,8 +49,32 @@ final class Names
             }
         }
         if ($pockets !== []) {
-            $this->pockets += DB::table('pockets')->whereIn('id', $pockets)->pluck('name', 'id')->all();
+            $this->pockets += $this->pocketsAsIn($pockets, array_values(array_unique($kits)));
         }
+    }
+
+    /**
+     * As they are called in the editions that these kits keep; else in the latest that has them.
+     *
+     * @param  list<string>  $pockets
+     * @param  list<string>  $kits
+     * @return array<string, string> by id
+     */
+    private function pocketsAsIn(array $pockets, array $kits): array
+    {
+        $kept = DB::table('kits')->whereIn('id', $kits)->pluck('design_edition_id')->all();
+        $names = [];
+        $rows = DB::table('compartments')->join('design_editions', 'design_editions.id', '=', 'compartments.design_edition_id')
+            ->whereIn('pocket_id', $pockets)->orderBy('design_editions.number')->get(['pocket_id', 'name', 'design_edition_id']);
+        foreach ([false, true] as $isKept) {
+            foreach ($rows as $row) {
+                if (in_array($row->design_edition_id, $kept, true) === $isKept) {
+                    $names[$row->pocket_id] = $row->name;
+                }
+            }
+        }
+
+        return $names;
     }
 
     public function lot(string $id): LotName

@@ -81,4 +81,15 @@ final readonly class Operation
             $this->kits, $this->stores, $this->movements, $this->parts, $signed, $note, $this->names, $this->clockCheckedAt,
         );
     }
+
+    /** What is recorded of a module is recorded of the kit that it is in: else that kit would be shown as it was. */
+    public function refusePart(): void
+    {
+        $ids = array_map(static fn (Kit $kit): string => $kit->id, $this->kits);
+        foreach ($this->kits as $kit) {
+            if ($kit->parent_kit_id !== null && ! in_array($kit->parent_kit_id, $ids, true)) {
+                throw new DoesNotBelong("What is recorded of the module {$kit->code} names the kit that it is in too.");
+            }
+        }
+    }
 }

@@ -19,7 +19,7 @@ final class OperationsSince
             return [];
         }
         $rows = DB::table('operation_kits')->join('operations', 'operations.number', '=', 'operation_kits.operation_number')
-            ->leftJoin('checks', 'checks.operation_number', '=', 'operations.number')
+            ->leftJoin('checks', fn ($join) => $join->on('checks.operation_number', '=', 'operations.number')->where('checks.kit_id', $kit->id))
             ->where('operation_kits.kit_id', $kit->id)
             ->where(fn ($query) => $query->where('operations.epoch', '>', $base->epoch)
                 ->orWhere(fn ($same) => $same->where('operations.epoch', $base->epoch)->where('operations.number', '>', $base->number)))

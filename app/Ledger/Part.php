@@ -40,7 +40,7 @@ enum Part: string
                 'kit_id', 'standing', 'design', 'list_title', 'list_edition', 'list_confirmed', 'expiry', 'scope', 'next_check', 'margin_days',
                 'verdict', 'mass_g', 'max_mass_g', 'seal_found',
             ],
-            self::Rows => ['pocket_id', 'pocket', ...self::LOT, 'condition', 'recorded', 'counted', 'became', 'in_doubt'],
+            self::Rows => ['kit_id', 'pocket_id', 'pocket', ...self::LOT, 'condition', 'recorded', 'counted', 'became', 'in_doubt'],
             self::Lines => ['code', 'need', 'pocket', 'rank', 'required', 'effective', 'reserve', 'short'],
             self::Findings => [
                 'kind', 'severity', 'line', 'subject', 'item_code', 'lot_number', 'expires', 'good_until', 'pocket', 'quantity', 'detail',

@@ -80,6 +80,7 @@ final class Record
         $operation->names->read($operation->movements);
         $rows = $this->rows($operation);
         $this->refuseForeign($operation, $rows);
+        $operation->refusePart();
         $this->holdings->apply($operation->movements);
         $facts = $this->factsBefore($operation);
         $this->fillFacts($operation, $facts, 0);
@@ -249,8 +250,8 @@ final class Record
     {
         $byKit = [];
         foreach ($operation->parts as $part) {
-            $kit = $part instanceof CheckRow ? $operation->kits[0]->id : match (true) {
-                $part instanceof CheckOutcome, $part instanceof SealEvent, $part instanceof KitChanged => $part->kitId,
+            $kit = match (true) {
+                $part instanceof CheckRow, $part instanceof CheckOutcome, $part instanceof SealEvent, $part instanceof KitChanged => $part->kitId,
                 default => null,
             };
             if ($kit !== null) {

@@ -66,7 +66,7 @@ final class CompareWithList
     /** A design as a kit of it would be packed: every line with its first choice, in date. */
     public function design(Design $design, KitList $list, string $today): ComparisonResource
     {
-        $plan = $this->designs->of($design->id);
+        $plan = $this->designs->of($design->latest->id ?? abort(422, "No edition of {$design->name} is published yet."));
         $day = Day::of($today);
         $kit = new CoreKit($design->code, Scope::Clinician, $plan->maxMass, $plan->emptyMass);
 

@@ -7,7 +7,11 @@ namespace App\Lists;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Measures;
 use App\Designs\Models\Design;
-use App\Judging\KitJudge;
+use App\Designs\ReadAdoption;
+use App\Judging\KitPlan;
+use App\Judging\KitPlanLine;
+use App\Judging\KitPlans;
+use App\Judging\PlanPocket;
 use App\Kits\Models\Kit;
 use App\Lists\Http\DesignEffect;
 use App\Lists\Http\EditionChangeResource;
@@ -18,17 +22,16 @@ use App\Lists\Http\PocketName;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
 use Illuminate\Support\Facades\DB;
-use Sarcina\Core\Check\Judgement;
-use Sarcina\Core\Check\LineOutcome;
-use Sarcina\Core\Lists\KitList as CoreList;
+use LogicException;
+use Sarcina\Core\Lists\Accepted;
 use Sarcina\Core\Lists\Line as CoreLine;
 
 /** Changes from one edition of a list to another, line by line, and what each kit would lack under it. */
 final class ReadEditionChange
 {
     public function __construct(
-        private readonly KitJudge $judge,
-        private readonly ListLoader $plans,
+        private readonly ReadAdoption $adoption,
+        private readonly KitPlans $plans,
         private readonly Catalogue $catalogue,
         private readonly Measures $measures,
     ) {
@@ -38,17 +41,7 @@ final class ReadEditionChange
     {
         $from->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
         $to->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
-        // Designs that keep the edition, and those of which kits carry it as a module.
-        $pouches = DB::table('pockets')
-            ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-            ->where('pockets.module_list_id', $from->id)
-            ->pluck('leaves.design_id')
-            ->all();
-        $designs = Design::query()
-            ->where(fn ($query) => $query->where('list_id', $from->id)->orWhereIn('id', $pouches))
-            ->with(['leaves.pockets'])
-            ->orderBy('name')
-            ->get();
+        $designs = $from->designs()->with('latest')->get();
 
         return new EditionChangeResource(
             ReadLists::edition($from),
@@ -126,95 +119,51 @@ final class ReadEditionChange
 
     private function effect(Design $design, KitList $from, KitList $to, string $today): DesignEffect
     {
-        $known = $from->lines->pluck('code')->all();
-        $isModule = $design->list_id !== $from->id;
-        // Lines of a module live in its pouch.
-        $homeless = $to->lines->reject(fn (Line $line): bool => $isModule || in_array($line->code, $known, true));
-        $pockets = [];
-        foreach ($design->leaves as $leaf) {
-            foreach ($leaf->pockets as $pocket) {
-                if ($pocket->module_list_id === null) {
-                    $pockets[] = new PocketName($pocket->id, "{$leaf->name}, {$pocket->name}");
-                }
-            }
-        }
-        $kits = Kit::query()
-            ->where('design_id', $design->id)
-            ->where('retired_on', null)
-            ->when($isModule, fn ($query) => $query->whereHas('modules', fn ($modules) => $modules->where('list_id', $from->id)))
-            ->with('modules')
-            ->orderBy('code')
-            ->get();
+        $latest = $design->latest ?? throw new LogicException("The design {$design->code} has no edition.");
+        $placed = DB::table('placements')->where('design_edition_id', $latest->id)->pluck('line_code')->all();
+        $plan = $this->plans->of($latest->id);
+        $then = $this->then($plan, $from, $to);
+        // Where there is only one pocket, everything goes into it.
+        $homeless = count($plan->pockets) < 2 ? collect() : $to->lines->reject(static fn (Line $line): bool => in_array($line->code, $placed, true));
+        $kits = Kit::query()->whereHas('edition', fn ($editions) => $editions->where('design_id', $design->id))
+            ->where('retired_on', null)->with(['place', 'modules', 'parent'])->orderBy('code')->get();
 
         return new DesignEffect(
-            $design->id, $design->name, array_values($kits->map(fn (Kit $kit): KitEffect => $this->kit($kit, $from, $to, $today))->all()),
-            array_values($homeless->map(fn (Line $line): HomelessLine => new HomelessLine($line->code, $line->need))->all()), $pockets,
+            $design->id,
+            $design->name,
+            $latest->number,
+            array_values($kits->map(fn (Kit $kit): KitEffect => KitEffect::of(
+                $kit,
+                ($this->adoption)($kit, $this->plans->asThough($kit, $then), $today),
+            ))->all()),
+            array_values($homeless->map(static fn (Line $line): HomelessLine => new HomelessLine($line->code, $line->need))->all()),
+            array_values(array_map(
+                static fn (PlanPocket $pocket): PocketName => new PocketName($pocket->id, "{$pocket->leaf}, {$pocket->name}"),
+                $plan->pockets,
+            )),
         );
     }
 
-    private function kit(Kit $kit, KitList $from, KitList $to, string $today): KitEffect
+    /** The plan of a design as though it kept the other edition: lines keep their pockets. */
+    private function then(KitPlan $plan, KitList $from, KitList $to): KitPlan
     {
-        $judged = $this->judge->judge($kit, $today);
-        $module = $kit->modules->firstWhere('list_id', $from->id);
-        $name = $module === null ? '' : "{$module->module}.";
-        $lines = array_values($to->lines->map(static fn (Line $line): CoreLine => ListLoader::line($line, $name))->all());
-        $needs = $to->lines->mapWithKeys(static fn (Line $line): array => [$name.$line->code => $line->need])->all();
-        foreach ($judged->plan->lines as $line) {
-            // What the rest of the plan asks for stays as it is.
+        $pockets = [];
+        $others = [];
+        foreach ($plan->lines as $line) {
+            $pockets[$line->code()] = $line->pocketId;
             if ($line->listId !== $from->id) {
-                $lines[] = $line->asked;
-                $needs[$line->code()] = $line->need;
+                $others[] = $line;
             }
         }
-        $as = $judged->judgement->assignment;
-        $excludes = $module === null ? ListLoader::asked($to)->excludes : $judged->plan->excludes;
-        $then = $this->plans->judge(new CoreList($to->code, $lines, $excludes), $as->contents, $as->kit, $as->policy, $as->asOf);
-        $now = [];
-        foreach ($judged->judgement->lines as $outcome) {
-            $now[$outcome->line->id] = $outcome;
-        }
-        $lacks = [];
-        foreach ($then->lines as $outcome) {
-            $before = $now[$outcome->line->id] ?? null;
-            if ($outcome->isShort && ($before === null || (string) $before->short !== (string) $outcome->short)) {
-                $lacks[] = "{$needs[$outcome->line->id]}: {$outcome->effective} of {$outcome->required}".$this->toAdd($then, $outcome);
-            }
-        }
-        $frees = array_values(array_diff(self::surplus($then), self::surplus($judged->judgement)));
+        $lines = array_values($to->lines->map(static fn (Line $line): KitPlanLine => new KitPlanLine(
+            $line->id, ListLoader::line($line), $line->need, $pockets[$line->code] ?? null, $line->reason, $to->id,
+        ))->all());
+        $asked = ListLoader::asked($to);
+        $codes = array_merge([], ...array_map(
+            static fn (CoreLine $line): array => array_map(static fn (Accepted $one): ?string => $one->item, $line->accepts),
+            $asked->lines,
+        ));
 
-        return new KitEffect(
-            $kit->code,
-            $kit->name,
-            $judged->judgement->verdict->value,
-            $then->verdict->value,
-            $lacks,
-            array_map($this->catalogue->name(...), $frees),
-        );
-    }
-
-    private function toAdd(Judgement $then, LineOutcome $outcome): string
-    {
-        foreach ($then->restock as $restock) {
-            if ($restock->line === $outcome->line->id) {
-                $item = $this->plans->itemFor($then, $restock);
-
-                return $item === null ? '' : ", to add {$restock->quantity} × {$this->catalogue->name($item)}";
-            }
-        }
-
-        return '';
-    }
-
-    /** @return list<string> items of which more is there than any line takes */
-    private static function surplus(Judgement $judgement): array
-    {
-        $items = [];
-        foreach ($judgement->findings as $finding) {
-            if ($finding->kind->value === 'surplus') {
-                $items[] = (string) $finding->item?->code;
-            }
-        }
-
-        return $items;
+        return $plan->keeping([...$lines, ...$others], $asked->excludes, $this->catalogue->items(array_values(array_unique(array_filter($codes)))));
     }
 }

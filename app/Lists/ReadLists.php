@@ -189,22 +189,15 @@ final class ReadLists
         );
     }
 
-    /** @return array<string, list<string>> kit codes by list id, of designs and of modules */
+    /** @return array<string, list<string>> codes of kits and modules by list id */
     private function kitsByList(): array
     {
         $kits = [];
         $rows = DB::table('kits')
-            ->join('designs', 'designs.id', '=', 'kits.design_id')
+            ->join('design_editions', 'design_editions.id', '=', 'kits.design_edition_id')
             ->whereNull('kits.retired_on')
             ->orderBy('kits.code')
-            ->get(['designs.list_id', 'kits.code'])
-            ->concat(
-                DB::table('kit_modules')
-                    ->join('kits', 'kits.id', '=', 'kit_modules.kit_id')
-                    ->whereNull('kits.retired_on')
-                    ->orderBy('kits.code')
-                    ->get(['kit_modules.list_id', 'kits.code']),
-            );
+            ->get(['design_editions.list_id', 'kits.code']);
         foreach ($rows as $row) {
             $kits[$row->list_id][] = $row->code;
         }

@@ -6,6 +6,7 @@ namespace App\Lists;
 
 use App\Accounts\Models\Organisation;
 use App\Catalogue\Classes;
+use App\Designs\KitsKeeping;
 use App\Judging\KitPlans;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
@@ -78,34 +79,11 @@ final class WriteList
             }
             $list->update([...$content->columns(), 'revision' => $base + 1]);
             $this->write($list, $content);
-            $this->findPockets($list);
             $this->mark($list);
             $this->refuseClashes($list);
 
             return $list;
         });
-    }
-
-    /** New lines live where the line before them lives, in every design that keeps the list: nothing is asked for without a pocket. */
-    private function findPockets(KitList $list): void
-    {
-        $lines = $list->lines()->pluck('id')->all();
-        $designs = DB::table('designs')->where('list_id', $list->id)->pluck('id')->all();
-        $pouches = DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-            ->where('pockets.module_list_id', $list->id)->pluck('pockets.id', 'leaves.design_id')->all();
-        foreach ([...$designs, ...array_keys($pouches)] as $design) {
-            $homes = DB::table('line_homes')->where('design_id', $design)->pluck('pocket_id', 'line_id')->all();
-            $pocket = $pouches[$design] ?? DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-                ->where('leaves.design_id', $design)->whereNull('pockets.module_list_id')
-                ->orderBy('leaves.position')->orderBy('pockets.row')->orderBy('pockets.column')->value('pockets.id');
-            $position = (int) DB::table('line_homes')->where('design_id', $design)->max('position');
-            foreach ($lines as $line) {
-                $pocket = $homes[$line] ?? $pocket;
-                if (! isset($homes[$line]) && $pocket !== null) {
-                    DB::table('line_homes')->insert(['design_id' => $design, 'line_id' => $line, 'pocket_id' => $pocket, 'position' => ++$position]);
-                }
-            }
-        }
     }
 
     /**
@@ -116,11 +94,8 @@ final class WriteList
     private function refuseClashes(KitList $list): void
     {
         $today = app(Organisation::class)->today();
-        $kits = Kit::query()->whereHas('design', fn ($designs) => $designs->where('list_id', $list->id))->orWhereHas(
-            'modules',
-            fn ($modules) => $modules->where('list_id', $list->id),
-        )->where('retired_on', null)->get();
-        foreach ($kits->unique(static fn (Kit $kit): string => $kit->design_id) as $kit) {
+        $kits = Kit::byThemselves()->whereIn('id', Kit::withParents(KitsKeeping::any([$list->id])))->with(['place', 'modules'])->get();
+        foreach ($kits->unique(static fn (Kit $kit): string => $kit->modules->isEmpty() ? $kit->design_edition_id : $kit->id) as $kit) {
             $this->states->renew($kit, $today);
         }
     }
@@ -129,10 +104,7 @@ final class WriteList
     public function mark(KitList $list): void
     {
         $this->plans->forget();
-        $this->states->mark(array_values([
-            ...DB::table('kits')->join('designs', 'designs.id', '=', 'kits.design_id')->where('designs.list_id', $list->id)->pluck('kits.id')->all(),
-            ...DB::table('kit_modules')->where('list_id', $list->id)->pluck('kit_id')->all(),
-        ]));
+        $this->states->mark(KitsKeeping::any([$list->id]));
     }
 
     private function write(KitList $list, ListContent $content): void
@@ -167,10 +139,9 @@ final class WriteList
         $this->classes->make(array_values($named));
     }
 
-    /** A line with all that belongs to it, and its place in designs. */
+    /** A line with all that belongs to it. */
     public static function remove(Line $line): void
     {
-        DB::table('line_homes')->where('line_id', $line->id)->delete();
         DB::table('line_entry_minima')->whereIn('line_entry_id', $line->entries()->pluck('id'))->delete();
         $line->entries()->delete();
         $line->delete();

@@ -31,9 +31,12 @@ final class PlanRestock
         $advice = new Advice($judged->judgement);
         $stock = $this->stock($store);
         $puts = [];
-        $missing = [];
+        [$absent, $missing] = self::absent($judged);
         $left = array_map(static fn (OnShelf $row): int => $row->lot->quantity, $stock);
         foreach ($advice->wanted() as $want) {
+            if ($want->line !== null && isset($absent[$want->line->id])) {
+                continue;
+            }
             $pieces = $want->pieces;
             foreach ($this->choices($judged, $want, $stock) as $code) {
                 if ($pieces <= 0) {
@@ -50,6 +53,27 @@ final class PlanRestock
         }
 
         return new RestockPlan($this->takeOut($judged, $advice), $puts, $missing);
+    }
+
+    /**
+     * A module that is not there is put in whole: nothing is picked for it piece by piece.
+     *
+     * @return array{array<string, true>, list<Lacking>} its lines, and itself
+     */
+    private static function absent(Judged $judged): array
+    {
+        $lines = [];
+        $lacking = [];
+        foreach ($judged->plan->parts as $part) {
+            if ($part->kit === null) {
+                $lacking[] = new Lacking(null, null, "The module {$part->plan->name}, for its slot", 1);
+                foreach ($part->plan->lines as $line) {
+                    $lines["{$part->prefix}.{$line->code()}"] = true;
+                }
+            }
+        }
+
+        return [$lines, $lacking];
     }
 
     private function need(Judged $judged, Wanted $want): string

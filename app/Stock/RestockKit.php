@@ -12,6 +12,7 @@ use App\Checks\Recorded;
 use App\Checks\UnsettledRow;
 use App\Judging\KitStates;
 use App\Kits\KitSeal;
+use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
 use App\Ledger\Head;
 use App\Ledger\Holdings;
@@ -50,7 +51,7 @@ final class RestockKit
     public function __invoke(RestockReport $report, User $by): Recorded
     {
         return Transaction::run(function () use ($report, $by): Recorded {
-            $kit = Kit::locked($report->kitId);
+            [$whole, $kit] = LockWhole::around($report->kitId);
             $store = Store::query()->where('id', $report->storeId)->lockForUpdate()->firstOrFail();
             $known = $this->record->known($report->id, OperationKind::Restock, $by, [$kit->id]);
             if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
@@ -65,10 +66,14 @@ final class RestockKit
                     return $this->keepWhole($kit, $report, $by, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")]);
                 }
                 $isLate = true;
-            } elseif ($kit->seal === Seal::Intact && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
-                throw ValidationException::withMessages([
-                    'seal_reason' => "Restocking breaks seal {$kit->seal_number}. Say in writing why it was opened.",
-                ]);
+            } elseif ($report->sealReason === null && ! OperationSince::anySetASeal($since)) {
+                foreach ([$kit, ...self::opened($kit, $report)] as $one) {
+                    if ($one->seal === Seal::Intact) {
+                        throw ValidationException::withMessages([
+                            'seal_reason' => "Restocking breaks seal {$one->seal_number}. Say in writing why it was opened.",
+                        ]);
+                    }
+                }
             }
             if (! $isLate) {
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
@@ -79,7 +84,7 @@ final class RestockKit
                 return $this->keepWhole($kit, $report, $by, $rest);
             }
 
-            return $this->write($kit, $store, $report, $by, $possible, $rest);
+            return $this->write($whole, $kit, $store, $report, $by, $possible, $rest);
         });
     }
 
@@ -87,8 +92,12 @@ final class RestockKit
      * @param  list<LotMovement>  $movements
      * @param  list<UnsettledRow>  $rest
      */
-    private function write(Kit $kit, Store $store, RestockReport $report, User $by, array $movements, array $rest): Recorded
+    private function write(Kit $whole, Kit $kit, Store $store, RestockReport $report, User $by, array $movements, array $rest): Recorded
     {
+        $seals = $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet);
+        foreach (self::opened($kit, $report) as $module) {
+            array_push($seals, ...$this->seal->opened($module, $report->when, $report->sealReason, null));
+        }
         $operation = new Operation(
             $report->id,
             OperationKind::Restock,
@@ -98,16 +107,16 @@ final class RestockKit
             $report->when->receivedAt,
             $this->organisation->dayOf($report->when->doneAt),
             $report->base,
-            [$kit],
+            [$kit, ...$whole->besides($kit)],
             [$store],
             $movements,
-            $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet),
+            $seals,
             clockCheckedAt: $report->when->clockCheckedAt,
         );
         try {
             $number = $this->record->write(
                 $operation,
-                $kit->retired_on === null ? fn () => $this->states->renew($kit, $this->organisation->dayOf($report->when->receivedAt)) : null,
+                $kit->retired_on === null ? fn () => $this->states->renew($whole, $this->organisation->dayOf($report->when->receivedAt)) : null,
             );
         } catch (PiecesAreNotThere $short) {
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the list again.']);
@@ -115,6 +124,18 @@ final class RestockKit
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
 
         return Recorded::under($number, $report->id);
+    }
+
+    /** @return list<Kit> modules of which something was put in or taken out */
+    private static function opened(Kit $kit, RestockReport $report): array
+    {
+        $pockets = [
+            ...array_map(static fn (TakenOut $row): string => $row->pocketId, $report->out),
+            ...array_map(static fn (PutIn $row): string => $row->pocketId, $report->in),
+        ];
+        $ids = array_filter(array_map(static fn (string $pocket): string => strtolower((string) strstr($pocket, '.', true)), $pockets));
+
+        return array_values($kit->modules->whereIn('id', $ids)->all());
     }
 
     /** @param  list<UnsettledRow>  $rows */

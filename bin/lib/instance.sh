@@ -123,7 +123,8 @@ prepare_application() {
     # Nobody's record lies in the instances of tests and measurements: they are made anew.
     [ "$instance" = main ] || as_owner php artisan database:fits >/dev/null || empty_database
     as_owner php artisan database:fits || exit 1
-    as_owner php artisan migrate --force --quiet --database=owner
+    local migrated
+    migrated=$(as_owner php artisan migrate --force --database=owner) || { echo "$migrated" >&2; exit 1; }
     as_owner php artisan database:fits --keep
     as_owner php artisan database:grants
     php artisan config:cache --quiet

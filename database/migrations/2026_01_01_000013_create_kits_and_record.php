@@ -37,7 +37,12 @@ return new class extends Migration
             $table->string('code', 20)->unique();
             $table->string('name', 120);
             // From here on a projection of the record, made anew by ledger:verify --rebuild (App\Ledger\KitFacts).
-            $table->foreignUlid('design_id')->constrained();
+            $table->foreignUlid('design_edition_id')->constrained();
+            $table->foreignUlid('configuration_id')->nullable()->constrained();
+            // The kit that this one is a module in, and the slot that it sits in; a module without a slot is carried beside what the design has.
+            $table->foreignUlid('parent_kit_id')->nullable()->constrained('kits');
+            $table->foreignUlid('slot_id')->nullable()->constrained('pockets');
+            $table->unique(['parent_kit_id', 'slot_id']);
             $table->foreignUlid('place_id')->constrained();
             // Who answers for it, and who does while they are away.
             $table->foreignUlid('responsible_id')->nullable()->constrained('users');
@@ -163,6 +168,8 @@ return new class extends Migration
         });
         Schema::create('check_rows', function (Blueprint $table): void {
             $this->partOf($table);
+            // Of the kit that was checked, or of a module in it.
+            $table->foreignUlid('kit_id')->constrained();
             $table->foreignUlid('pocket_id')->constrained();
             $table->string('pocket', 60);
             $this->lot($table);
@@ -227,7 +234,7 @@ return new class extends Migration
         Schema::create('kit_changes', function (Blueprint $table): void {
             $this->partOf($table);
             $table->foreignUlid('kit_id')->constrained();
-            $table->enum('field', ['code', 'name', 'design', 'edition', 'place', 'scope', 'module', 'retired']);
+            $table->enum('field', ['code', 'name', 'edition', 'configuration', 'place', 'scope', 'parent', 'slot', 'module', 'retired']);
             $table->string('was', 120)->nullable();
             $table->string('becomes', 120)->nullable();
             // As these read on the day.

@@ -17,7 +17,6 @@ return new class extends Migration
     {
         $this->catalogue();
         $this->editions();
-        $this->kits();
         $this->people();
         $this->assessments();
         $this->imports();
@@ -91,32 +90,6 @@ return new class extends Migration
             $table->string('wanted', 30)->primary();
             $table->foreignUlid('list_id')->constrained('lists');
             $table->foreignUlid('design_id')->nullable()->constrained();
-        });
-    }
-
-    private function kits(): void
-    {
-        Schema::table('designs', function (Blueprint $table): void {
-            // What of a plan a kit of this design is; null for a kit that no plan asks for, such as an event post.
-            $table->enum('provides', self::SIZES)->nullable();
-            $table->unsignedInteger('revision')->default(1);
-        });
-        Schema::create('design_modules', function (Blueprint $table): void {
-            $table->id();
-            $table->foreignUlid('design_id')->constrained();
-            $table->string('module', 30);
-            $table->unique(['design_id', 'module']);
-        });
-        Schema::table('pockets', function (Blueprint $table): void {
-            // The pouch of a module: it is there only in kits that carry it.
-            $table->foreignUlid('module_list_id')->nullable()->constrained('lists');
-        });
-        Schema::create('kit_modules', function (Blueprint $table): void {
-            $table->id();
-            $table->foreignUlid('kit_id')->constrained();
-            $table->string('module', 30);
-            $table->foreignUlid('list_id')->constrained('lists');
-            $table->unique(['kit_id', 'module']);
         });
     }
 
@@ -269,26 +242,53 @@ return new class extends Migration
         });
     }
 
-    /** A confirmed edition never changes: a change makes a new edition. */
+    /** A confirmed edition of a list never changes, nor does a published one of a design: a change makes the next. */
     private function keepEditions(): void
     {
-        $refuse = "SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = 'A confirmed edition never changes; make a new edition.'";
-        foreach (['UPDATE', 'DELETE'] as $change) {
-            DB::unprepared('CREATE TRIGGER lists_kept_'.strtolower($change)." BEFORE {$change} ON lists FOR EACH ROW
-                IF OLD.confirmed_at IS NOT NULL THEN {$refuse}; END IF");
-        }
-        $owner = [
+        $this->keep('lists', 'lists', 'OLD.confirmed_at IS NOT NULL', ['UPDATE', 'DELETE'], 'A confirmed edition never changes; make a new edition.');
+        $this->keep(
+            'design_editions', 'design_editions', 'OLD.published_at IS NOT NULL', ['UPDATE', 'DELETE'],
+            'A published edition of a design never changes; make the next one.',
+        );
+        $list = [
             'lines' => 'SELECT confirmed_at FROM lists WHERE id = %s.list_id',
             'list_exclusions' => 'SELECT confirmed_at FROM lists WHERE id = %s.list_id',
             'line_confirmations' => 'SELECT confirmed_at FROM lists WHERE id = %s.list_id',
             'line_entries' => 'SELECT lists.confirmed_at FROM `lines` JOIN lists ON lists.id = `lines`.list_id WHERE `lines`.id = %s.line_id',
-            'line_entry_minima' => 'SELECT lists.confirmed_at FROM line_entries JOIN `lines` ON `lines`.id = line_entries.line_id JOIN lists ON lists.id = `lines`.list_id WHERE line_entries.id = %s.line_entry_id',
+            'line_entry_minima' => 'SELECT lists.confirmed_at FROM line_entries JOIN `lines` ON `lines`.id = line_entries.line_id
+                JOIN lists ON lists.id = `lines`.list_id WHERE line_entries.id = %s.line_entry_id',
         ];
-        foreach ($owner as $table => $confirmed) {
-            foreach (['INSERT' => ['NEW'], 'UPDATE' => ['OLD', 'NEW'], 'DELETE' => ['OLD']] as $change => $rows) {
-                $is = implode(' OR ', array_map(static fn (string $row): string => '('.sprintf($confirmed, $row).') IS NOT NULL', $rows));
-                DB::unprepared("CREATE TRIGGER {$table}_kept_".strtolower($change)." BEFORE {$change} ON `{$table}` FOR EACH ROW IF {$is} THEN {$refuse}; END IF");
+        $design = [
+            ...array_fill_keys(
+                ['design_seasons', 'design_modules', 'compartments', 'placements', 'configurations', 'lines'],
+                'SELECT published_at FROM design_editions WHERE id = %s.design_edition_id',
+            ),
+            'configuration_parts' => 'SELECT published_at FROM configurations JOIN design_editions
+                ON design_editions.id = configurations.design_edition_id WHERE configurations.id = %s.configuration_id',
+            'line_entries' => 'SELECT published_at FROM `lines` JOIN design_editions ON design_editions.id = `lines`.design_edition_id
+                WHERE `lines`.id = %s.line_id',
+            'line_entry_minima' => 'SELECT published_at FROM line_entries JOIN `lines` ON `lines`.id = line_entries.line_id
+                JOIN design_editions ON design_editions.id = `lines`.design_edition_id WHERE line_entries.id = %s.line_entry_id',
+        ];
+        foreach ([
+            'confirmed' => [$list, 'A confirmed edition never changes; make a new edition.'],
+            'published' => [$design, 'A published edition of a design never changes; make the next one.'],
+        ] as $kept => [$owners, $message]) {
+            foreach ($owners as $table => $since) {
+                foreach (['INSERT' => ['NEW'], 'UPDATE' => ['OLD', 'NEW'], 'DELETE' => ['OLD']] as $change => $rows) {
+                    $is = implode(' OR ', array_map(static fn (string $row): string => '('.sprintf($since, $row).') IS NOT NULL', $rows));
+                    $this->keep($table, "{$table}_{$kept}", $is, [$change], $message);
+                }
             }
+        }
+    }
+
+    /** @param  list<string>  $changes */
+    private function keep(string $table, string $name, string $is, array $changes, string $message): void
+    {
+        foreach ($changes as $change) {
+            DB::unprepared("CREATE TRIGGER {$name}_kept_".strtolower($change)." BEFORE {$change} ON `{$table}` FOR EACH ROW
+                IF {$is} THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = '{$message}'; END IF");
         }
     }
 };

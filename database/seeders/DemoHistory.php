@@ -8,12 +8,14 @@ use App\Accounts\Models\User;
 use App\Checks\CheckReport;
 use App\Checks\CountedRow;
 use App\Checks\FinishCheck;
+use App\Checks\ModuleAtCheck;
 use App\Judging\ContentRow;
 use App\Judging\KitContents;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
 use App\Kits\EquipKit;
 use App\Kits\Models\Kit;
+use App\Kits\MoveModule;
 use App\Kits\NewKitReport;
 use App\Ledger\Head;
 use App\Ledger\Location;
@@ -35,6 +37,7 @@ use App\Support\Transaction;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use LogicException;
 use Sarcina\Core\Due\Seal;
 
 /** Nine months of deliveries, checks, uses and restocks, through the same actions that the application uses. */
@@ -68,6 +71,7 @@ final class DemoHistory
         private readonly PlanRestock $planRestock,
         private readonly RestockKit $restockKit,
         private readonly EquipKit $equip,
+        private readonly MoveModule $modules,
         private readonly KitJudge $judge,
         private readonly KitContents $contents,
         private readonly KitStates $states,
@@ -96,6 +100,12 @@ final class DemoHistory
         );
     }
 
+    public function putIn(Kit $module, Kit $kit, User $by): void
+    {
+        $at = $this->packedAt = ($this->packedAt ?? throw new LogicException('Nothing is packed yet.'))->addMinutes(5);
+        $this->modules->putIn($module, $kit, $by, $at, $at->toDateString());
+    }
+
     /**
      * @param  array<string, User>  $people
      * @param  array<string, Store>  $stores
@@ -120,7 +130,7 @@ final class DemoHistory
                 $this->happen($this->kits[$code], $rows, $day->setTime(8, 10)->addMinutes($minutes += 35));
             }
         }
-        foreach (Kit::query()->get() as $kit) {
+        foreach (Kit::byThemselves()->get() as $kit) {
             $this->states->renew($kit, $files->today->toDateString());
         }
     }
@@ -130,16 +140,17 @@ final class DemoHistory
     {
         if ($this->pockets === null) {
             $this->pockets = [];
-            foreach (DB::table('pockets')->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')->get([
-                'pockets.id', 'pockets.name', 'leaves.name as leaf', 'leaves.design_id',
-            ]) as $pocket) {
-                $this->pockets["{$pocket->design_id} {$pocket->leaf} {$pocket->name}"] = $pocket->id;
+            foreach (DB::table('compartments')->join('compartments as leaves', fn ($join) => $join->on('leaves.pocket_id', '=', 'compartments.parent_id')
+                ->whereColumn('leaves.design_edition_id', 'compartments.design_edition_id'))->get([
+                    'compartments.pocket_id', 'compartments.name', 'leaves.name as leaf', 'compartments.design_edition_id',
+                ]) as $pocket) {
+                $this->pockets["{$pocket->design_edition_id} {$pocket->leaf} {$pocket->name}"] = $pocket->pocket_id;
             }
         }
         $movements = [];
         foreach ($files->rows('packing') as $row) {
             if ($row['kit'] === $kit->code) {
-                $pocket = $this->pockets["{$kit->design_id} {$row['leaf']} {$row['pocket']}"];
+                $pocket = $this->pockets["{$kit->design_edition_id} {$row['leaf']} {$row['pocket']}"];
                 $movements[] = new LotMovement(
                     $this->lots["{$row['item']} {$row['lot']}"],
                     (int) $row['quantity'],
@@ -207,7 +218,7 @@ final class DemoHistory
             }
         }
         $operation = Operation::now(Str::lower((string) Str::ulid($at)), OperationKind::Use, $by, $at, $at->toDateString());
-        Transaction::run(fn (): int => $this->record->write($operation->of([$kit->refresh()])->with($movements)));
+        Transaction::run(fn (): int => $this->record->write($operation->of(Kit::query()->with(['place', 'modules.place'])->findOrFail($kit->id)->whole())->with($movements)));
     }
 
     private function restock(Kit $kit, User $by, CarbonImmutable $at): void
@@ -231,6 +242,10 @@ final class DemoHistory
     /** @param  list<array<string, string>>  $found  what the check found in another condition than recorded */
     private function check(Kit $kit, ?string $seal, array $found, User $by, CarbonImmutable $at): void
     {
+        $kit = Kit::query()->with('modules')->findOrFail($kit->id);
+        // Whoever checks the kit relies on the whole seals of what is in it.
+        $closed = $kit->modules->filter(static fn (Kit $module): bool => $module->seal === Seal::Intact);
+        $isOpen = static fn (ContentRow $row): bool => $closed->doesntContain('id', strstr($row->pocketId, '.', true));
         $rows = array_map(
             static fn (ContentRow $row): CountedRow => new CountedRow(
                 $row->pocketId,
@@ -240,7 +255,7 @@ final class DemoHistory
                 $row->quantity,
                 $row->condition,
             ),
-            $this->contents->of($kit),
+            array_values(array_filter($this->contents->of($kit), $isOpen)),
         );
         foreach ($found as $finding) {
             [$what, $quantity] = explode('=', $finding['details']);
@@ -250,7 +265,8 @@ final class DemoHistory
         ($this->finishCheck)(new CheckReport(
             Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $at, $at),
             Head::read()->base(), $rows, $by->name, null, $seal,
-            $kit->seal === Seal::Intact ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.',
+            $kit->seal === Seal::Intact ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.', null,
+            array_values($closed->map(static fn (Kit $module): ModuleAtCheck => new ModuleAtCheck($module->code, true, null))->all()),
         ), $by);
     }
 

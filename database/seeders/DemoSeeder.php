@@ -12,12 +12,13 @@ use App\Catalogue\Classes;
 use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemClass;
 use App\Designs\Models\Design;
+use App\Designs\PublishEdition;
+use App\Exchange\DesignDocument;
 use App\Kits\Models\Event;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
 use App\Kits\NewKitReport;
 use App\Lists\Models\KitList;
-use App\Lists\Models\Line;
 use App\Stock\Lots;
 use App\Stock\Models\Store;
 use Carbon\CarbonImmutable;
@@ -56,7 +57,7 @@ final class DemoSeeder extends Seeder
         $loader->starters();
         $loader->house();
         $this->classes();
-        $this->designs($loader);
+        $this->designs();
         $this->choices();
         $catalogue->forget();
         $history->makeLots($files, $lots);
@@ -116,51 +117,32 @@ final class DemoSeeder extends Seeder
         }
     }
 
-    private function designs(ListLoader $loader): void
+    private function designs(): void
     {
+        $publish = app(PublishEdition::class);
+        $made = CarbonImmutable::parse(Organisation::current()->today())->subMonths(10);
         foreach (DemoFiles::json('demo/designs.json')['designs'] as $about) {
             [$count, $unit] = explode(' ', $about['every']);
-            $list = KitList::query()->where('code', $about['list'])->firstOrFail();
             $design = Design::query()->create([
-                'code' => $about['code'], 'name' => $about['name'], 'list_id' => $list->id,
-                'empty_mass_g' => $about['empty_mass_g'], 'max_mass_g' => $about['max_mass_g'],
-                'expiry' => $about['expiry'], 'margin_days' => $about['margin_days'],
-                'grace_days' => $about['grace_days'], 'every_unit' => $unit, 'every_count' => (int) $count,
-                'before_events' => $about['before_events'], 'after_use' => true, 'sealed' => $about['sealed'],
-                'provides' => $about['provides'] ?? null,
+                'code' => $about['code'], 'name' => $about['name'], 'provides' => $about['provides'] ?? null, 'serves' => $about['serves'] ?? null,
             ]);
-            foreach ($about['modules'] ?? [] as $module) {
-                $design->modules()->create(['module' => $module]);
-            }
-            foreach ($about['seasons'] as $season) {
-                $design->seasons()->create(['month_day' => $season]);
-            }
-            $lines = $list->lines()->get()->keyBy('code');
-            foreach ($about['additions'] as $index => $line) {
-                $lines->put('A'.($index + 1), $loader->line($line, $index, 'A'.($index + 1), null, $design->id));
-            }
-            $this->pockets($design, $about['leaves'], $lines->all());
-        }
-    }
-
-    /**
-     * @param  list<array{
-     *     name: string,
-     *     pockets: list<array{name: string, row: int, column: int, row_span: int, column_span: int, lines: list<string>}>,
-     * }>  $leaves
-     * @param  array<array-key, Line>  $lines  by code
-     */
-    private function pockets(Design $design, array $leaves, array $lines): void
-    {
-        $place = 0;
-        foreach ($leaves as $position => $about) {
-            $leaf = $design->leaves()->create(['name' => $about['name'], 'position' => $position]);
-            foreach ($about['pockets'] as $pocket) {
-                $made = $leaf->pockets()->create(array_diff_key($pocket, ['lines' => 0]));
-                foreach ($pocket['lines'] as $code) {
-                    $design->homes()->create(['line_id' => $lines[$code]->id, 'pocket_id' => $made->id, 'position' => $place++]);
-                }
-            }
+            $leaves = array_map(static fn (array $leaf): array => [
+                'name' => $leaf['name'], 'pockets' => array_map(DesignDocument::wholePocket(...), $leaf['pockets']),
+            ], $about['leaves']);
+            $additions = array_map(
+                static fn (array $line, int $index): array => [...ListLoader::document($line), 'id' => 'A'.($index + 1)],
+                array_values($about['additions']),
+                array_keys(array_values($about['additions'])),
+            );
+            $publish($design, DesignDocument::content(
+                [
+                    'modules' => [], 'grace_days' => 0, 'margin_days' => 14, 'max_mass_g' => null, 'after_use' => true, 'configurations' => [],
+                    ...$about,
+                    'every' => ['count' => (int) $count, 'unit' => $unit], 'additions' => $additions, 'leaves' => $leaves,
+                ],
+                KitList::query()->where('code', $about['list'])->firstOrFail()->id,
+                [],
+            ), $made);
         }
     }
 
@@ -183,6 +165,9 @@ final class DemoSeeder extends Seeder
                 $row['scope'],
             );
             $kits[$row['code']] = $history->equip($files, $report, $by);
+            if ($row['in'] !== '') {
+                $history->putIn($kits[$row['code']], $kits[$row['in']], $by);
+            }
         }
 
         return $kits;

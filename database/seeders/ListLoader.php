@@ -51,11 +51,22 @@ final class ListLoader
         }
     }
 
+    /**
+     * A line of a demo file as the format of lists has it.
+     *
+     * @param  array<string, mixed>  $line
+     * @return array<string, mixed>
+     */
+    public static function document(array $line): array
+    {
+        return [...array_intersect_key($line, array_flip(['need', 'rank', 'quantity', 'total', 'reason'])), 'accepts' => self::entries($line)];
+    }
+
     /** @param  array<string, mixed>  $line */
-    public function line(array $line, int $position, string $code, ?string $listId, ?string $designId): Line
+    private function line(array $line, int $position, string $code, string $listId): Line
     {
         $made = Line::query()->create([
-            'list_id' => $listId, 'design_id' => $designId, 'code' => $code, 'position' => $position,
+            'list_id' => $listId, 'code' => $code, 'position' => $position,
             'need' => $line['need'], 'rank' => $line['rank'] ?? 'required',
             'quantity' => $line['quantity'] ?? null,
             'total_measure' => isset($line['total']) ? array_key_first($line['total']) : null,
@@ -88,7 +99,7 @@ final class ListLoader
             $list->exclusions()->create(['class' => $class]);
         }
         foreach ($lines as $index => $line) {
-            $this->line($line, $index, 'L'.($index + 1), $list->id, null);
+            $this->line($line, $index, 'L'.($index + 1), $list->id);
         }
     }
 

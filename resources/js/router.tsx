@@ -14,6 +14,7 @@ const RestockListPage = lazy(() => import('./restock/RestockListPage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
 const KitPage = lazy(() => import('./pack/KitPage'));
+const AdoptionPage = lazy(() => import('./pack/AdoptionPage'));
 const EquipPage = lazy(() => import('./pack/EquipPage'));
 const HistoryPage = lazy(() => import('./pack/HistoryPage'));
 const ListsPage = lazy(() => import('./lists/ListsPage'));
@@ -65,6 +66,7 @@ export const router = createBrowserRouter([
             { path: '/kits', element: part(<PlacesPage />) },
             { path: '/kits/new', element: part(<EquipPage />) },
             { path: '/kits/:code', element: part(<KitPage />) },
+            { path: '/kits/:code/adoption', element: part(<AdoptionPage />) },
             { path: '/kits/:code/check', element: part(<CheckPage />) },
             { path: '/kits/:code/restock', element: part(<RestockPage />) },
             { path: '/kits/:code/history', element: part(<HistoryPage />) },

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Designs\Http\DesignController;
 use App\Kits\Http\KitController;
+use App\Kits\Http\KitDesignController;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
 use Illuminate\Support\Facades\Route;
@@ -13,5 +14,10 @@ Route::post('kits', [KitController::class, 'store'])->can('equip', Kit::class)->
 Route::get('kits/{kit:code}', [KitController::class, 'show'])->can('view', Kit::class)->name('kits.show');
 Route::get('kits/{kit:code}/file', [KitController::class, 'file'])->can('export', Kit::class)->name('kits.file');
 Route::get('kits/{kit:code}/history', [KitController::class, 'history'])->can('view', Kit::class)->name('kits.history');
+Route::get('modules', [KitDesignController::class, 'loose'])->can('view', Kit::class)->name('modules');
+Route::get('kits/{kit:code}/adoption', [KitDesignController::class, 'adoption'])->can('view', Kit::class)->name('kits.adoption');
+Route::post('kits/{kit:code}/adoption', [KitDesignController::class, 'adopt'])->can('restock', Kit::class)->name('kits.adopt');
+Route::post('kits/{kit:code}/modules', [KitDesignController::class, 'addModule'])->can('restock', Kit::class)->name('modules.store');
+Route::delete('kits/{kit:code}/modules/{module}', [KitDesignController::class, 'removeModule'])->can('restock', Kit::class)->name('modules.destroy');
 Route::post('kits/{kit:code}/judgement', [KitController::class, 'judge'])->can('check', Kit::class)->name('kits.judgement');
 Route::put('kits/{kit:code}/seals/{id}', [KitController::class, 'seal'])->can('restock', Kit::class)->name('seals.store');

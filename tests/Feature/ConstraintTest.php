@@ -23,7 +23,7 @@ final class ConstraintTest extends TestCase
         yield 'a movement by no operation' => ['movements', ['operation_number' => 4_000_000], 'foreign key'];
         yield 'a movement in a condition that is none' => ['movements', ['from_condition' => 'fair'], 'from_condition'];
         yield 'a seal broken for no reason' => ['seals', ['event' => 'broken', 'reason' => null], 'seals_broken_with_reason'];
-        yield 'a line of no list and no design' => ['lines', ['list_id' => null, 'design_id' => null], 'lines_one_owner'];
+        yield 'a line of no list and no design' => ['lines', ['list_id' => null, 'design_edition_id' => null], 'lines_one_owner'];
         yield 'a line that asks for nothing' => ['lines', ['quantity' => null, 'total_quantity' => null], 'lines_one_amount'];
         yield 'an entry of no item and no class' => ['line_entries', ['item_id' => null, 'class' => null], 'line_entries_one'];
         yield 'two kits of one code' => ['kits', ['id' => '01jzzzzzzzzzzzzzzzzzzzzzzz'], 'Duplicate'];

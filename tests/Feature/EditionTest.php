@@ -151,13 +151,13 @@ final class EditionTest extends TestCase
         $this->assertSame(4, $lines->where('kind', 'same')->count() + $lines->where('kind', 'dropped')->count() - 1);
         $kits = collect($change['designs'][0]['kits'])->keyBy('kit');
         $this->assertSame('not_ready', $kits['QH-08']['then'], 'The second tourniquet is critical.');
-        $this->assertContains('Foil blanket: 0 of 1, to add 1 × Foil blanket', $kits['QH-08']['lacks']);
-        $this->assertContains('Tourniquet: 1 of 2, to add 1 × Windlass tourniquet', $kits['QH-08']['lacks']);
+        $this->assertContains('Foil blanket: 0 of 1, to add 1 × Foil blanket', $kits['QH-08']['added']);
+        $this->assertContains('Tourniquet: 1 of 2, to add 1 × Windlass tourniquet', $kits['QH-08']['added']);
         $this->assertSame([['code' => 'L7', 'need' => 'Foil blanket']], $change['designs'][0]['homeless']);
         $this->getJson('/api/lists/'.$this->edition('module-eye')->id.'/change')->assertUnprocessable();
     }
 
-    public function test_a_design_is_held_to_the_new_edition_and_its_kits_are_judged(): void
+    public function test_a_design_adopts_the_new_edition_and_its_kits_follow_one_by_one(): void
     {
         $edition = $this->edition('bleeding-set', '2');
         $design = Design::query()->where('code', 'bleeding-set')->firstOrFail();
@@ -165,16 +165,22 @@ final class EditionTest extends TestCase
             "/api/lists/{$edition->id}/adoption",
             ['design' => $design->id],
         )->assertUnprocessable()->assertJsonValidationErrors(['pockets.L7']);
-        $pocket = $design->leaves()->firstOrFail()->pockets()->firstOrFail();
+        $pocket = DB::table('compartments')->where('design_edition_id', $design->latest?->id)->where('kind', 'pocket')->value('pocket_id');
         $this->postJson(
             "/api/lists/{$edition->id}/adoption",
-            ['design' => $design->id, 'pockets' => [['line' => 'L7', 'pocket_id' => $pocket->id]]],
+            ['design' => $design->id, 'pockets' => [['line' => 'L7', 'pocket_id' => $pocket]]],
         )->assertOk();
         $this->app?->forgetScopedInstances();
         $kit = $this->readKit('QH-08');
+        $this->assertSame(['1', 1, 2], [$kit['list']['edition'], $kit['edition']['number'], $kit['later_edition']['number']], 'It follows when somebody does it.');
+        foreach (['QH-08', 'QH-09'] as $code) {
+            $this->postJson("/api/kits/{$code}/adoption", ['edition' => $kit['later_edition']['id']])->assertOk();
+            $this->app?->forgetScopedInstances();
+        }
+        $kit = $this->readKit('QH-08');
         $this->assertSame(['2', 'not_ready'], [$kit['list']['edition'], $kit['verdict']['verdict']]);
         $line = collect($kit['verdict']['lines'])->firstWhere('code', 'L7');
-        $this->assertSame($pocket->id, $line['pocket_id']);
+        $this->assertSame($pocket, $line['pocket_id']);
         $this->assertSame(7, count($kit['verdict']['lines']));
         $this->assertMatchesRegularExpression(
             '/, edition 2 instead of .*, edition 1/',
@@ -213,7 +219,7 @@ final class EditionTest extends TestCase
     {
         $list = $this->actAs('lead')->getJson('/api/lists/'.$this->edition('bs-8599-1/medium')->id)->json();
         $design = Design::query()->where('code', 'glasshouse')->firstOrFail();
-        $added = $design->additions()->whereHas('entries', fn ($entries) => $entries->whereNotNull('item_id'))->firstOrFail();
+        $added = $design->latest?->additions()->whereHas('entries', fn ($entries) => $entries->whereNotNull('item_id'))->firstOrFail() ?? $this->fail('It adds nothing.');
         $item = $added->entries()->whereNotNull('item_id')->firstOrFail()->item;
         $item?->measures()->firstOrCreate(['measure' => 'length'], ['quantity' => '5 cm']);
         $written = $this->written($list);
@@ -228,7 +234,7 @@ final class EditionTest extends TestCase
         $this->readKit('QH-03');
     }
 
-    public function test_a_module_in_a_kit_is_held_to_its_new_edition_and_keeps_its_pouch(): void
+    public function test_a_module_in_a_kit_adopts_its_new_edition_and_keeps_its_pouch(): void
     {
         $this->actAs('lead');
         $site = \App\Assess\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
@@ -241,19 +247,25 @@ final class EditionTest extends TestCase
         $this->putJson("/api/lists/{$new['id']}", $written)->assertOk();
         $this->app?->forgetScopedInstances();
         $change = $this->getJson("/api/lists/{$new['id']}/change")->assertOk()->json();
-        $this->assertSame(['QH-05'], array_column($change['designs'][0]['kits'], 'kit'));
+        $module = collect($this->readKit('QH-05')['modules'])->firstOrFail();
+        $this->assertSame([$module['code']], array_column($change['designs'][0]['kits'], 'kit'));
+        $this->assertStringEndsWith(', in QH-05', $change['designs'][0]['kits'][0]['name']);
         $this->assertSame([], $change['designs'][0]['homeless'], 'They live in the pouch of the module.');
-        $this->assertStringContainsString('Sick bag: 0 of 1', implode(' ', $change['designs'][0]['kits'][0]['lacks']));
-        $pouch = static fn (array $kit): ?string => collect($kit['verdict']['lines'])->firstWhere('code', 'sharps.L1')['pocket_id'];
+        $this->assertStringContainsString('Sick bag: 0 of 1', implode(' ', $change['designs'][0]['kits'][0]['added']));
+        $pouch = static fn (array $kit): ?string => collect($kit['verdict']['lines'])->firstWhere('code', "{$module['code']}.L1")['pocket_id'];
         $before = $pouch($this->readKit('QH-05'));
         $this->postJson("/api/lists/{$new['id']}/adoption", ['design' => $change['designs'][0]['id']])->assertOk();
         $this->app?->forgetScopedInstances();
+        $this->assertNull(collect($this->readKit('QH-05')['verdict']['lines'])->firstWhere('code', "{$module['code']}.N1"));
+        $later = $this->getJson("/api/kits/{$module['code']}")->json('later_edition.id');
+        $this->postJson("/api/kits/{$module['code']}/adoption", ['edition' => $later])->assertOk();
+        $this->app?->forgetScopedInstances();
         $after = $this->readKit('QH-05');
         $this->assertSame($before, $pouch($after));
-        $this->assertSame('Sick bag', collect($after['verdict']['lines'])->firstWhere('code', 'sharps.N1')['need']);
+        $this->assertSame('Sick bag', collect($after['verdict']['lines'])->firstWhere('code', "{$module['code']}.N1")['need']);
         $this->assertMatchesRegularExpression(
-            '/, edition 2 instead of .*, edition/',
-            (string) $this->getJson('/api/kits/QH-05/history')->json('entries.0.notes.0'),
+            '/, edition 2 instead of .*, edition 1/',
+            (string) $this->getJson("/api/kits/{$module['code']}/history")->json('entries.0.notes.0'),
         );
     }
 

@@ -225,7 +225,7 @@ final class ExchangeTest extends TestCase
         }
     }
 
-    public function test_a_kit_with_a_module_comes_back_as_it_is_but_a_new_one_carries_none(): void
+    public function test_a_kit_with_a_module_comes_back_as_it_is_and_a_new_one_gets_its_own(): void
     {
         $this->actAs('lead');
         $site = \App\Assess\Models\Assessment::query()->orderBy('started_on', 'desc')->firstOrFail();
@@ -233,7 +233,8 @@ final class ExchangeTest extends TestCase
         $this->putJson("/api/tasks/{$task['id']}", ['state' => 'done'])->assertOk();
         $this->app?->forgetScopedInstances();
         $plan = $this->getJson('/api/kits/QH-05/restock')->json();
-        $put = collect($plan['in'])->firstWhere('line', 'sharps.L1');
+        $module = $this->getJson('/api/kits/QH-05')->json('modules.0.code');
+        $put = collect($plan['in'])->firstWhere('line', "{$module}.L1");
         $this->putJson(
             "/api/kits/QH-05/restocks/{$this->ulid()}",
             [
@@ -242,15 +243,22 @@ final class ExchangeTest extends TestCase
                 'in' => [['pocket_id' => $put['pocket_id'], 'lot_id' => $put['lot_id'], 'quantity' => $put['quantity']]],
             ],
         )->assertOk();
-        $box = collect(json_decode((string) $this->get('/api/exports/kits')->getContent(), true)['kits'])->firstWhere('code', 'QH-05');
-        $this->assertContains('Modules, Sharps module', array_column($box['contents'], 'pocket'));
-        $file = static fn (array $kit): string => (string) json_encode(['format' => 'sarcina.kits/1', 'kits' => [$kit]]);
-        $this->assertSame(1, $this->bringIn('kits', 'json', $file($box))['same']);
-        $copy = $this->bringIn('kits', 'json', $file([...$box, 'code' => 'QH-35']));
-        $this->assertStringContainsString('the design has no pocket "Modules, Sharps module"', implode(' ', $copy['shown'][0]['texts']));
+        $all = collect(json_decode((string) $this->get('/api/exports/kits')->getContent(), true)['kits']);
+        [$box, $pouch] = [$all->firstWhere('code', 'QH-05'), $all->firstWhere('code', $module)];
+        $this->assertSame(['QH-05', ['Pouch, Contents']], [$pouch['in'], array_column($pouch['contents'], 'pocket')]);
+        $file = static fn (array ...$kits): string => (string) json_encode(['format' => 'sarcina.kits/1', 'kits' => $kits]);
+        $this->assertSame(2, $this->bringIn('kits', 'json', $file($pouch, $box))['same']);
+        $nowhere = $this->bringIn('kits', 'json', $file([...$pouch, 'code' => 'QH-M9', 'in' => 'QH-99']));
+        $this->assertStringContainsString('There is no kit "QH-99"', implode(' ', $nowhere['shown'][0]['texts']));
+        $copy = $this->bringIn('kits', 'json', $file([...$pouch, 'code' => 'QH-M9', 'in' => 'QH-35'], [...$box, 'code' => 'QH-35']));
+        $this->putJson("/api/imports/{$copy['id']}/taking")->assertOk();
+        $this->app?->forgetScopedInstances();
+        $made = $this->readKit('QH-35');
+        $this->assertSame(['QH-M9'], array_column($made['modules'], 'code'));
+        $this->assertContains('QH-M9.L1', array_column($made['verdict']['lines'], 'code'));
     }
 
-    public function test_a_design_is_brought_in_and_a_pocket_that_holds_something_stays(): void
+    public function test_a_design_that_is_brought_in_is_a_new_edition_and_kits_keep_theirs(): void
     {
         $this->actAs('lead');
         $designs = json_decode((string) $this->get('/api/exports/designs')->getContent(), true)['designs'];
@@ -263,10 +271,16 @@ final class ExchangeTest extends TestCase
         $this->app?->forgetScopedInstances();
         $made = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'harness-set');
         $this->assertSame([true, 6], [$made['sealed'], $made['lines']]);
+        $first = $set['leaves'][0]['pockets'][0];
         $less = $set;
-        $first = $less['leaves'][0]['pockets'][0];
         $less['leaves'][0]['pockets'][0]['name'] = 'Renamed';
-        $this->assertStringContainsString('it cannot be removed', implode(' ', $this->bringIn('designs', 'json', $file($less))['shown'][0]['texts']));
+        $import = $this->bringIn('designs', 'json', $file($less));
+        $this->putJson("/api/imports/{$import['id']}/taking")->assertOk();
+        $this->app?->forgetScopedInstances();
+        $this->assertSame($first['name'], $this->readKit('QH-08')['leaves'][0]['pockets'][0]['name'], 'Kits keep the edition that they have.');
+        $change = $this->getJson('/api/kits/QH-08/adoption')->assertOk()->json();
+        $this->assertSame([1, 2], [$change['from']['number'], $change['to']['number']]);
+        $this->assertStringContainsString("from {$set['leaves'][0]['name']}, {$first['name']} to", implode(' ', $change['effect']['moved']));
         $homeless = $set;
         $homeless['leaves'][0]['pockets'][0]['lines'] = array_slice($first['lines'], 1);
         $this->assertStringContainsString('has no pocket', implode(' ', $this->bringIn('designs', 'json', $file($homeless))['shown'][0]['texts']));

@@ -172,12 +172,13 @@ final class StatesTest extends TestCase
         Queue::fake();
         app(KitStates::class)->mark();
         // As no screen allows it: a line that asks for a length in all, of an item that has none any more.
-        $line = DB::table('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')->join('designs', 'designs.list_id', '=', 'lines.list_id')
-            ->join('kits', 'kits.design_id', '=', 'designs.id')->whereNotNull('lines.total_measure')->whereNotNull('line_entries.item_id')
-            ->first(['line_entries.item_id', 'designs.list_id']);
+        $line = DB::table('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')->join('design_editions', 'design_editions.list_id', '=', 'lines.list_id')
+            ->join('kits', 'kits.design_edition_id', '=', 'design_editions.id')->whereNotNull('lines.total_measure')->whereNotNull('line_entries.item_id')
+            ->first(['line_entries.item_id', 'design_editions.list_id']);
         $this->assertNotNull($line);
         DB::table('item_measures')->where('item_id', $line->item_id)->delete();
-        $concerned = DB::table('kits')->join('designs', 'designs.id', '=', 'kits.design_id')->where('designs.list_id', $line->list_id)->count();
+        $concerned = DB::table('kits')->join('design_editions', 'design_editions.id', '=', 'kits.design_edition_id')
+            ->where('design_editions.list_id', $line->list_id)->count();
         app()->forgetScopedInstances();
         $this->assertSame(0, app(KitStates::class)->judgeMarked($this->today(), 60.0));
         $left = DB::table('kit_states')->where('is_marked', true)->count();

@@ -82,7 +82,7 @@ final class StockTest extends TestCase
 
     public function test_what_code_takes_for_unique_is_unique(): void
     {
-        foreach (['lots', 'leaves', 'pockets', 'places', 'stores'] as $table) {
+        foreach (['lots', 'design_editions', 'places', 'stores'] as $table) {
             $row = (array) DB::table($table)->first();
             try {
                 DB::transaction(fn () => DB::table($table)->insert([...$row, 'id' => $this->ulid()]));

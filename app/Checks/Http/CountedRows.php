@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Checks\Http;
 
 use App\Checks\CountedRow;
+use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Rows as somebody counts them, in a check that runs or is finished. */
@@ -21,11 +21,7 @@ trait CountedRows
     /** @return list<CountedRow> */
     private function countedRows(Kit $kit): array
     {
-        $pockets = DB::table('pockets')
-            ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-            ->where('leaves.design_id', $kit->design_id)
-            ->pluck('pockets.id')
-            ->flip();
+        $pockets = app(KitPlans::class)->forKit($kit)->pockets;
         $rows = [];
         $errors = [];
         /**
@@ -36,7 +32,7 @@ trait CountedRows
          */
         $valid = $this->validated();
         foreach ($valid['rows'] as $index => $row) {
-            if (! $pockets->has($row['pocket_id'])) {
+            if (! isset($pockets[$row['pocket_id']])) {
                 $errors["rows.{$index}.pocket_id"] = "Kit {$kit->code} has no such pocket; its design may have changed. Open the kit again.";
             }
             $rows[] = new CountedRow(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Checks\Http;
 
 use App\Checks\CheckReport;
+use App\Checks\ModuleAtCheck;
 use App\Kits\Models\Kit;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
@@ -41,6 +42,19 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'seal_set', type: 'string', nullable: true),
             new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
             new OA\Property(property: 'note', type: 'string', nullable: true),
+            new OA\Property(
+                property: 'modules',
+                type: 'array',
+                description: 'modules in the kit; those that are not named were opened',
+                items: new OA\Items(
+                    required: ['code', 'relied'],
+                    properties: [
+                        new OA\Property(property: 'code', type: 'string'),
+                        new OA\Property(property: 'relied', type: 'boolean', description: 'its seal was found whole, and it was not opened'),
+                        new OA\Property(property: 'seal_set', type: 'string', nullable: true),
+                    ],
+                ),
+            ),
         ],
     ),
 ]
@@ -60,6 +74,10 @@ final class FinishedCheck extends FormRequest
             'seal_set' => ['nullable', 'string', 'max:40'],
             'seal_reason' => ['nullable', 'string', 'max:200'],
             'note' => ['nullable', 'string', 'max:500'],
+            'modules' => ['array', 'max:50'],
+            'modules.*.code' => ['required', 'string', 'max:20'],
+            'modules.*.relied' => ['required', 'boolean'],
+            'modules.*.seal_set' => ['nullable', 'string', 'max:40'],
             ...$this->rowRules(),
         ];
     }
@@ -83,6 +101,7 @@ final class FinishedCheck extends FormRequest
          * @var array{
          *     kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null,
          *     seal_reason?: string|null, note?: string|null,
+         *     modules?: list<array{code: string, relied: bool, seal_set?: string|null}>,
          * } $valid
          */
         $valid = $this->validated();
@@ -92,6 +111,9 @@ final class FinishedCheck extends FormRequest
         return new CheckReport(
             Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit), $valid['signed'],
             $valid['seal_found'] ?? null, $valid['seal_set'] ?? null, $valid['seal_reason'] ?? null, $valid['note'] ?? null, $this->getContent(),
+            array_map(static fn (array $module): ModuleAtCheck => new ModuleAtCheck(
+                $module['code'], $module['relied'], $module['seal_set'] ?? null,
+            ), $valid['modules'] ?? []),
         );
     }
 }

@@ -56,7 +56,7 @@ final class SoundRows implements ValidationRule, ValidatorAwareRule
         foreach (array_diff(array_keys($row), self::KEYS) as $key) {
             $faults[$key] = "The key \"{$key}\" is not known here.";
         }
-        foreach (['pocket_id' => 26, 'item' => 60] as $key => $most) {
+        foreach (['pocket_id' => 53, 'item' => 60] as $key => $most) {
             if (! is_string($row[$key] ?? null) || $row[$key] === '' || mb_strlen($row[$key]) > $most) {
                 $faults[$key] = "This must be text of 1 to {$most} characters.";
             }

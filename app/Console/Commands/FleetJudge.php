@@ -9,7 +9,6 @@ use App\Judging\Judged;
 use App\Judging\JudgingVersion;
 use App\Judging\KitContents;
 use App\Judging\KitJudge;
-use App\Judging\KitPlans;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
 use Illuminate\Console\Command;
@@ -28,14 +27,14 @@ final class FleetJudge extends Command
 
     protected $description = 'Measures the judging of kits for bin/sarcina bench';
 
-    public function handle(KitJudge $judge, KitContents $contents, KitPlans $plans, JudgingVersion $version): int
+    public function handle(KitJudge $judge, KitContents $contents, JudgingVersion $version): int
     {
         $today = Organisation::current()->today();
         /** @var list<Kit> $kits */
-        $kits = Kit::query()->with('place')->whereNull('retired_on')->orderBy('code')->limit(self::MOST)->get()->all();
+        $kits = Kit::byThemselves()->with(['place', 'modules'])->orderBy('code')->limit(self::MOST)->get()->all();
         // Once for each design before it is measured: what is read once for all kits is in memory then.
         foreach (array_column(
-            array_map(static fn (Kit $kit): array => ['design' => $kit->design_id, 'kit' => $kit], $kits),
+            array_map(static fn (Kit $kit): array => ['design' => $kit->design_edition_id, 'kit' => $kit], $kits),
             'kit',
             'design',
         ) as $kit) {
@@ -46,7 +45,6 @@ final class FleetJudge extends Command
             $from = hrtime(true);
             $seen = $version->now();
             $contents->readAhead($some, Day::of($today));
-            $plans->readAhead($some);
             $judged = array_map(static fn (Kit $kit): Judged => $judge->judge($kit, $today, version: $seen), $some);
             $whole += hrtime(true) - $from;
             // In turn with the former, so that the machine's moods fall on both alike.

@@ -35,7 +35,7 @@ final class FleetMake extends Command
         }
         $today = Organisation::current()->today();
         $by = User::query()->where('role', 'lead')->firstOrFail();
-        $models = Kit::query()->with('holdings')->orderBy('code')->get()->all();
+        $models = Kit::byThemselves()->whereDoesntHave('modules')->with('holdings')->orderBy('code')->get()->all();
         $wanted = (int) $this->argument('kits');
         $order = (int) Place::query()->max('walk_order');
         for ($made = count($models), $place = null; $made < $wanted; $made++) {
@@ -50,7 +50,7 @@ final class FleetMake extends Command
                 $lastFull = $model->last_full_on === null ? null : Carbon::parse($model->last_full_on)->subDays($made % 5)->toDateString();
                 $kit = new Kit([
                     'code' => sprintf('FL-%05d', $made), 'name' => "{$model->name} {$made}",
-                    'design_id' => $model->design_id, 'place_id' => $place->id, 'scope' => $model->scope,
+                    'design_edition_id' => $model->design_edition_id, 'place_id' => $place->id, 'scope' => $model->scope,
                     'seal' => $model->seal, 'seal_number' => $model->seal_number, 'used_on' => $model->used_on,
                     'last_full_on' => $lastFull, 'last_operation' => 0,
                 ]);

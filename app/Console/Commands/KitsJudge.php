@@ -30,7 +30,7 @@ final class KitsJudge extends Command
             return self::SUCCESS;
         }
         $count = 0;
-        foreach (Kit::query()->where('retired_on', null)->orderBy('id')->lazyById(200, 'id') as $kit) {
+        foreach (Kit::byThemselves()->orderBy('id')->lazyById(200, 'id') as $kit) {
             Transaction::run(fn () => $states->renew(Kit::locked($kit->id), $today));
             $count++;
         }

@@ -16,6 +16,7 @@ use App\Stock\Http\StoreRow;
 use App\Stock\Models\Holding;
 use App\Stock\Models\Store;
 use App\Support\Http\Controller;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
 
@@ -47,25 +48,33 @@ final class DesignController extends Controller
     {
         // Plans that are kept are read at once.
         $version->now();
-        $kits = Kit::query()->where('retired_on', null)->orderBy('code')->get(['code', 'design_id'])->groupBy('design_id');
-
-        return $this->json(array_values(Design::query()->orderBy('name')->get()->map(function (Design $design) use ($plans, $kits): DesignResource {
-            $plan = $plans->of($design->id);
-
-            return new DesignResource(
+        $kits = Kit::query()->where('retired_on', null)->with('edition:id,design_id,number')->orderBy('code')->get(['code', 'design_edition_id']);
+        $byDesign = $kits->groupBy(static fn (Kit $kit): string => $kit->edition->design_id);
+        $resources = [];
+        $designs = Design::query()->with('latest.list')->orderBy('name')->get();
+        $plans->readAhead(array_values(array_filter($designs->map(static fn (Design $design): ?string => $design->latest?->id)->all())));
+        foreach ($designs as $design) {
+            $latest = $design->latest;
+            if ($latest === null) {
+                continue;
+            }
+            $plan = $plans->of($latest->id);
+            $own = $byDesign->get($design->id) ?? new Collection;
+            $resources[] = new DesignResource(
                 $design->id,
                 $design->code,
                 $design->name,
+                DesignEditionRef::of($latest),
                 ReadKit::list($plan),
-                $design->sealed,
-                array_values($kits->get($design->id)?->map(fn (Kit $kit): string => $kit->code)->all() ?? []),
+                $plan->policy->sealed,
+                array_values($own->pluck('code')->all()),
+                array_values($own->filter(static fn (Kit $kit): bool => $kit->edition->number < $latest->number)->pluck('code')->all()),
                 ReadKit::leaves($plan),
                 count($plan->lines),
             );
-        })
-            ->all(),
-        ),
-        );
+        }
+
+        return $this->json($resources);
     }
 
     #[OA\Get(path: '/stores', operationId: 'readStores', tags: ['stores'])]

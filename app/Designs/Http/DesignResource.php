@@ -14,6 +14,7 @@ final readonly class DesignResource
 {
     /**
      * @param  list<string>  $kits
+     * @param  list<string>  $behind  kits that keep an older edition
      * @param  list<LeafResource>  $leaves
      */
     public function __construct(
@@ -24,11 +25,15 @@ final readonly class DesignResource
         #[OA\Property]
         public string $name,
         #[OA\Property]
+        public DesignEditionRef $edition,
+        #[OA\Property]
         public ListRef $list,
         #[OA\Property]
         public bool $sealed,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $kits,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $behind,
         #[OA\Property(items: new OA\Items(ref: LeafResource::class))]
         public array $leaves,
         #[OA\Property]

@@ -7,10 +7,10 @@ namespace App\Designs\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A module that the list and additions of a design hold already.
+ * A module that the list and additions of an edition hold already.
  *
  * @property int $id
- * @property string $design_id
+ * @property string $design_edition_id
  * @property string $module
  */
 final class DesignModule extends Model

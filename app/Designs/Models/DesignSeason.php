@@ -7,10 +7,10 @@ namespace App\Designs\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A day of the year on which kits of a design are checked, MM-DD.
+ * A day of the year on which kits of an edition are checked, MM-DD.
  *
  * @property int $id
- * @property string $design_id
+ * @property string $design_edition_id
  * @property string $month_day
  */
 final class DesignSeason extends Model

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Http;
 
 use App\Checks\Http\CheckRef;
+use App\Designs\Http\DesignEditionRef;
 use App\Lists\Http\ListRef;
 use OpenApi\Attributes as OA;
 
@@ -13,6 +14,7 @@ use OpenApi\Attributes as OA;
 final readonly class KitResource
 {
     /**
+     * @param  list<ModuleResource>  $modules  in it, and those that are missing from their slots
      * @param  list<LeafResource>  $leaves
      * @param  list<ContentResource>  $contents
      */
@@ -27,6 +29,14 @@ final readonly class KitResource
         public string $design,
         #[OA\Property]
         public string $design_name,
+        #[OA\Property(description: 'that it keeps')]
+        public DesignEditionRef $edition,
+        #[OA\Property(nullable: true, description: 'a later edition of its design that it does not keep yet')]
+        public ?DesignEditionRef $later_edition,
+        #[OA\Property(nullable: true, description: 'the kit that it is a module in')]
+        public ?ModuleOf $module_of,
+        #[OA\Property(items: new OA\Items(ref: ModuleResource::class))]
+        public array $modules,
         #[OA\Property]
         public ListRef $list,
         #[OA\Property]

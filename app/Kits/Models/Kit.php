@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Kits\Models;
 
-use App\Designs\Models\Design;
+use App\Designs\Models\DesignEdition;
 use App\Kits\KitIsRetired;
 use App\Stock\Models\Holding;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -18,12 +19,15 @@ use Sarcina\Core\Due\Seal;
 use Sarcina\Core\Kit\Scope;
 
 /**
- * One physical bag of a design.
+ * One physical bag of a design: a kit by itself, or a module in another.
  *
  * @property string $id
  * @property string $code
  * @property string $name
- * @property string $design_id
+ * @property string $design_edition_id
+ * @property string|null $configuration_id
+ * @property string|null $parent_kit_id
+ * @property string|null $slot_id
  * @property string $place_id
  * @property Scope $scope
  * @property Seal $seal
@@ -37,8 +41,9 @@ use Sarcina\Core\Kit\Scope;
  * @property int $last_operation
  * @property string|null $last_done_at
  * @property string|null $retired_on
- * @property Collection<int, KitModule> $modules
- * @property Design $design
+ * @property Collection<int, Kit> $modules
+ * @property Kit|null $parent
+ * @property DesignEdition $edition
  * @property Place $place
  * @property KitState|null $state
  * @property Collection<int, Holding> $holdings
@@ -51,10 +56,48 @@ final class Kit extends Model
 
     protected $guarded = [];
 
-    /** Held for this transaction, as it is now. */
+    /** Held for this transaction with the modules in it, as they are now. */
     public static function locked(string $id): self
     {
-        return self::query()->where('id', $id)->with('place')->lockForUpdate()->firstOrFail();
+        $kit = self::query()->where('id', $id)->with('place')->lockForUpdate()->firstOrFail();
+        $kit->setRelation('modules', $kit->modules()->with('place')->lockForUpdate()->get());
+
+        return $kit;
+    }
+
+    /** @return non-empty-list<Kit> it and the modules in it: what is recorded of one is recorded beside the others */
+    public function whole(): array
+    {
+        return [$this, ...array_values($this->modules->all())];
+    }
+
+    /** @return list<Kit> the others of the whole */
+    public function besides(self $kit): array
+    {
+        return array_values(array_filter($this->whole(), static fn (self $one): bool => $one->id !== $kit->id));
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return list<string> those that were asked for, with the kits that they are modules in
+     */
+    public static function withParents(array $ids): array
+    {
+        $parents = [];
+        foreach (array_chunk($ids, 1000) as $some) {
+            array_push($parents, ...array_map(
+                strval(...),
+                self::query()->whereIn('id', $some)->whereNotNull('parent_kit_id')->pluck('parent_kit_id')->all(),
+            ));
+        }
+
+        return array_values(array_unique([...$ids, ...$parents]));
+    }
+
+    /** @return Builder<self> in service, and not a module in another */
+    public static function byThemselves(): Builder
+    {
+        return self::query()->where('retired_on', null)->where('parent_kit_id', null);
     }
 
     /** @return array<string, string> */
@@ -71,10 +114,16 @@ final class Kit extends Model
         }
     }
 
-    /** @return BelongsTo<Design, $this> */
-    public function design(): BelongsTo
+    /** @return BelongsTo<DesignEdition, $this> */
+    public function edition(): BelongsTo
     {
-        return $this->belongsTo(Design::class);
+        return $this->belongsTo(DesignEdition::class, 'design_edition_id');
+    }
+
+    /** @return BelongsTo<Kit, $this> the kit that it is a module in */
+    public function parent(): BelongsTo
+    {
+        return $this->belongsTo(self::class, 'parent_kit_id');
     }
 
     /** @return BelongsTo<Place, $this> */
@@ -89,10 +138,10 @@ final class Kit extends Model
         return $this->hasOne(KitState::class);
     }
 
-    /** @return HasMany<KitModule, $this> */
+    /** @return HasMany<Kit, $this> the modules in it */
     public function modules(): HasMany
     {
-        return $this->hasMany(KitModule::class);
+        return $this->hasMany(self::class, 'parent_kit_id')->where('retired_on', null)->orderBy('code');
     }
 
     /** @return HasMany<Holding, $this> */

@@ -11,12 +11,12 @@ final class Change implements Kind
 {
     public function parts(): array
     {
-        return [Part::Changes];
+        return [Part::Movements, Part::Changes];
     }
 
     public function ways(): array
     {
-        return [];
+        return ['kit > kit, transferred'];
     }
 
     public function title(): string

@@ -52,10 +52,13 @@ final class Operation extends Model
         return ['kind' => OperationKind::class];
     }
 
-    /** @return HasOne<Check, $this> */
+    /** @return HasOne<Check, $this> of the kit that was checked; those of its modules come after it */
     public function check(): HasOne
     {
-        return $this->hasOne(Check::class, 'operation_number');
+        $first = $this->hasOne(Check::class, 'operation_number');
+        $first->where('position', 0);
+
+        return $first;
     }
 
     /** @return HasMany<OperationKit, $this> */

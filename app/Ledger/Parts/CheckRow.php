@@ -10,10 +10,12 @@ use App\Ledger\Part;
 final readonly class CheckRow implements PartRow
 {
     /**
+     * @param  string  $kitId  the kit, or the module in it that the pocket is of
      * @param  int  $became  what is on record after the check: other than counted where it arrived late
      * @param  bool  $inDoubt  something was put in or taken out while it was counted: which came first is not known
      */
     public function __construct(
+        public string $kitId,
         public string $pocketId,
         public string $pocket,
         public string $lotId,
@@ -37,6 +39,7 @@ final readonly class CheckRow implements PartRow
     public function columns(): array
     {
         return [
+            'kit_id' => $this->kitId,
             'pocket_id' => $this->pocketId,
             'pocket' => $this->pocket,
             'lot_id' => $this->lotId,

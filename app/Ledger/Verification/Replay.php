@@ -54,7 +54,7 @@ final class Replay
         }
         if ($kind->isCheck()) {
             $this->checks++;
-            if (count($operation->rows(Part::Check)) !== 1 || count($operation->rows(Part::Kits)) !== 1) {
+            if ($operation->rows(Part::Check) === [] || $operation->rows(Part::Kits) === []) {
                 $this->faults[] = "Operation {$operation->number} is a check of which only a part was written.";
             }
         }
@@ -138,15 +138,16 @@ final class Replay
         }
         $written = [];
         foreach ($operation->rows(Part::Rows) as $row) {
-            $key = "{$row['pocket_id']} {$row['lot_id']} {$row['condition']}";
+            $key = "{$row['kit_id']}/{$row['pocket_id']} {$row['lot_id']} {$row['condition']}";
             $written[$key] = ($written[$key] ?? 0) + (int) $row[$column];
         }
-        $kit = self::text($operation->rows(Part::Check)[0]['kit_id'] ?? '');
+        // The kit, and those of its modules that were opened.
+        $looked = array_fill_keys(array_map(static fn (array $row): string => self::text($row['kit_id']), $operation->rows(Part::Check)), true);
         $there = [];
         foreach ($this->pieces as $where => $pieces) {
-            if (str_starts_with($where, "{$kit}/")) {
+            if (isset($looked[strstr($where, '/', true)])) {
                 foreach ($pieces as $key => $quantity) {
-                    $there[substr($where, 27).' '.$key] = $quantity;
+                    $there["{$where} {$key}"] = $quantity;
                 }
             }
         }

@@ -6,7 +6,7 @@ namespace App\Lists\Http;
 
 use OpenApi\Attributes as OA;
 
-/** A design that keeps the older edition, and the new lines that have no pocket in it yet. */
+/** A design whose latest edition keeps the older edition of the list, and the new lines that have no pocket in it yet. */
 #[OA\Schema]
 final readonly class DesignEffect
 {
@@ -20,6 +20,8 @@ final readonly class DesignEffect
         public string $id,
         #[OA\Property]
         public string $name,
+        #[OA\Property(description: 'the number of its latest edition')]
+        public int $edition,
         #[OA\Property(items: new OA\Items(ref: KitEffect::class))]
         public array $kits,
         #[OA\Property(items: new OA\Items(ref: HomelessLine::class))]

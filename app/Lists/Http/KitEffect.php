@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace App\Lists\Http;
 
+use App\Designs\AdoptionEffect;
+use App\Designs\PocketMove;
+use App\Kits\Models\Kit;
 use OpenApi\Attributes as OA;
 
-/** What a kit would lack under another edition, beside what it is now. */
+/** What a kit would have added, moved and removed under another edition, and what it would be then. */
 #[OA\Schema]
 final readonly class KitEffect
 {
     /**
-     * @param  list<string>  $lacks
-     * @param  list<string>  $frees
+     * @param  list<string>  $added  what it would lack
+     * @param  list<string>  $moved  what would lie in another pocket
+     * @param  list<string>  $removed  what no line would ask for any more
      */
     public function __construct(
         #[OA\Property]
@@ -24,9 +28,24 @@ final readonly class KitEffect
         #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
         public string $then,
         #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $lacks,
+        public array $added,
         #[OA\Property(items: new OA\Items(type: 'string'))]
-        public array $frees,
+        public array $moved,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $removed,
     ) {
+    }
+
+    public static function of(Kit $kit, AdoptionEffect $effect): self
+    {
+        return new self(
+            $kit->code,
+            $kit->parent === null ? $kit->name : "{$kit->name}, in {$kit->parent->code}",
+            $effect->now->value,
+            $effect->then->value,
+            $effect->added,
+            array_map(static fn (PocketMove $move): string => $move->text, $effect->moved),
+            $effect->removed,
+        );
     }
 }

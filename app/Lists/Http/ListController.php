@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lists\Http;
 
-use App\Designs\AdoptEdition;
+use App\Designs\AdoptListEdition;
 use App\Designs\Models\Design;
 use App\Kits\Models\Kit;
 use App\Lists\CompareWithList;
@@ -142,13 +142,13 @@ final class ListController extends Controller
         path: '/lists/{list}/adoption',
         operationId: 'adoptEdition',
         tags: ['lists'],
-        description: 'Moves a design and its kits from an older edition to this one.',
+        description: 'Publishes the next edition of a design, which keeps this edition of the list. Kits follow one by one (adoptDesignEdition).',
     )]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AdoptedEdition::class))]
     #[OA\Response(response: 200, description: 'The edition, with the designs that keep it', content: new OA\JsonContent(ref: ListResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function adopt(AdoptedEdition $request, KitList $list, AdoptEdition $adopt, ReadLists $lists): JsonResponse
+    public function adopt(AdoptedEdition $request, KitList $list, AdoptListEdition $adopt, ReadLists $lists): JsonResponse
     {
         /** @var list<array{line: string, pocket_id: string}> $pockets */
         $pockets = $request->validated('pockets') ?? [];
@@ -156,7 +156,6 @@ final class ListController extends Controller
             Design::query()->where('id', $request->validated('design'))->firstOrFail(),
             $list,
             array_column($pockets, 'pocket_id', 'line'),
-            $this->user($request),
             now(),
         );
 

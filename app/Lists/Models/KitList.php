@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Support\Carbon;
 
@@ -84,10 +85,16 @@ final class KitList extends Model
         return $this->hasMany(ListExclusion::class, 'list_id');
     }
 
-    /** @return HasMany<Design, $this> */
-    public function designs(): HasMany
+    /** @return BelongsToMany<Design, $this> whose latest edition keeps it */
+    public function designs(): BelongsToMany
     {
-        return $this->hasMany(Design::class, 'list_id');
+        $designs = $this->belongsToMany(Design::class, 'design_editions', 'list_id', 'design_id');
+        $designs->whereNotNull('design_editions.published_at')
+            ->whereNotExists(fn ($later) => $later->from('design_editions as later')->whereColumn('later.design_id', 'design_editions.design_id')
+                ->whereNotNull('later.published_at')->whereColumn('later.number', '>', 'design_editions.number'))
+            ->orderBy('designs.name');
+
+        return $designs;
     }
 
     /** @return HasMany<LineConfirmation, $this> */

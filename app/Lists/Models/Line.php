@@ -15,7 +15,7 @@ use Sarcina\Core\Lists\Rank;
  *
  * @property string $id
  * @property string|null $list_id
- * @property string|null $design_id
+ * @property string|null $design_edition_id
  * @property string $code
  * @property int $position
  * @property string $need

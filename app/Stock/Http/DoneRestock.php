@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Stock\Http;
 
 use App\Checks\Http\SaysWhen;
+use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Stock\PutIn;
 use App\Stock\RestockReport;
 use App\Stock\TakenOut;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
@@ -81,13 +81,13 @@ final class DoneRestock extends FormRequest
             'store' => ['bail', 'required', 'string', 'exists:stores,id'],
             ...$this->whenRules(),
             'out' => ['present', 'array', 'max:500'],
-            'out.*.pocket_id' => ['bail', 'required', 'string', 'exists:pockets,id'],
+            'out.*.pocket_id' => ['required', 'string', 'max:53'],
             'out.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
             'out.*.condition' => ['required', Rule::enum(Condition::class)],
             'out.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'out.*.to' => ['required', Rule::in(['discard', 'store'])],
             'in' => ['present', 'array', 'max:500'],
-            'in.*.pocket_id' => ['bail', 'required', 'string', 'exists:pockets,id'],
+            'in.*.pocket_id' => ['required', 'string', 'max:53'],
             'in.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
             'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'seal_reason' => ['nullable', 'string', 'max:200'],
@@ -102,7 +102,6 @@ final class DoneRestock extends FormRequest
             ...$this->whenMessages(),
             'store.exists' => 'There is no such store.',
             '*.*.lot_id.exists' => 'This lot is not on record.',
-            '*.*.pocket_id.exists' => 'There is no such pocket.',
             '*.*.quantity.*' => 'Enter how many, a whole number from 1 to 100000.',
         ];
     }
@@ -125,14 +124,10 @@ final class DoneRestock extends FormRequest
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
         }
 
-        $pockets = DB::table('pockets')
-            ->join('leaves', 'leaves.id', '=', 'pockets.leaf_id')
-            ->where('leaves.design_id', $kit->design_id)
-            ->pluck('pockets.id')
-            ->flip();
+        $pockets = app(KitPlans::class)->forKit($kit)->pockets;
         foreach (['out', 'in'] as $way) {
             foreach ($valid[$way] as $index => $row) {
-                if (! $pockets->has($row['pocket_id'])) {
+                if (! isset($pockets[$row['pocket_id']])) {
                     throw ValidationException::withMessages([
                         "{$way}.{$index}.pocket_id" => "Kit {$kit->code} has no such pocket; its design may have changed. Open the list again.",
                     ]);

@@ -18,12 +18,19 @@ final readonly class Finding
         public ?Item $item = null,
         public ?int $index = null,
         public ?Row $row = null,
+        public ?string $part = null,
     ) {
     }
 
     public static function ofLine(FindingKind $kind, Severity $severity, Line $line): self
     {
         return new self($kind, $severity, line: $line);
+    }
+
+    /** Found of a part of the kit by itself. */
+    public function of(string $part): self
+    {
+        return new self($this->kind, $this->severity, $this->line, $this->item, $this->index, $this->row, $part);
     }
 
     /** @param  int  $index  the row's place in the contents */

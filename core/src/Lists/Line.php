@@ -25,6 +25,12 @@ final readonly class Line
         return new self($id, $rank, $accepts, $quantity, null);
     }
 
+    /** The same under another id: in the document of a kit the lines of a module have its code before theirs. */
+    public function named(string $id): self
+    {
+        return new self($id, $this->rank, $this->accepts, $this->quantity, $this->total);
+    }
+
     /** How many pieces it asks for; none where it asks for a total. */
     public function pieces(): int
     {

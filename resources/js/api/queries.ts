@@ -32,6 +32,12 @@ export const questions = {
             queryKey: ['kit', kit],
             queryFn: () => ask(api.GET('/kits/{kit}', { params: { path: { kit } } })),
         }),
+    adoption: (kit: string) =>
+        queryOptions({
+            queryKey: ['adoption', kit],
+            queryFn: () => ask(api.GET('/kits/{kit}/adoption', { params: { path: { kit } } })),
+        }),
+    looseModules: () => queryOptions({ queryKey: ['loose-modules'], queryFn: () => ask(api.GET('/modules')) }),
     history: (kit: string, before?: number) =>
         queryOptions({
             queryKey: ['history', kit, before ?? null],

@@ -607,6 +607,74 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/modules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readModules"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/adoption": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What following another edition of its design would add, move and remove. */
+        get: operations["readAdoption"];
+        put?: never;
+        /** @description Has a kit follow an edition of its design. */
+        post: operations["adoptDesignEdition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/modules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Puts a module that is there into a kit. */
+        post: operations["addModule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/modules/{module}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description Takes a module out of a kit, with what is in it. */
+        delete: operations["removeModule"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/lists": {
         parameters: {
             query?: never;
@@ -714,7 +782,7 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** @description Moves a design and its kits from an older edition to this one. */
+        /** @description Publishes the next edition of a design, which keeps this edition of the list. Kits follow one by one (adoptDesignEdition). */
         post: operations["adoptEdition"];
         delete?: never;
         options?: never;
@@ -1424,6 +1492,13 @@ export interface components {
             seal_set?: string | null;
             seal_reason?: string | null;
             note?: string | null;
+            /** @description modules in the kit; those that are not named were opened */
+            modules?: {
+                code: string;
+                /** @description its seal was found whole, and it was not opened */
+                relied: boolean;
+                seal_set?: string | null;
+            }[];
         };
         /** @description That a check is on record, under which number, and what somebody must still settle. As it was signed it is read by its id. */
         FinishedResource: {
@@ -1463,14 +1538,23 @@ export interface components {
             /** @description its number where the rest of it is on record */
             number: number | null;
         };
+        /** @description An edition of a design by its number. */
+        DesignEditionRef: {
+            id: string;
+            number: number;
+            /** @description the edition of its list */
+            list_edition: string;
+        };
         /** @description A design that kits can be made of. */
         DesignResource: {
             id: string;
             code: string;
             name: string;
+            edition: components["schemas"]["DesignEditionRef"];
             list: components["schemas"]["ListRef"];
             sealed: boolean;
             kits: string[];
+            behind: string[];
             leaves: components["schemas"]["LeafResource"][];
             lines: number;
         };
@@ -1517,6 +1601,16 @@ export interface components {
             /** @description the text of the file */
             source: string;
         };
+        AddedModule: {
+            /** @description the code of a module that is in no kit */
+            module: string;
+        };
+        /** @description What a kit would have added, moved and removed if it followed another edition of its design. */
+        AdoptionResource: {
+            from: components["schemas"]["DesignEditionRef"];
+            to: components["schemas"]["DesignEditionRef"];
+            effect: components["schemas"]["KitEffect"];
+        };
         /** @description How far the record goes, to be sent back with what rests on it. */
         Base: {
             /** @description begins anew with each restore from a backup */
@@ -1551,6 +1645,10 @@ export interface components {
             overdue_days: number;
             text: string;
         };
+        FollowedEdition: {
+            /** @description the id of an edition of the kit's design */
+            edition: string;
+        };
         /** @description One thing that was done to a kit, with all that belongs to it. */
         HistoryEntry: {
             at: string;
@@ -1579,6 +1677,11 @@ export interface components {
             name: string;
             design: string;
             design_name: string;
+            /** @description that it keeps */
+            edition: components["schemas"]["DesignEditionRef"];
+            later_edition: components["schemas"]["DesignEditionRef"] | null;
+            module_of: components["schemas"]["ModuleOf"] | null;
+            modules: components["schemas"]["ModuleResource"][];
             list: components["schemas"]["ListRef"];
             place: components["schemas"]["PlaceRef"];
             scope: string;
@@ -1642,6 +1745,30 @@ export interface components {
             /** @description Pieces that count for this line and are shown under another one, or in another pocket. */
             elsewhere: number;
             accepts: string[];
+        };
+        /** @description A module that is in no kit, and where it lies. */
+        LooseModule: {
+            code: string;
+            name: string;
+            place: string;
+        };
+        /** @description The kit that another is a module in. */
+        ModuleOf: {
+            code: string;
+            name: string;
+        };
+        /** @description A module in a kit, or one that a slot of it asks for and that is not there. */
+        ModuleResource: {
+            /** @description null: it is missing */
+            code: string | null;
+            /** @description what stands before the ids of its pockets, with a dot */
+            id: string | null;
+            name: string;
+            /** @description null: it is carried beside what the design has */
+            slot: string | null;
+            sealed_design: boolean;
+            seal: components["schemas"]["SealResource"] | null;
+            last_full_on: string | null;
         };
         /** @description So many pieces of a lot that went somewhere, in words. */
         MovementResource: {
@@ -1797,10 +1924,12 @@ export interface components {
             by: string;
             on: string;
         };
-        /** @description A design that keeps the older edition, and the new lines that have no pocket in it yet. */
+        /** @description A design whose latest edition keeps the older edition of the list, and the new lines that have no pocket in it yet. */
         DesignEffect: {
             id: string;
             name: string;
+            /** @description the number of its latest edition */
+            edition: number;
             kits: components["schemas"]["KitEffect"][];
             homeless: components["schemas"]["HomelessLine"][];
             pockets: components["schemas"]["PocketName"][];
@@ -1833,7 +1962,7 @@ export interface components {
             code: string;
             need: string;
         };
-        /** @description What a kit would lack under another edition, beside what it is now. */
+        /** @description What a kit would have added, moved and removed under another edition, and what it would be then. */
         KitEffect: {
             kit: string;
             name: string;
@@ -1841,8 +1970,9 @@ export interface components {
             now: "ready" | "ready_with_actions" | "limited" | "not_ready";
             /** @enum {string} */
             then: "ready" | "ready_with_actions" | "limited" | "not_ready";
-            lacks: string[];
-            frees: string[];
+            added: string[];
+            moved: string[];
+            removed: string[];
         };
         /** @description Something held that no line takes, or that the list excludes. */
         LeftOverResource: {
@@ -3457,6 +3587,155 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["HistoryResource"];
                 };
+            };
+        };
+    };
+    readModules: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Modules that are in no kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LooseModule"][];
+                };
+            };
+        };
+    };
+    readAdoption: {
+        parameters: {
+            query?: {
+                /** @description else the latest */
+                edition?: string;
+            };
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would change in it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AdoptionResource"];
+                };
+            };
+            /** @description Not an edition of its design */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    adoptDesignEdition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FollowedEdition"];
+            };
+        };
+        responses: {
+            /** @description The kit, judged by it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    addModule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddedModule"];
+            };
+        };
+        responses: {
+            /** @description The kit with it, judged again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removeModule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                /** @description The code of the module */
+                module: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The kit without it, judged again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description It is not in this kit */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

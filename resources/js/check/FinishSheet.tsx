@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Sheet } from '../ui/Page';
 import { count } from '../ui/words';
-import { sign, type Draft } from './draft';
+import { setModule, sign, type Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
 import { ThrowAway } from './ThrowAway';
 import { words } from './words';
@@ -43,9 +43,31 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
                     sx={{ mb: 3 }}
                 />
             )}
+            {draft.modules
+                ?.filter((module) => module.state === 'opened')
+                .map((module) => (
+                    <TextField
+                        key={module.code}
+                        label={words.newSealOf(module.name)}
+                        value={module.sealSet}
+                        onChange={(event) =>
+                            change((now) => setModule(now, module.code, { sealSet: event.target.value }))
+                        }
+                        helperText={words.leaveEmptyIfItStays}
+                        slotProps={{ htmlInput: { maxLength: 40 } }}
+                        sx={{ mb: 3 }}
+                    />
+                ))}
             {(draft.sealReason !== '' || draft.errors.seal_reason !== undefined) && (
                 <TextField
-                    label={words.whySealWasBroken(kit.seal.number ?? '')}
+                    label={words.whySealWasBroken(
+                        [
+                            kit.seal.number,
+                            ...(draft.modules ?? []).map((module) => module.state === 'opened' && module.seal),
+                        ]
+                            .filter(Boolean)
+                            .join(', '),
+                    )}
                     value={draft.sealReason}
                     onChange={(event) => set({ sealReason: event.target.value })}
                     error={draft.errors.seal_reason !== undefined}

@@ -8,7 +8,8 @@ import { Caution, Sheet } from '../ui/Page';
 import { sayElsewhere } from '../ui/words';
 import { AddFound } from './AddFound';
 import { CountRow } from './CountRow';
-import { addRow, emptyLines, toggleNoneFound, type Draft } from './draft';
+import { addRow, emptyLines, moduleOf, toggleNoneFound, type Draft } from './draft';
+import { ModuleSeal } from './ModuleSeal';
 import { words } from './words';
 
 interface PocketLinesProps {
@@ -37,6 +38,14 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
     const own = lines.filter((line) => line.pocket_id === pocket);
     const rest = draft.rows.filter((row) => row.pocket === pocket && row.line === null);
     const empty = emptyLines(draft, kit, pocket);
+    const module = moduleOf(draft, pocket);
+    if (module !== undefined && module.state !== 'opened') {
+        return (
+            <Sheet title={pocketName(kit.leaves, pocket)}>
+                <ModuleSeal key={module.code} draft={draft} module={module} change={change} onDone={onNext} />
+            </Sheet>
+        );
+    }
     return (
         <Sheet title={pocketName(kit.leaves, pocket)}>
             {own.map((line) => (

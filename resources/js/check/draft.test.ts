@@ -11,7 +11,10 @@ import {
     pocketAsRecorded,
     pocketsOf,
     progress,
+    moduleOf,
     removeRow,
+    rowsToSend,
+    setModule,
     setCondition,
     sign,
     toggleNoneFound,
@@ -43,6 +46,34 @@ describe('a check in progress', () => {
         expect(progress(now, kit(), 'front')).toEqual({ done: 0, all: 2 });
         expect(toggleNoneFound(now, 'L3').noneFound).toEqual([]);
         expect(now.noneFound).toEqual(['L3']);
+    });
+
+    it('does not count what lies in a module that is left closed', () => {
+        const held = kit({
+            modules: [
+                {
+                    code: 'QH-M1',
+                    id: 'roll',
+                    name: 'Eye roll',
+                    slot: null,
+                    sealed_design: true,
+                    seal: { state: 'intact', number: 'EY-1', broken_on: null, reason: null },
+                    last_full_on: null,
+                },
+            ],
+            contents: kit().contents.map((content, index) =>
+                index === 2 ? { ...content, pocket_id: 'roll.in' } : content,
+            ),
+        });
+        let now = begin(held, user, 'full');
+        expect(moduleOf(now, 'roll.in')?.state).toBe('unsaid');
+        expect(moduleOf(now, 'front')).toBeUndefined();
+        expect(progress(now, held, 'roll.in').done).toBe(0);
+        now = setModule(now, 'QH-M1', { state: 'closed' });
+        expect(progress(now, held, 'roll.in')).toEqual({ done: 1, all: 1 });
+        expect(rowsToSend(now)).toHaveLength(2);
+        expect(countedRows(now)).toHaveLength(3);
+        expect(rowsToSend(setModule(now, 'QH-M1', { state: 'opened' }))).toHaveLength(3);
     });
 
     it('is not done with a row whose date cannot be read', () => {

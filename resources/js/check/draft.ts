@@ -25,6 +25,19 @@ export interface DraftRow {
     added: boolean;
 }
 
+/** A module of the kit that is closed with a seal, or should be. */
+export interface DraftModule {
+    code: string;
+    name: string;
+    /** What stands before the ids of its pockets. */
+    before: string;
+    /** The seal that is on it by the record; null: it is open. */
+    seal: string | null;
+    /** Left closed because its seal is whole, or opened; not said yet. */
+    state: 'unsaid' | 'closed' | 'opened';
+    sealSet: string;
+}
+
 /** A check in progress, as it is kept on this device. */
 export interface Draft {
     id: string;
@@ -44,6 +57,8 @@ export interface Draft {
     sealFound: string;
     sealReason: string;
     sealSet: string;
+    /** None in drafts that were begun before kits had modules. */
+    modules?: DraftModule[];
     /** Signed, and to be sent when the server answers. */
     isWaiting: boolean;
     /** Why the server did not take it: by field, and in words. */
@@ -90,9 +105,40 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
         sealFound: '',
         sealReason,
         sealSet: '',
+        modules: kit.modules.flatMap((module) => modulesToAsk(module)),
         isWaiting: false,
         errors: {},
         trouble: null,
+    };
+}
+
+function modulesToAsk(module: Schemas['ModuleResource']): DraftModule[] {
+    if (module.code === null || module.id === null || !(module.sealed_design || module.seal?.state === 'intact')) {
+        return [];
+    }
+    const seal = module.seal?.state === 'intact' ? (module.seal.number ?? '') : null;
+    return [
+        {
+            code: module.code,
+            name: `${module.code} ${module.name}`,
+            before: `${module.id}.`,
+            seal,
+            state: seal === null ? 'opened' : 'unsaid',
+            sealSet: '',
+        },
+    ];
+}
+
+/** The sealed module that a pocket is in. */
+export function moduleOf(draft: Draft, pocket: string): DraftModule | undefined {
+    return draft.modules?.find((module) => pocket.startsWith(module.before));
+}
+
+export function setModule(draft: Draft, code: string, to: Partial<DraftModule>): Draft {
+    return {
+        ...draft,
+        trouble: null,
+        modules: draft.modules?.map((module) => (module.code === code ? { ...module, ...to } : module)),
     };
 }
 
@@ -191,16 +237,25 @@ export function emptyLines(draft: Draft, kit: Kit, pocket: string): string[] {
 export function progress(draft: Draft, kit: Kit, pocket: string): { done: number; all: number } {
     const rows = draft.rows.filter((row) => row.pocket === pocket);
     const empty = emptyLines(draft, kit, pocket);
+    const all = rows.length + empty.length;
+    if (moduleOf(draft, pocket)?.state === 'closed') {
+        return { done: all, all };
+    }
     return {
         done:
             rows.filter((row) => row.quantity !== '' && !row.unread).length +
             empty.filter((line) => draft.noneFound.includes(line)).length,
-        all: rows.length + empty.length,
+        all,
     };
 }
 
 export function pocketsOf(kit: Kit): string[] {
     return kit.leaves.flatMap((leaf) => leaf.pockets.map((pocket) => pocket.id));
+}
+
+/** The rows of a signed check: what lies in a module that was left closed was not counted. */
+export function rowsToSend(draft: Draft): Schemas['CountedRow'][] {
+    return countedRows(draft).filter((row) => moduleOf(draft, row.pocket_id)?.state !== 'closed');
 }
 
 /** The rows as the server takes them; what was not looked at yet stands as recorded. */

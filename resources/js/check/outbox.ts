@@ -1,5 +1,5 @@
 import { api, ask, isProblem } from '../api/client';
-import { countedRows, type Draft } from './draft';
+import { rowsToSend, type Draft } from './draft';
 import { drafts } from './drafts';
 
 let isSending = false;
@@ -40,12 +40,17 @@ async function send(draft: Draft): Promise<boolean> {
                     done_at: draft.doneAt,
                     clock_checked_at: draft.clockCheckedAt,
                     base: draft.base,
-                    rows: draft.kind === 'full' ? countedRows(draft) : [],
+                    rows: draft.kind === 'full' ? rowsToSend(draft) : [],
                     signed: draft.signed,
                     seal_found: draft.sealFound || null,
                     seal_set: draft.sealSet || null,
                     seal_reason: draft.sealReason || null,
                     note: draft.note || null,
+                    modules: draft.modules?.map((module) => ({
+                        code: module.code,
+                        relied: module.state === 'closed',
+                        seal_set: module.sealSet || null,
+                    })),
                 },
             }),
         );

@@ -1,6 +1,14 @@
 /** What the page says here, to be read in one go. */
 export const words = {
     addAnItemThatIs: 'Add an item that is on no line',
+    readTheSeal: (module: string, seal: string) =>
+        `${module} is closed with seal ${seal}. Read the number: if it is this one and whole, the module can stay closed.`,
+    leftClosed: (seal: string) => `Left closed: seal ${seal} is whole. What is in it was not counted.`,
+    sealIsWholeLeave: (seal: string) => `Seal ${seal} is whole, leave it closed`,
+    onlyIfYouOpenIt: 'Only if you open it, in writing, such as "planned full check".',
+    openAndCount: 'Open and count',
+    newSealOf: (module: string) => `Number of the new seal of ${module}`,
+    leaveEmptyIfItStays: 'Leave it empty if it stays open.',
     addAnotherItemFoundHere: 'Add another item found here',
     itemFound: 'Item found',
     chooseOne: 'Choose one',

@@ -11,6 +11,7 @@ import { Choose } from '../ui/Fields';
 import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { VerdictMark } from '../ui/VerdictMark';
+import { EffectTexts } from './EffectTexts';
 import { words } from './words';
 
 const kinds = { added: words.newWord, dropped: words.removed, changed: words.changed, same: words.same };
@@ -116,18 +117,7 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
                             then <VerdictMark verdict={kit.then} />
                         </Box>
                     </Box>
-                    <Box component="ul" sx={{ m: 0, pl: 5 }}>
-                        {kit.lacks.map((text) => (
-                            <li key={text}>{text}</li>
-                        ))}
-                        {kit.frees.map((text) => (
-                            <li key={text}>
-                                {text}
-                                {words.noLongerRequired}
-                            </li>
-                        ))}
-                        {kit.lacks.length === 0 && kit.frees.length === 0 && <li>{words.nothingChangesForIt}</li>}
-                    </Box>
+                    <EffectTexts effect={kit} />
                 </Box>
             ))}
             {mayAdopt && (
@@ -146,9 +136,9 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
                             />
                         ))}
                     </Box>
+                    <Typography sx={{ mb: 3 }}>{words.kitsFollow(design.name, design.edition + 1)}</Typography>
                     <Button variant="contained" onClick={() => adopt.mutate()} disabled={adopt.isPending}>
-                        {words.adoptEdition}
-                        {change.to.edition} for {design.name}
+                        {words.publishEditionOf(design.name, design.edition + 1)}
                     </Button>
                     {problem && <Trouble error={problem} />}
                 </>

@@ -13,6 +13,7 @@ import { VerdictMark } from '../ui/VerdictMark';
 import { sayDay, sayInstant, sayList, sayScope } from '../ui/words';
 import { ListWarning } from '../lists/ListWarning';
 import { Notice } from '../ui/Notice';
+import { Modules } from './Modules';
 import { PocketContents } from './PocketContents';
 import { SealDialog } from './SealDialog';
 import { Unsettled } from './Unsettled';
@@ -80,6 +81,23 @@ export default function KitPage() {
                     {words.onlyItsHistoryRemainsNothing}
                 </Notice>
             )}
+            {kit.module_of && (
+                <Notice>
+                    {words.isAModuleIn}
+                    <Link to={`/kits/${kit.module_of.code}`} style={{ color: 'inherit' }}>
+                        {kit.module_of.code} {kit.module_of.name}
+                    </Link>
+                    {words.andIsJudgedWithIt}
+                </Notice>
+            )}
+            {kit.later_edition && !kit.retired_on && (
+                <Notice>
+                    {words.keepsEdition(kit.edition.number, kit.design_name, kit.later_edition.number)}
+                    <Link to={`/kits/${kit.code}/adoption`} style={{ color: 'inherit' }}>
+                        {words.whatWouldChange}
+                    </Link>
+                </Notice>
+            )}
             <Box
                 sx={{
                     display: 'grid',
@@ -92,6 +110,7 @@ export default function KitPage() {
                     <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
                     <Unsettled kit={kit.code} />
                     <Facts kit={kit} />
+                    <Modules kit={kit} />
                 </Box>
                 <Box sx={{ order: { lg: -1 }, minWidth: 0 }}>
                     <OpenKit leaves={kit.leaves} lines={kit.verdict.lines} selected={pocket} onSelect={setChosen} />

@@ -28,7 +28,7 @@ export function line(code: string, pocket: string): Schemas['LineResource'] {
 }
 
 /** A kit of two pockets and three lines; of the third nothing is recorded. */
-export function kit(): Schemas['KitResource'] {
+export function kit(to: Partial<Schemas['KitResource']> = {}): Schemas['KitResource'] {
     return {
         code: 'QH-03',
         name: 'Glasshouse',
@@ -40,7 +40,9 @@ export function kit(): Schemas['KitResource'] {
             content({ lot: 'B2', expires: null, quantity: 2, condition: 'opened' }),
             content({ pocket_id: 'back', line: 'L2', item: 'gloves', name: 'Gloves', lot: null, quantity: 6 }),
         ],
+        modules: [],
         verdict: { lines: [line('L1', 'front'), line('L2', 'back'), line('L3', 'back')] },
+        ...to,
     } as unknown as Schemas['KitResource'];
 }
 

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Checks;
+
+use App\Judging\ContentRow;
+use App\Kits\Models\Kit;
+use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Due\Seal;
+
+/** Which modules of a kit a full check opened, and which it left closed because their seals are whole. */
+final readonly class OpenedModules
+{
+    /**
+     * @param  list<Kit>  $kits  that were opened
+     * @param  list<string>  $relied  ids of those that were not
+     * @param  array<string, string|null>  $seals  numbers of the seals that were set, by code
+     */
+    private function __construct(
+        public array $kits,
+        public array $relied,
+        private array $seals,
+    ) {
+    }
+
+    /** @param  list<ModuleAtCheck>  $modules */
+    public static function of(Kit $kit, array $modules): self
+    {
+        $said = [];
+        foreach ($modules as $index => $one) {
+            $module = $kit->modules->firstWhere('code', $one->code);
+            if ($module === null) {
+                throw ValidationException::withMessages([
+                    "modules.{$index}.code" => "Kit {$kit->code} has no module {$one->code} in it. Open the kit again.",
+                ]);
+            }
+            if ($one->relied && $module->seal !== Seal::Intact) {
+                throw ValidationException::withMessages([
+                    "modules.{$index}.relied" => "Module {$one->code} has no intact seal on record: open it and count what is in it.",
+                ]);
+            }
+            $said[$one->code] = $one;
+        }
+        $isClosed = static fn (Kit $module): bool => $said[$module->code]->relied ?? false;
+
+        return new self(
+            array_values($kit->modules->reject($isClosed)->all()),
+            array_values($kit->modules->filter($isClosed)->pluck('id')->all()),
+            array_map(static fn (ModuleAtCheck $one): ?string => $one->sealSet, $said),
+        );
+    }
+
+    public function sealSet(Kit $module): ?string
+    {
+        return $this->seals[$module->code] ?? null;
+    }
+
+    /**
+     * Rows of what was opened, and of what was left closed.
+     *
+     * @param  list<ContentRow>  $rows
+     * @return array{list<ContentRow>, list<ContentRow>}
+     */
+    public function apart(array $rows): array
+    {
+        $apart = [[], []];
+        foreach ($rows as $row) {
+            $apart[in_array(strstr($row->pocketId, '.', true), $this->relied, true) ? 1 : 0][] = $row;
+        }
+
+        return $apart;
+    }
+}

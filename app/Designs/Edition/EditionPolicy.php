@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Designs\Edition;
+
+use App\Designs\Models\DesignEdition;
+use Sarcina\Core\Kit\ExpiryPolicy;
+
+/** What an edition of a design asks of its kits beside their contents: mass, dates and when they are checked. */
+final readonly class EditionPolicy
+{
+    /**
+     * @param  int  $emptyMass  grams
+     * @param  int|null  $maxMass  grams; null: no limit
+     * @param  string|null  $everyUnit  months, weeks or days; null where checks go by season or event alone
+     */
+    public function __construct(
+        public int $emptyMass = 500,
+        public ?int $maxMass = null,
+        public ExpiryPolicy $expiry = ExpiryPolicy::Strict,
+        public int $marginDays = 14,
+        public int $graceDays = 0,
+        public ?string $everyUnit = null,
+        public ?int $everyCount = null,
+        public bool $beforeEvents = false,
+        public bool $afterUse = true,
+        public bool $sealed = false,
+    ) {
+    }
+
+    public static function of(DesignEdition $edition): self
+    {
+        return new self(
+            $edition->empty_mass_g, $edition->max_mass_g, $edition->expiry, $edition->margin_days, $edition->grace_days,
+            $edition->every_unit, $edition->every_count, $edition->before_events, $edition->after_use, $edition->sealed,
+        );
+    }
+
+    /** @return array<string, bool|int|string|null> of the table of editions */
+    public function columns(): array
+    {
+        return [
+            'empty_mass_g' => $this->emptyMass, 'max_mass_g' => $this->maxMass, 'expiry' => $this->expiry->value,
+            'margin_days' => $this->marginDays, 'grace_days' => $this->graceDays, 'every_unit' => $this->everyUnit,
+            'every_count' => $this->everyCount, 'before_events' => $this->beforeEvents, 'after_use' => $this->afterUse, 'sealed' => $this->sealed,
+        ];
+    }
+}

@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Designs\Edition;
+
+/** A line in a compartment. */
+final readonly class PlacedLine
+{
+    /**
+     * @param  int|null  $quantity  pieces of it, where it is split over several; null: all of it
+     * @param  string|null  $fromDay  planned: asked for from that day on
+     */
+    public function __construct(
+        public string $code,
+        public ?int $quantity = null,
+        public ?string $fromDay = null,
+    ) {
+    }
+}

@@ -1,0 +1,151 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Designs;
+
+use App\Catalogue\Catalogue;
+use App\Judging\ContentRow;
+use App\Judging\Judged;
+use App\Judging\KitContents;
+use App\Judging\KitJudge;
+use App\Judging\KitPlan;
+use App\Kits\Models\Kit;
+use App\Kits\ShownUnder;
+use App\Lists\ListLoader;
+use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\LineOutcome;
+
+/** What a kit would have added, moved and removed if it followed another edition of its design. */
+final class ReadAdoption
+{
+    public function __construct(
+        private readonly KitJudge $judge,
+        private readonly KitContents $contents,
+        private readonly ListLoader $lists,
+        private readonly Catalogue $catalogue,
+    ) {
+    }
+
+    /** @param  KitPlan  $then  of the kit with its modules, under the other edition */
+    public function __invoke(Kit $kit, KitPlan $then, string $today): AdoptionEffect
+    {
+        $now = $this->judge->judge($kit, $today, $this->contents->of($kit));
+        $moved = $this->moves($now, $then);
+        $after = $this->judge->byPlan($kit, $then, $today, self::after($now->rows, $moved));
+
+        return new AdoptionEffect(
+            $now->judgement->verdict,
+            $after->judgement->verdict,
+            $this->added($now, $after),
+            array_values($moved),
+            $this->removed($now->judgement, $after->judgement),
+        );
+    }
+
+    /**
+     * What lies where its line lives goes where its line lives then; what lies in a pocket that is no longer there goes into the first one.
+     *
+     * @return array<int, PocketMove> by row
+     */
+    public function moves(Judged $now, KitPlan $then): array
+    {
+        $homes = [];
+        foreach ($then->lines as $line) {
+            $homes[$line->code()] = $line->pocketId;
+        }
+        $shown = new ShownUnder($now);
+        $moves = [];
+        foreach ($now->rows as $index => $row) {
+            $line = $shown->line($index);
+            $to = $line === null || ! array_key_exists($line, $homes) ? $row->pocketId : $homes[$line] ?? $row->pocketId;
+            if (! isset($then->pockets[$to])) {
+                $to = (string) array_key_first($then->pockets);
+            }
+            if ($to !== $row->pocketId) {
+                [$from, $into] = [$now->plan->pocketName($row->pocketId), $then->pocketName($to)];
+                $what = "{$row->quantity} × {$this->catalogue->name($row->itemCode)}";
+                $moves[$index] = new PocketMove($row, $from, $to, $into, "{$what}: from {$from} to {$into}");
+            }
+        }
+
+        return $moves;
+    }
+
+    /**
+     * @param  list<ContentRow>  $rows
+     * @param  array<int, PocketMove>  $moved
+     * @return list<ContentRow>
+     */
+    private static function after(array $rows, array $moved): array
+    {
+        return array_map(
+            static fn (ContentRow $row, int $index): ContentRow => isset($moved[$index]) ? $row->in($moved[$index]->to) : $row,
+            $rows,
+            array_keys($rows),
+        );
+    }
+
+    /** @return list<string> */
+    private function added(Judged $now, Judged $then): array
+    {
+        $before = [];
+        foreach ($now->judgement->lines as $outcome) {
+            $before[$outcome->line->id] = $outcome;
+        }
+        $added = [];
+        foreach ($then->judgement->lines as $outcome) {
+            $was = $before[$outcome->line->id] ?? null;
+            if ($outcome->isShort && ($was === null || (string) $was->short !== (string) $outcome->short)) {
+                $need = $then->plan->line($outcome->line->id)->need;
+                $added[] = "{$need}: {$outcome->effective} of {$outcome->required}".$this->toAdd($then->judgement, $outcome);
+            }
+        }
+
+        return $added;
+    }
+
+    private function toAdd(Judgement $then, LineOutcome $outcome): string
+    {
+        foreach ($then->restock as $restock) {
+            if ($restock->line === $outcome->line->id) {
+                $item = $this->lists->itemFor($then, $restock);
+
+                return $item === null ? '' : ", to add {$restock->quantity} × {$this->catalogue->name($item)}";
+            }
+        }
+
+        return '';
+    }
+
+    /** @return list<string> "2 × Foil blanket" */
+    private function removed(Judgement $now, Judgement $then): array
+    {
+        [$before, $after] = [self::unplaced($now), self::unplaced($then)];
+        $removed = [];
+        foreach ($after as $item => $pieces) {
+            $more = $pieces - ($before[$item] ?? 0);
+            if ($more > 0) {
+                $removed[] = "{$more} × {$this->catalogue->name((string) $item)}";
+            }
+        }
+
+        return $removed;
+    }
+
+    /** @return array<string, int> pieces that no line takes, by item */
+    private static function unplaced(Judgement $judgement): array
+    {
+        $left = [];
+        foreach ($judgement->assignment->contents as $index => $row) {
+            $left[$row->item->code] = ($left[$row->item->code] ?? 0) + $row->quantity;
+        }
+        foreach ($judgement->lines as $outcome) {
+            foreach ($outcome->placed as $placed) {
+                $left[$judgement->assignment->contents[$placed->row]->item->code] -= $placed->quantity;
+            }
+        }
+
+        return $left;
+    }
+}

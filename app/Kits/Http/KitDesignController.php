@@ -1,0 +1,117 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Kits\Http;
+
+use App\Designs\AdoptEdition;
+use App\Designs\Http\DesignEditionRef;
+use App\Designs\Models\DesignEdition;
+use App\Designs\ReadAdoption;
+use App\Judging\KitPlans;
+use App\Kits\Models\Kit;
+use App\Kits\MoveModule;
+use App\Kits\ReadKit;
+use App\Lists\Http\KitEffect;
+use App\Support\Http\Controller;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use OpenApi\Attributes as OA;
+
+/** Which edition of its design a kit keeps, and the modules in it. */
+final class KitDesignController extends Controller
+{
+    #[OA\Get(path: '/modules', operationId: 'readModules', tags: ['kits'])]
+    #[OA\Response(
+        response: 200,
+        description: 'Modules that are in no kit',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: LooseModule::class)),
+    )]
+    public function loose(): JsonResponse
+    {
+        return $this->json(array_values(Kit::byThemselves()->whereHas('edition.design', fn ($designs) => $designs->whereNotNull('serves'))
+            ->with('place')->orderBy('code')->get()
+            ->map(static fn (Kit $kit): LooseModule => new LooseModule($kit->code, $kit->name, $kit->place->path))->all()));
+    }
+
+    #[OA\Get(
+        path: '/kits/{kit}/adoption',
+        operationId: 'readAdoption',
+        tags: ['kits'],
+        description: 'What following another edition of its design would add, move and remove.',
+    )]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'edition', in: 'query', required: false, description: 'else the latest', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'What would change in it', content: new OA\JsonContent(ref: AdoptionResource::class))]
+    #[OA\Response(response: 422, description: 'Not an edition of its design')]
+    public function adoption(Request $request, Kit $kit, ReadAdoption $effect, KitPlans $plans): JsonResponse
+    {
+        $kept = $kit->edition;
+        $wanted = $request->string('edition')->toString();
+        $to = $wanted === ''
+            ? $kept->design->latest
+            : DesignEdition::query()->where('design_id', $kept->design_id)->whereNotNull('published_at')->where('id', $wanted)->first();
+        if ($to === null) {
+            abort(422, "{$kit->code} is of the design {$kept->design->name}; there is no such edition of it.");
+        }
+
+        return $this->json(new AdoptionResource(
+            DesignEditionRef::of($kept),
+            DesignEditionRef::of($to),
+            KitEffect::of($kit, $effect($kit, $plans->another($kit, $to), $this->today())),
+        ));
+    }
+
+    #[OA\Post(
+        path: '/kits/{kit}/adoption',
+        operationId: 'adoptDesignEdition',
+        tags: ['kits'],
+        description: 'Has a kit follow an edition of its design.',
+    )]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: FollowedEdition::class))]
+    #[OA\Response(response: 200, description: 'The kit, judged by it', content: new OA\JsonContent(ref: KitResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function adopt(FollowedEdition $request, Kit $kit, AdoptEdition $adopt, ReadKit $describe): JsonResponse
+    {
+        $edition = DesignEdition::query()->with('design')->where('id', $request->validated('edition'))->firstOrFail();
+        $adopt($kit, $edition, $this->user($request), now(), $this->today());
+
+        return $this->json($describe($kit->fresh() ?? $kit, $this->today()));
+    }
+
+    #[OA\Post(path: '/kits/{kit}/modules', operationId: 'addModule', tags: ['kits'], description: 'Puts a module that is there into a kit.')]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AddedModule::class))]
+    #[OA\Response(response: 200, description: 'The kit with it, judged again', content: new OA\JsonContent(ref: KitResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function addModule(AddedModule $request, Kit $kit, MoveModule $move, ReadKit $describe): JsonResponse
+    {
+        $module = Kit::query()->where('code', $request->validated('module'))->firstOrFail();
+        $move->putIn($module, $kit, $this->user($request), now(), $this->today());
+
+        return $this->json($describe($kit->fresh() ?? $kit, $this->today()));
+    }
+
+    #[OA\Delete(
+        path: '/kits/{kit}/modules/{module}',
+        operationId: 'removeModule',
+        tags: ['kits'],
+        description: 'Takes a module out of a kit, with what is in it.',
+    )]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'module', in: 'path', required: true, description: 'The code of the module', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'The kit without it, judged again', content: new OA\JsonContent(ref: KitResource::class))]
+    #[OA\Response(response: 422, description: 'It is not in this kit')]
+    public function removeModule(Request $request, Kit $kit, string $module, MoveModule $move, ReadKit $describe): JsonResponse
+    {
+        $inside = $kit->modules->firstWhere('code', $module);
+        if ($inside !== null) {
+            $move->takeOut($inside, $this->user($request), now(), $this->today());
+        } elseif (Kit::byThemselves()->where('code', $module)->doesntExist()) {
+            abort(422, "{$kit->code} has no module {$module} in it. Open the kit again.");
+        }
+
+        return $this->json($describe($kit->fresh() ?? $kit, $this->today()));
+    }
+}

@@ -1,0 +1,78 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, ask } from '../api/client';
+import { questions } from '../api/queries';
+import { EffectTexts } from '../lists/EffectTexts';
+import { useSession } from '../session/useSession';
+import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { VerdictMark } from '../ui/VerdictMark';
+import { words } from './words';
+
+/** What following the latest edition of its design would change in a kit; it follows when somebody has done it. */
+export default function AdoptionPage() {
+    const { code = '' } = useParams();
+    const navigate = useNavigate();
+    const client = useQueryClient();
+    const { may } = useSession();
+    const { data: change, error } = useQuery(questions.adoption(code));
+    const adopt = useMutation({
+        mutationFn: (edition: string) =>
+            ask(api.POST('/kits/{kit}/adoption', { params: { path: { kit: code } }, body: { edition } })),
+        onSuccess: async () => {
+            await client.invalidateQueries();
+            await navigate(`/kits/${code}`);
+        },
+    });
+    if (!change) {
+        return <Waiting error={error} />;
+    }
+    const { from, to, effect } = change;
+    return (
+        <Page
+            title={words.editionFor(to.number, `${effect.kit} ${effect.name}`)}
+            beside={
+                <Button component={Link} to={`/kits/${code}`}>
+                    {words.backTo(code)}
+                </Button>
+            }
+        >
+            <Sheet title={words.changesFromEdition(from.number, to.number)}>
+                {from.number === to.number ? (
+                    <Typography>{words.itKeepsTheLatest}</Typography>
+                ) : (
+                    <>
+                        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 4, mb: 3 }}>
+                            <Box component="span" sx={{ display: 'inline-flex', gap: 2, alignItems: 'center' }}>
+                                {words.now} <VerdictMark verdict={effect.now} />
+                            </Box>
+                            <Box component="span" sx={{ display: 'inline-flex', gap: 2, alignItems: 'center' }}>
+                                {words.withEdition(to.number)} <VerdictMark verdict={effect.then} />
+                            </Box>
+                        </Box>
+                        <EffectTexts effect={effect} />
+                        {may('restock') && (
+                            <Box sx={{ mt: 4 }}>
+                                <Typography sx={{ mb: 3 }}>
+                                    {effect.moved.length > 0 ? words.movedFirst : words.thenItIsHeld}
+                                </Typography>
+                                <Button
+                                    variant="contained"
+                                    disabled={adopt.isPending}
+                                    onClick={() => adopt.mutate(to.id)}
+                                >
+                                    {effect.moved.length > 0
+                                        ? words.movedAdopt(to.number, code)
+                                        : words.adopt(to.number, code)}
+                                </Button>
+                            </Box>
+                        )}
+                        {adopt.error && <Trouble error={adopt.error} />}
+                    </>
+                )}
+            </Sheet>
+        </Page>
+    );
+}

@@ -17,6 +17,7 @@ use App\Lists\Http\DesignEffect;
 use App\Lists\Http\EditionChangeResource;
 use App\Lists\Http\HomelessLine;
 use App\Lists\Http\KitEffect;
+use App\Lists\Http\KitToFollow;
 use App\Lists\Http\LineChange;
 use App\Lists\Http\PocketName;
 use App\Lists\Models\KitList;
@@ -50,7 +51,18 @@ final class ReadEditionChange
             $this->lines($from, $to),
             self::exclusions($from, $to),
             array_values($designs->map(fn (Design $design): DesignEffect => $this->effect($design, $from, $to, $today))->all()),
+            $this->toFollow($from),
         );
+    }
+
+    /** @return list<KitToFollow> */
+    private function toFollow(KitList $from): array
+    {
+        return array_values(Kit::query()->where('retired_on', null)
+            ->whereHas('edition', fn ($kept) => $kept->where('list_id', $from->id)
+                ->whereNotIn('design_id', $from->designs()->pluck('designs.id')->all()))
+            ->orderBy('code')->get()
+            ->map(static fn (Kit $kit): KitToFollow => new KitToFollow($kit->code, $kit->name))->all());
     }
 
     /** @return list<LineChange> */

@@ -173,6 +173,7 @@ final class EditionTest extends TestCase
         $this->app?->forgetScopedInstances();
         $kit = $this->readKit('QH-08');
         $this->assertSame(['1', 1, 2], [$kit['list']['edition'], $kit['edition']['number'], $kit['later_edition']['number']], 'It follows when somebody does it.');
+        $this->assertSame(['QH-08', 'QH-09'], array_column($this->getJson("/api/lists/{$edition->id}/change")->json('to_follow'), 'code'));
         foreach (['QH-08', 'QH-09'] as $code) {
             $this->postJson("/api/kits/{$code}/adoption", ['edition' => $kit['later_edition']['id']])->assertOk();
             $this->app?->forgetScopedInstances();

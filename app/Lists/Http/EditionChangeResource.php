@@ -14,6 +14,7 @@ final readonly class EditionChangeResource
      * @param  list<LineChange>  $lines
      * @param  list<string>  $excludes
      * @param  list<DesignEffect>  $designs
+     * @param  list<KitToFollow>  $to_follow  kits that keep the older edition, though the latest of their design does not
      */
     public function __construct(
         #[OA\Property]
@@ -28,6 +29,8 @@ final readonly class EditionChangeResource
         public array $excludes,
         #[OA\Property(items: new OA\Items(ref: DesignEffect::class))]
         public array $designs,
+        #[OA\Property(items: new OA\Items(ref: KitToFollow::class))]
+        public array $to_follow,
     ) {
     }
 }

@@ -1942,6 +1942,7 @@ export interface components {
             lines: components["schemas"]["LineChange"][];
             excludes: string[];
             designs: components["schemas"]["DesignEffect"][];
+            to_follow: components["schemas"]["KitToFollow"][];
         };
         /** @description An edition of a list, by its number. */
         EditionRef: {
@@ -1973,6 +1974,11 @@ export interface components {
             added: string[];
             moved: string[];
             removed: string[];
+        };
+        /** @description A kit that keeps an older edition than the latest of its design. */
+        KitToFollow: {
+            code: string;
+            name: string;
         };
         /** @description Something held that no line takes, or that the list excludes. */
         LeftOverResource: {

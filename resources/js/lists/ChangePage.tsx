@@ -62,7 +62,21 @@ export default function ChangePage() {
                     <Typography key={text}>{text}</Typography>
                 ))}
             </Sheet>
-            {change.designs.length === 0 && (
+            {change.to_follow.length > 0 && (
+                <Sheet title={words.kitsThatStillKeep(change.from.edition)}>
+                    <Typography>{words.theirDesignHasLaterEdition}</Typography>
+                    <Box component="ul" sx={{ m: 0, pl: 5 }}>
+                        {change.to_follow.map((kit) => (
+                            <li key={kit.code}>
+                                <Link to={`/kits/${kit.code}/adoption`} style={{ color: 'inherit' }}>
+                                    {kit.code} {kit.name}
+                                </Link>
+                            </li>
+                        ))}
+                    </Box>
+                </Sheet>
+            )}
+            {change.designs.length === 0 && change.to_follow.length === 0 && (
                 <Sheet title={words.kits}>
                     <Empty>
                         {words.noDesignUsesEdition}

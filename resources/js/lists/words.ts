@@ -14,6 +14,8 @@ export const words = {
     anyMore: ' any more.',
     whatItsKitsWouldBe: (name: string) => `${name}: what would change in its kits`,
     thereIsNoKitOf: 'There is no kit of this design.',
+    kitsThatStillKeep: (edition: string) => `Kits that still keep edition ${edition}`,
+    theirDesignHasLaterEdition: 'A later edition of their design is published. Each follows on its own page:',
     toAdd: 'To add',
     toMove: 'To move',
     noLongerAskedFor: 'No longer asked for',

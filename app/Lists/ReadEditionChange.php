@@ -4,13 +4,10 @@ declare(strict_types=1);
 
 namespace App\Lists;
 
-use App\Catalogue\Catalogue;
 use App\Catalogue\Measures;
 use App\Designs\Models\Design;
-use App\Designs\ReadAdoption;
-use App\Judging\KitPlan;
-use App\Judging\KitPlanLine;
 use App\Judging\KitPlans;
+use App\Judging\KitStates;
 use App\Judging\PlanPocket;
 use App\Kits\Models\Kit;
 use App\Lists\Http\DesignEffect;
@@ -22,18 +19,18 @@ use App\Lists\Http\LineChange;
 use App\Lists\Http\PocketName;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
-use LogicException;
-use Sarcina\Core\Lists\Accepted;
-use Sarcina\Core\Lists\Line as CoreLine;
 
 /** Changes from one edition of a list to another, line by line, and what each kit would lack under it. */
 final class ReadEditionChange
 {
+    /** Of kits that have yet to follow. */
+    private const SHOWN = 100;
+
     public function __construct(
-        private readonly ReadAdoption $adoption,
+        private readonly EffectsOfEdition $effects,
         private readonly KitPlans $plans,
-        private readonly Catalogue $catalogue,
         private readonly Measures $measures,
     ) {
     }
@@ -43,6 +40,9 @@ final class ReadEditionChange
         $from->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
         $to->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
         $designs = $from->designs()->with('latest')->get();
+        $concerned = $this->effects->count($from);
+        // A request judges few kits: more are worked out by a worker (PreviewEdition).
+        $isJudged = $concerned <= KitStates::AT_ONCE;
 
         return new EditionChangeResource(
             ReadLists::edition($from),
@@ -50,19 +50,24 @@ final class ReadEditionChange
             $to->name(),
             $this->lines($from, $to),
             self::exclusions($from, $to),
-            array_values($designs->map(fn (Design $design): DesignEffect => $this->effect($design, $from, $to, $today))->all()),
-            $this->toFollow($from),
+            array_values($designs->map(fn (Design $design): DesignEffect => $this->effect(
+                $design, $to, $isJudged ? $this->effects->ofAll($design, $from, $to, $today) : [],
+            ))->all()),
+            $concerned,
+            $isJudged,
+            $this->toFollow($from)->count(),
+            array_values($this->toFollow($from)->limit(self::SHOWN)->get()
+                ->map(static fn (Kit $kit): KitToFollow => new KitToFollow($kit->code, $kit->name))->all()),
         );
     }
 
-    /** @return list<KitToFollow> */
-    private function toFollow(KitList $from): array
+    /** @return Builder<Kit> */
+    private function toFollow(KitList $from): Builder
     {
-        return array_values(Kit::query()->where('retired_on', null)
+        return Kit::query()->where('retired_on', null)
             ->whereHas('edition', fn ($kept) => $kept->where('list_id', $from->id)
                 ->whereNotIn('design_id', $from->designs()->pluck('designs.id')->all()))
-            ->orderBy('code')->get()
-            ->map(static fn (Kit $kit): KitToFollow => new KitToFollow($kit->code, $kit->name))->all());
+            ->orderBy('code');
     }
 
     /** @return list<LineChange> */
@@ -129,53 +134,25 @@ final class ReadEditionChange
         ];
     }
 
-    private function effect(Design $design, KitList $from, KitList $to, string $today): DesignEffect
+    /** @param  list<KitEffect>  $effects */
+    private function effect(Design $design, KitList $to, array $effects): DesignEffect
     {
-        $latest = $design->latest ?? throw new LogicException("The design {$design->code} has no edition.");
+        $latest = EffectsOfEdition::latest($design);
         $placed = DB::table('placements')->where('design_edition_id', $latest->id)->pluck('line_code')->all();
         $plan = $this->plans->of($latest->id);
-        $then = $this->then($plan, $from, $to);
         // Where there is only one pocket, everything goes into it.
         $homeless = count($plan->pockets) < 2 ? collect() : $to->lines->reject(static fn (Line $line): bool => in_array($line->code, $placed, true));
-        $kits = Kit::query()->whereHas('edition', fn ($editions) => $editions->where('design_id', $design->id))
-            ->where('retired_on', null)->with(['place', 'modules', 'parent'])->orderBy('code')->get();
 
         return new DesignEffect(
             $design->id,
             $design->name,
             $latest->number,
-            array_values($kits->map(fn (Kit $kit): KitEffect => KitEffect::of(
-                $kit,
-                ($this->adoption)($kit, $this->plans->asThough($kit, $then), $today),
-            ))->all()),
+            $effects,
             array_values($homeless->map(static fn (Line $line): HomelessLine => new HomelessLine($line->code, $line->need))->all()),
             array_values(array_map(
                 static fn (PlanPocket $pocket): PocketName => new PocketName($pocket->id, "{$pocket->leaf}, {$pocket->name}"),
                 $plan->pockets,
             )),
         );
-    }
-
-    /** The plan of a design as though it kept the other edition: lines keep their pockets. */
-    private function then(KitPlan $plan, KitList $from, KitList $to): KitPlan
-    {
-        $pockets = [];
-        $others = [];
-        foreach ($plan->lines as $line) {
-            $pockets[$line->code()] = $line->pocketId;
-            if ($line->listId !== $from->id) {
-                $others[] = $line;
-            }
-        }
-        $lines = array_values($to->lines->map(static fn (Line $line): KitPlanLine => new KitPlanLine(
-            $line->id, ListLoader::line($line), $line->need, $pockets[$line->code] ?? null, $line->reason, $to->id,
-        ))->all());
-        $asked = ListLoader::asked($to);
-        $codes = array_merge([], ...array_map(
-            static fn (CoreLine $line): array => array_map(static fn (Accepted $one): ?string => $one->item, $line->accepts),
-            $asked->lines,
-        ));
-
-        return $plan->keeping([...$lines, ...$others], $asked->excludes, $this->catalogue->items(array_values(array_unique(array_filter($codes)))));
     }
 }

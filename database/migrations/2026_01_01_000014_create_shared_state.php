@@ -47,6 +47,30 @@ return new class extends Migration
             $table->longText('exception');
             $table->timestamp('failed_at')->useCurrent();
         });
+        // What many kits would have added, moved and removed under another edition: worked out by a worker, as of one moment.
+        Schema::create('edition_previews', function (Blueprint $table): void {
+            $table->ulid('id')->primary();
+            $table->foreignUlid('from_id')->constrained('lists');
+            $table->foreignUlid('to_id')->constrained('lists');
+            $table->foreignUlid('user_id')->constrained();
+            $table->enum('state', ['waiting', 'running', 'done', 'failed'])->default('waiting');
+            $table->unsignedInteger('kits');
+            $table->unsignedInteger('done')->default(0);
+            // What was known when it was begun (App\Judging\\JudgingVersion), the last operation, and when that was.
+            $table->unsignedBigInteger('version');
+            $table->unsignedBigInteger('operation');
+            $table->date('day');
+            $table->dateTime('made_at');
+            $table->index(['to_id', 'from_id', 'made_at']);
+        });
+        Schema::create('edition_preview_kits', function (Blueprint $table): void {
+            $table->foreignUlid('edition_preview_id')->constrained()->cascadeOnDelete();
+            $table->unsignedInteger('position');
+            $table->primary(['edition_preview_id', 'position']);
+            $table->enum('now', ['ready', 'ready_with_actions', 'limited', 'not_ready']);
+            $table->enum('then', ['ready', 'ready_with_actions', 'limited', 'not_ready']);
+            $table->mediumText('effect');
+        });
         Schema::create('worker_beats', function (Blueprint $table): void {
             $table->unsignedTinyInteger('id')->primary();
             $table->dateTime('beat_at');

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Lists\Http\EditionController;
 use App\Lists\Http\ListController;
 use App\Lists\Models\KitList;
 use Illuminate\Support\Facades\Route;
@@ -13,6 +14,8 @@ Route::put('lists/{list:id}', [ListController::class, 'change'])->can('plan', Ki
 Route::post('lists/{list:id}/editions', [ListController::class, 'edition'])->can('plan', KitList::class)->name('lists.edition');
 Route::put('lists/{list:id}/confirmations/{line}', [ListController::class, 'compare'])->can('plan', KitList::class)->name('lists.compare');
 Route::post('lists/{list:id}/confirmation', [ListController::class, 'confirm'])->can('plan', KitList::class)->name('lists.confirm');
-Route::get('lists/{list:id}/change', [ListController::class, 'changes'])->can('view', KitList::class)->name('lists.changes');
-Route::post('lists/{list:id}/adoption', [ListController::class, 'adopt'])->can('plan', KitList::class)->name('lists.adopt');
+Route::get('lists/{list:id}/change', [EditionController::class, 'changes'])->can('view', KitList::class)->name('lists.changes');
+Route::post('lists/{list:id}/adoption', [EditionController::class, 'adopt'])->can('plan', KitList::class)->name('lists.adopt');
 Route::get('lists/{list:id}/comparison', [ListController::class, 'compareWith'])->can('view', KitList::class)->name('lists.comparison');
+Route::post('lists/{list:id}/previews', [EditionController::class, 'preview'])->can('view', KitList::class)->name('lists.preview');
+Route::get('previews/{preview:id}', [EditionController::class, 'previewed'])->can('view', KitList::class)->name('previews');

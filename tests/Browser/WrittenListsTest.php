@@ -40,9 +40,29 @@ final class WrittenListsTest extends BrowserTestCase
         $visit->see('✓ Confirmed on');
         $visit->click(fn (): RemoteWebElement => $visit->find("//p[contains(., 'Editions:')]//a"));
         $visit->press('Changes since edition 1')->see('Tourniquet')->see('1 before, now 2.')->see('QH-08 First climber')->see('Foil blanket: 0 of 1, to add 1 × Foil blanket');
-        $visit->press('Adopt edition 2 for Bleeding-control set')->see('Choose the pocket in which');
-        $visit->choose('Pocket for Foil blanket', 'Front, At hand')->press('Adopt edition 2 for Bleeding-control set')->see('No design uses edition 1 any more.');
-        $visit->open('/kits/QH-08')->see('Not ready. Do not use this kit')->see('Tourniquet: 1 of 2');
+        $visit->press('Publish edition 2 of Bleeding-control set')->see('Choose the pocket in which');
+        $visit->choose('Pocket for Foil blanket', 'Front, At hand')->press('Publish edition 2 of Bleeding-control set')->see('Kits that still keep edition 1');
+        // Kits follow one by one, when somebody has looked at what that asks for.
+        $visit->open('/kits/QH-09')->see('edition 2 is published')->dontSee('Tourniquet: 1 of 2');
+        $visit->press('See what would change')->see('Tourniquet: 1 of 2, to add 1 × Windlass tourniquet');
+        $visit->press('Adopt edition 2 for QH-09')->seeHeading("QH-09 Second climber's set");
+        $visit->see('Not ready. Do not use this kit')->see('Tourniquet: 1 of 2')->dontSee('edition 2 is published');
+        $visit->open('/kits/QH-08')->see('edition 2 is published')->dontSee('Tourniquet: 1 of 2');
+    }
+
+    public function test_a_check_leaves_a_sealed_module_closed_and_the_module_is_moved(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->open('/kits/QH-17/check')->see('Whole pocket as recorded');
+        foreach (range(1, 7) as $pocket) {
+            $visit->press('Whole pocket as recorded')->press('Next pocket');
+        }
+        $visit->see('QH-M1 Eye roll is closed with seal EY-1407')->press('Seal EY-1407 is whole, leave it closed');
+        $visit->press('Sign and finish')->see('As signed')->see('all as recorded');
+        $visit->open('/kits/QH-M1')->see('is judged together with it')->see('intact, number EY-1407');
+        $visit->open('/kits/QH-17')->press('Remove module QH-M1')->see('Missing from the slot Eye roll: Eye roll')->see('Not ready. Do not use this kit');
+        $visit->choose('A module that is in no kit', 'QH-M1 Eye roll, Visitor centre, School room')->press('Add module');
+        $visit->see('In the slot Eye roll, closed with seal EY-1407')->dontSee('Missing from the slot');
     }
 
     public function test_a_kit_is_held_against_another_list(): void

@@ -30,7 +30,7 @@ final class AccessTest extends TestCase
         // Names of people are for who plans alone.
         'people' => ['lead'], 'people.keep' => ['lead'], 'people.remove' => ['lead'], 'cover.need' => ['lead'],
         'exports' => ['lead', 'keeper', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.take' => ['lead'],
-        'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'modules' => self::ALL,
+        'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
         'kits.store' => ['lead'], 'operations.copy' => ['lead', 'keeper', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],

@@ -65,6 +65,24 @@ final class WorkersTest extends ServedTestCase
         $this->assertSame('New tape', $lead->get("/api/items/{$code}")['body']['name']);
     }
 
+    public function test_what_an_edition_does_to_many_kits_is_worked_out_beside_the_requests(): void
+    {
+        $lead = $this->signIn('lead');
+        $lists = array_filter($lead->get('/api/lists')['body'], static fn (array $list): bool => $list['code'] === 'bleeding-set' && $list['edition'] === '2');
+        $id = array_values($lists)[0]['id'];
+        $begun = $lead->post("/api/lists/{$id}/previews", []);
+        $this->assertSame(202, $begun['status']);
+        $read = fn (): array => $lead->get("/api/previews/{$begun['body']['id']}")['body'];
+        $this->waitFor(static fn (): bool => $read()['state'] === 'done', 'the preview');
+        $done = $read();
+        $this->assertSame([2, 2, [['now' => 'ready', 'then' => 'not_ready', 'kits' => 2]]], [$done['kits'], $done['done'], $done['counts']]);
+        $this->assertContains('Tourniquet: 1 of 2, to add 1 × Windlass tourniquet', $done['effects'][0]['added']);
+        $this->assertFalse($done['is_behind']);
+        $item = $lead->get('/api/items/foil-blanket')['body'];
+        $lead->put('/api/items/foil-blanket', $this->heavier($item));
+        $this->assertTrue($read()['is_behind'], 'It says that it is of an earlier moment.');
+    }
+
     public function test_a_session_that_only_goes_on_is_written_once_a_minute(): void
     {
         $keeper = $this->signIn('keeper');

@@ -29,6 +29,12 @@ final readonly class EditionChangeResource
         public array $excludes,
         #[OA\Property(items: new OA\Items(ref: DesignEffect::class))]
         public array $designs,
+        #[OA\Property(description: 'kits of these designs')]
+        public int $concerned,
+        #[OA\Property(description: 'whether the kits are judged here; else ask for a preview (previewEdition)')]
+        public bool $is_judged,
+        #[OA\Property]
+        public int $to_follow_count,
         #[OA\Property(items: new OA\Items(ref: KitToFollow::class))]
         public array $to_follow,
     ) {

@@ -36,6 +36,15 @@ final readonly class KitEffect
     ) {
     }
 
+    /** As it was kept. */
+    public static function from(string $json): self
+    {
+        /** @var array{kit: string, name: string, now: string, then: string, added: list<string>, moved: list<string>, removed: list<string>} $kept */
+        $kept = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
+
+        return new self($kept['kit'], $kept['name'], $kept['now'], $kept['then'], $kept['added'], $kept['moved'], $kept['removed']);
+    }
+
     public static function of(Kit $kit, AdoptionEffect $effect): self
     {
         return new self(

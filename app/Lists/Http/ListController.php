@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Lists\Http;
 
-use App\Designs\AdoptListEdition;
 use App\Designs\Models\Design;
 use App\Kits\Models\Kit;
 use App\Lists\CompareWithList;
@@ -12,7 +11,6 @@ use App\Lists\ConfirmList;
 use App\Lists\ListContent;
 use App\Lists\Models\KitList;
 use App\Lists\NewEdition;
-use App\Lists\ReadEditionChange;
 use App\Lists\ReadLists;
 use App\Lists\WriteList;
 use App\Support\Http\Controller;
@@ -110,56 +108,6 @@ final class ListController extends Controller
     public function confirm(Request $request, KitList $list, ConfirmList $confirm, ReadLists $lists): JsonResponse
     {
         return $this->json($lists->one($confirm->finish($list, $this->user($request), now())));
-    }
-
-    #[OA\Get(path: '/lists/{list}/change', operationId: 'readEditionChange', tags: ['lists'])]
-    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(
-        name: 'from',
-        in: 'query',
-        required: false,
-        description: 'The edition to compare with; else the one that it supersedes',
-        schema: new OA\Schema(type: 'string'),
-    )]
-    #[OA\Response(
-        response: 200,
-        description: 'Changes, line by line, and what each kit would lack',
-        content: new OA\JsonContent(ref: EditionChangeResource::class),
-    )]
-    #[OA\Response(response: 422, description: 'There is no edition to compare with')]
-    public function changes(Request $request, KitList $list, ReadEditionChange $change): JsonResponse
-    {
-        $from = KitList::query()->where('code', $list->code)->where('id', '!=', $list->id)
-            ->find($request->string('from')->toString() ?: $list->supersedes_id);
-        if ($from === null) {
-            abort(422, 'This is the first edition: there is none to compare it with.');
-        }
-
-        return $this->json($change($from, $list, $this->today()));
-    }
-
-    #[OA\Post(
-        path: '/lists/{list}/adoption',
-        operationId: 'adoptEdition',
-        tags: ['lists'],
-        description: 'Publishes the next edition of a design, which keeps this edition of the list. Kits follow one by one (adoptDesignEdition).',
-    )]
-    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AdoptedEdition::class))]
-    #[OA\Response(response: 200, description: 'The edition, with the designs that keep it', content: new OA\JsonContent(ref: ListResource::class))]
-    #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function adopt(AdoptedEdition $request, KitList $list, AdoptListEdition $adopt, ReadLists $lists): JsonResponse
-    {
-        /** @var list<array{line: string, pocket_id: string}> $pockets */
-        $pockets = $request->validated('pockets') ?? [];
-        $adopt(
-            Design::query()->where('id', $request->validated('design'))->firstOrFail(),
-            $list,
-            array_column($pockets, 'pocket_id', 'line'),
-            now(),
-        );
-
-        return $this->json($lists->one($list));
     }
 
     #[OA\Get(path: '/lists/{list}/comparison', operationId: 'compareWithList', tags: ['lists'])]

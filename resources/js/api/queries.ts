@@ -77,6 +77,13 @@ export const questions = {
             queryKey: ['edition-change', list, from ?? null],
             queryFn: () => ask(api.GET('/lists/{list}/change', { params: { path: { list }, query: { from } } })),
         }),
+    editionPreview: (id: string, after: number) =>
+        queryOptions({
+            queryKey: ['edition-preview', id, after],
+            queryFn: () => ask(api.GET('/previews/{preview}', { params: { path: { preview: id }, query: { after } } })),
+            refetchInterval: (query) =>
+                query.state.data?.state === 'waiting' || query.state.data?.state === 'running' ? 1_500 : false,
+        }),
     comparison: (list: string, subject: string) =>
         queryOptions({
             queryKey: ['comparison', list, subject],

@@ -675,6 +675,72 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/lists/{list}/change": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readEditionChange"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/adoption": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Publishes the next edition of a design, which keeps this edition of the list. Kits follow one by one (adoptDesignEdition). */
+        post: operations["adoptEdition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/previews": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Has a worker find out what the edition would do to every kit, where they are too many for one answer. */
+        post: operations["previewEdition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/previews/{preview}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readEditionPreview"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/lists": {
         parameters: {
             query?: never;
@@ -751,39 +817,6 @@ export interface paths {
         put?: never;
         /** @description Confirms an edition of which every line was compared. It never changes from then on. */
         post: operations["confirmList"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/lists/{list}/change": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readEditionChange"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/lists/{list}/adoption": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /** @description Publishes the next edition of a design, which keeps this edition of the list. Kits follow one by one (adoptDesignEdition). */
-        post: operations["adoptEdition"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1942,7 +1975,29 @@ export interface components {
             lines: components["schemas"]["LineChange"][];
             excludes: string[];
             designs: components["schemas"]["DesignEffect"][];
+            /** @description kits of these designs */
+            concerned: number;
+            /** @description whether the kits are judged here; else ask for a preview (previewEdition) */
+            is_judged: boolean;
+            to_follow_count: number;
             to_follow: components["schemas"]["KitToFollow"][];
+        };
+        /** @description What many kits would have added, moved and removed, as far as it is worked out, and of which moment it is. */
+        EditionPreviewResource: {
+            id: string;
+            /** @enum {string} */
+            state: "waiting" | "running" | "done" | "failed";
+            kits: number;
+            done: number;
+            /** Format: date-time */
+            made_at: string;
+            day: string;
+            /** @description something was recorded or changed since: it may be otherwise now */
+            is_behind: boolean;
+            counts: components["schemas"]["VerdictChange"][];
+            effects: components["schemas"]["KitEffect"][];
+            /** @description ask again with this to read on */
+            next: number | null;
         };
         /** @description An edition of a list, by its number. */
         EditionRef: {
@@ -2099,6 +2154,14 @@ export interface components {
             cost: number | null;
             packs: string | null;
             caution: string | null;
+        };
+        /** @description How many kits have one verdict now and another one then. */
+        VerdictChange: {
+            /** @enum {string} */
+            now: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            /** @enum {string} */
+            then: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            kits: number;
         };
         WrittenList: {
             /** @description the revision that the change was based on */
@@ -3745,6 +3808,126 @@ export interface operations {
             };
         };
     };
+    readEditionChange: {
+        parameters: {
+            query?: {
+                /** @description The edition to compare with; else the one that it supersedes */
+                from?: string;
+            };
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Changes, line by line, and what each kit would lack */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditionChangeResource"];
+                };
+            };
+            /** @description There is no edition to compare with */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    adoptEdition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdoptedEdition"];
+            };
+        };
+        responses: {
+            /** @description The edition, with the designs that keep it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    previewEdition: {
+        parameters: {
+            query?: {
+                from?: string;
+            };
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The preview, begun */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditionPreviewResource"];
+                };
+            };
+            /** @description There is no edition to compare with */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readEditionPreview: {
+        parameters: {
+            query?: {
+                after?: number;
+            };
+            header?: never;
+            path: {
+                preview: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description As far as it is */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditionPreviewResource"];
+                };
+            };
+        };
+    };
     readLists: {
         parameters: {
             query?: never;
@@ -3947,71 +4130,6 @@ export interface operations {
                 };
             };
             /** @description Lines are left that nobody compared */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    readEditionChange: {
-        parameters: {
-            query?: {
-                /** @description The edition to compare with; else the one that it supersedes */
-                from?: string;
-            };
-            header?: never;
-            path: {
-                list: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description Changes, line by line, and what each kit would lack */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["EditionChangeResource"];
-                };
-            };
-            /** @description There is no edition to compare with */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-        };
-    };
-    adoptEdition: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                list: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["AdoptedEdition"];
-            };
-        };
-        responses: {
-            /** @description The edition, with the designs that keep it */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ListResource"];
-                };
-            };
-            /** @description Not accepted as entered */
             422: {
                 headers: {
                     [name: string]: unknown;

@@ -11,6 +11,7 @@ import { Choose } from '../ui/Fields';
 import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { VerdictMark } from '../ui/VerdictMark';
+import { EditionPreview } from './EditionPreview';
 import { EffectTexts } from './EffectTexts';
 import { words } from './words';
 
@@ -74,6 +75,9 @@ export default function ChangePage() {
                             </li>
                         ))}
                     </Box>
+                    {change.to_follow_count > change.to_follow.length && (
+                        <Typography>{words.andMoreKits(change.to_follow_count - change.to_follow.length)}</Typography>
+                    )}
                 </Sheet>
             )}
             {change.designs.length === 0 && change.to_follow.length === 0 && (
@@ -85,6 +89,7 @@ export default function ChangePage() {
                     </Empty>
                 </Sheet>
             )}
+            {!change.is_judged && <EditionPreview change={change} />}
             {change.designs.map((design) => (
                 <DesignEffect key={design.id} change={change} design={design} mayAdopt={may('plan')} />
             ))}
@@ -117,7 +122,7 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
     const problem = isProblem(adopt.error) ? adopt.error : null;
     return (
         <Sheet title={words.whatItsKitsWouldBe(design.name)}>
-            {design.kits.length === 0 && <Empty>{words.thereIsNoKitOf}</Empty>}
+            {design.kits.length === 0 && change.is_judged && <Empty>{words.thereIsNoKitOf}</Empty>}
             {design.kits.map((kit) => (
                 <Box key={kit.kit} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
                     <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'center' }}>
@@ -125,10 +130,10 @@ function DesignEffect({ change, design, mayAdopt }: DesignEffectProps) {
                             {kit.kit} {kit.name}
                         </Link>
                         <Box component="span" sx={{ display: 'inline-flex', gap: 2, alignItems: 'center' }}>
-                            now <VerdictMark verdict={kit.now} />
+                            {words.now} <VerdictMark verdict={kit.now} />
                         </Box>
                         <Box component="span" sx={{ display: 'inline-flex', gap: 2, alignItems: 'center' }}>
-                            then <VerdictMark verdict={kit.then} />
+                            {words.then} <VerdictMark verdict={kit.then} />
                         </Box>
                     </Box>
                     <EffectTexts effect={kit} />

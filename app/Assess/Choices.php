@@ -19,11 +19,8 @@ final class Choices
     /** @var array<string, ProvisionChoice>|null */
     private ?array $choices = null;
 
-    /** @var array<string, array{int, int}> by list id: cost, and lines without a price */
-    private array $costs = [];
-
-    /** What the catalogue is like now. */
-    private ?string $catalogue = null;
+    /** @var array<string, array{int, int}>|null by list id: cost, and lines without a price */
+    private ?array $costs = null;
 
     public function __construct(private readonly ListLoader $lists, private readonly Prices $prices)
     {
@@ -35,7 +32,7 @@ final class Choices
             $this->choices = [];
             foreach (
                 ProvisionChoice::query()
-                    ->with(['list.lines.entries.item', 'list.lines.entries.minima', 'list.exclusions', 'design'])
+                    ->with(['list', 'design'])
                     ->get() as $choice
             ) {
                 $this->choices[$choice->wanted] = $choice;
@@ -52,20 +49,37 @@ final class Choices
         if ($choice === null) {
             return null;
         }
-        if (! isset($this->costs[$choice->list_id])) {
-            // A plan is calculated at every answer: the cost is remembered until the list or the catalogue changes.
-            $this->catalogue ??= (string) DB::table('items')
-                ->selectRaw("CONCAT(COUNT(*), '.', SUM(revision), '.', MAX(id)) AS state")
-                ->value('state');
-            $kept = Cache::remember(
-                "list-cost.{$choice->list_id}.{$choice->list->revision}.{$this->catalogue}",
-                86400,
-                fn (): array => $this->calculated($choice->list),
-            );
-            $this->costs[$choice->list_id] = $kept;
+
+        return $this->costs()[$choice->list_id];
+    }
+
+    /**
+     * What one of each list costs, and how many of its items have no price. A plan is calculated at every answer: it is remembered until a
+     * list or the catalogue changes.
+     *
+     * @return array<string, array{int, int}> by list id
+     */
+    private function costs(): array
+    {
+        if ($this->costs === null) {
+            $lists = [];
+            foreach ($this->choices ?? [] as $choice) {
+                $lists[$choice->list_id] = $choice->list;
+            }
+            ksort($lists);
+            $revisions = implode(',', array_map(static fn (KitList $list): string => "{$list->id}.{$list->revision}", $lists));
+            $catalogue = (string) DB::table('items')->selectRaw("CONCAT(COUNT(*), '.', SUM(revision), '.', MAX(id)) AS state")->value('state');
+            /** @var array<string, array{int, int}> $costs */
+            $costs = Cache::remember('list-costs.'.hash('sha256', "{$revisions} {$catalogue}"), 86400, function () use ($lists): array {
+                KitList::query()->getModel()->newCollection(array_values($lists))
+                    ->loadMissing(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+
+                return array_map($this->calculated(...), $lists);
+            });
+            $this->costs = $costs;
         }
 
-        return $this->costs[$choice->list_id];
+        return $this->costs;
     }
 
     /** @return array{int, int} */
@@ -101,5 +115,6 @@ final class Choices
     public function forget(): void
     {
         $this->choices = null;
+        $this->costs = null;
     }
 }

@@ -18,12 +18,15 @@ use App\Catalogue\Models\ItemMeasure;
 use App\Catalogue\Models\ItemNeed;
 use App\Catalogue\Models\ItemPack;
 use App\Lists\Models\KitList;
-use App\Stock\Models\Holding;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** The catalogue, and one item: what it is, what it needs beside it, where it is and where it is missing. */
 final class ReadItems
 {
+    /** Of the places in which an item lies, and of the kits that lack it. */
+    private const SHOWN = 200;
+
     public function __construct(
         private readonly Measures $measures,
         private readonly Organisation $organisation,
@@ -67,7 +70,9 @@ final class ReadItems
     public function one(Item $item): ItemResource
     {
         $item->load(['measures', 'packs', 'needs.companions', 'supersededBy', 'standIns']);
-        $for = Item::query()->whereIn('id', DB::table('item_stand_ins')->where('stand_in_id', $item->id)->pluck('item_id'))->orderBy('name')->get();
+        $carried = $this->carried($item);
+        [$missing, $missingIn] = $this->missingIn($item);
+        $for = Item::query()->whereIn('id', DB::table('item_stand_ins')->where('stand_in_id', $item->id)->select('item_id'))->orderBy('name')->get();
 
         return new ItemResource(
             $item->id,
@@ -114,8 +119,12 @@ final class ReadItems
             self::names($for->all()),
             $this->acceptedBy($item->id),
             $this->excludedBy($item->class),
-            $this->carried($item),
-            $this->missingIn($item),
+            $carried->rows,
+            $carried->places,
+            $carried->inKits,
+            $carried->inStores,
+            $missing,
+            $missingIn,
         );
     }
 
@@ -212,37 +221,45 @@ final class ReadItems
         );
     }
 
-    /** @return list<CarriedResource> */
-    private function carried(Item $item): array
+    /** In stores first, then in kits by code; with how much there is in all. */
+    private function carried(Item $item): CarriedItem
     {
-        $held = Holding::query()
-            ->whereHas('lot', fn ($lot) => $lot->where('item_id', $item->id))
-            ->with(['lot', 'kit.place', 'store.place'])
-            ->get()
-            ->sortBy(
-                fn (Holding $holding): string => ($holding->store_id === null ? '1' : '0').
-                    ($holding->kit->code ?? '').
-                    ($holding->lot->good_until ?? '9'),
-            );
+        $rows = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')
+            ->leftJoin('kits', 'kits.id', '=', 'holdings.kit_id')->leftJoin('stores', 'stores.id', '=', 'holdings.store_id')
+            ->join('places', fn ($join) => $join->whereRaw('places.id = COALESCE(kits.place_id, stores.place_id)'))
+            ->where('lots.item_id', $item->id)
+            ->orderByRaw('holdings.store_id IS NULL')->orderBy('kits.code')->orderByRaw("COALESCE(lots.good_until, '9999-12-31')")
+            ->orderBy('holdings.id')->limit(self::SHOWN)
+            ->get([
+                'kits.code', 'kits.name as kit', 'stores.name as store', 'places.path', 'lots.number', 'lots.expires', 'lots.good_until',
+                'holdings.condition', 'holdings.quantity', DB::raw('COUNT(*) OVER () AS places'),
+                DB::raw('SUM(IF(holdings.store_id IS NULL, holdings.quantity, 0)) OVER () AS in_kits'),
+                DB::raw('SUM(IF(holdings.store_id IS NULL, 0, holdings.quantity)) OVER () AS in_stores'),
+            ]);
+        $first = $rows->first();
 
-        return array_values($held->map(fn (Holding $holding): CarriedResource => new CarriedResource(
-            $holding->kit === null ? (string) $holding->store?->name : "{$holding->kit->code} {$holding->kit->name}",
-            $holding->kit?->code, $holding->kit === null ? (string) $holding->store?->place->path : $holding->kit->place->path,
-            $holding->lot->number, $holding->lot->expires, $holding->lot->good_until, $holding->condition->value, $holding->quantity,
-        ))->all());
+        return new CarriedItem(
+            array_values($rows->map(static fn (stdClass $row): CarriedResource => new CarriedResource(
+                $row->code === null ? (string) $row->store : "{$row->code} {$row->kit}", $row->code, $row->path,
+                $row->number, $row->expires, $row->good_until, $row->condition, (int) $row->quantity,
+            ))->all()),
+            (int) ($first->places ?? 0), (int) ($first->in_kits ?? 0), (int) ($first->in_stores ?? 0),
+        );
     }
 
-    /** @return list<string> kits whose list names the item and that hold none of it */
+    /** @return array{list<string>, int} codes of kits whose list names the item and that hold none of it, and how many there are */
     private function missingIn(Item $item): array
     {
-        return array_values(DB::table('kits')
+        $kits = DB::table('kits')
             ->join('design_editions', 'design_editions.id', '=', 'kits.design_edition_id')->whereNull('kits.retired_on')
             ->whereExists(fn ($query) => $query->from('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
                 ->where('line_entries.item_id', $item->id)->where('line_entries.position', 0)
                 ->where(fn ($owner) => $owner->whereColumn('lines.list_id', 'design_editions.list_id')
                     ->orWhereColumn('lines.design_edition_id', 'design_editions.id')))
             ->whereNotExists(fn ($query) => $query->from('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')
-                ->whereColumn('holdings.kit_id', 'kits.id')->where('lots.item_id', $item->id)->where('holdings.condition', 'good'))
-            ->orderBy('kits.code')->pluck('kits.code')->all());
+                ->whereColumn('holdings.kit_id', 'kits.id')->where('lots.item_id', $item->id)->where('holdings.condition', 'good'));
+        $codes = (clone $kits)->orderBy('kits.code')->limit(self::SHOWN)->pluck('kits.code')->all();
+
+        return [array_values(array_map(strval(...), $codes)), count($codes) < self::SHOWN ? count($codes) : $kits->count()];
     }
 }

@@ -157,14 +157,14 @@ final class ReadChecks
     /** The last check that answers for the kit. */
     public function lastOf(Kit $kit): ?CheckRef
     {
-        $number = DB::table('checks')
-            ->where('kit_id', $kit->id)
-            ->where('standing', 'stands')
-            ->orderByDesc('operation_number')
-            ->value('operation_number');
-        $operation = $number === null ? null : Operation::query()->with('check')->where('number', $number)->first();
+        $last = DB::table('checks')->join('operations', 'operations.number', '=', 'checks.operation_number')
+            ->where('checks.kit_id', $kit->id)->where('checks.standing', 'stands')->orderByDesc('checks.operation_number')
+            ->first(['operations.id', 'operations.kind', 'operations.day', 'operations.done_at', 'operations.signed', 'checks.verdict']);
 
-        return $operation === null ? null : $this->ref($operation);
+        return $last === null ? null : new CheckRef(
+            $last->id, $last->kind === OperationKind::FullCheck->value ? 'full' : 'quick', $last->day, $last->done_at.'Z', (string) $last->signed,
+            $last->verdict,
+        );
     }
 
     private static function kind(Operation $operation): string

@@ -25,9 +25,9 @@ use App\Kits\Http\PlaceRef;
 use App\Kits\Http\PocketResource;
 use App\Kits\Http\SealResource;
 use App\Kits\Models\Kit;
-use App\Kits\Models\Place;
 use App\Ledger\Head;
 use App\Lists\Http\ListRef;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\PrintedDate;
 
 /** A kit with its picture, contents, verdict, place and last check. */
@@ -39,6 +39,7 @@ final class ReadKit
         private readonly Words $words,
         private readonly Catalogue $catalogue,
         private readonly ReadChecks $checks,
+        private readonly PlacesAbove $places,
     ) {
     }
 
@@ -54,12 +55,12 @@ final class ReadKit
             $kit->name,
             $judged->plan->code,
             $judged->plan->name,
-            DesignEditionRef::of($kit->edition),
-            $this->laterEdition($kit),
+            new DesignEditionRef($judged->plan->editionId, $judged->plan->number, $judged->plan->list->edition),
+            self::laterEdition($judged->plan),
             $kit->parent === null ? null : new ModuleOf($kit->parent->code, $kit->parent->name),
             self::modules($judged->plan),
             self::list($judged->plan),
-            self::place($kit->place),
+            $this->place($kit->place_id),
             $judged->scope->scope->value,
             $judged->scope->because,
             $kit->retired_on,
@@ -75,11 +76,13 @@ final class ReadKit
         );
     }
 
-    private function laterEdition(Kit $kit): ?DesignEditionRef
+    private static function laterEdition(KitPlan $plan): ?DesignEditionRef
     {
-        $latest = $kit->edition->design->latest;
+        $later = DB::table('design_editions')->join('lists', 'lists.id', '=', 'design_editions.list_id')
+            ->where('design_id', $plan->designId)->where('number', '>', $plan->number)->whereNotNull('published_at')
+            ->orderByDesc('number')->first(['design_editions.id', 'number', 'lists.edition']);
 
-        return $latest === null || $latest->number <= $kit->edition->number ? null : DesignEditionRef::of($latest);
+        return $later === null ? null : new DesignEditionRef($later->id, (int) $later->number, $later->edition);
     }
 
     private static function seal(Kit $kit): SealResource
@@ -112,8 +115,10 @@ final class ReadKit
         );
     }
 
-    public static function place(Place $place): PlaceRef
+    private function place(string $id): PlaceRef
     {
+        $place = $this->places->of($id);
+
         return new PlaceRef($place->id, $place->name, $place->path);
     }
 

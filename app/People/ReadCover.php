@@ -9,7 +9,8 @@ use App\Assess\Models\Assessment;
 use App\Assess\ReadAssessments;
 use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
-use App\Kits\Models\Place;
+use App\Kits\PlaceAbove;
+use App\Kits\PlacesAbove;
 use App\People\Http\ShiftCover;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
@@ -21,7 +22,7 @@ final class ReadCover
     /** A qualification that expires within this many days is said, so that a course can be booked. */
     private const SOON_DAYS = 60;
 
-    public function __construct(private readonly Scopes $scopes)
+    public function __construct(private readonly Scopes $scopes, private readonly PlacesAbove $places)
     {
     }
 
@@ -38,7 +39,11 @@ final class ReadCover
     public function ofPlaces(array $placeIds, string $today): array
     {
         $cover = [];
-        foreach (Place::query()->whereIn('id', $placeIds)->orderBy('walk_order')->get() as $place) {
+        $covered = array_values(array_intersect($placeIds, $this->scopes->coveredPlaces()));
+        $this->places->readAhead($this->scopes->coveredPlaces());
+        $places = array_map($this->places->of(...), $covered);
+        usort($places, static fn (PlaceAbove $one, PlaceAbove $other): int => $one->walkOrder <=> $other->walkOrder);
+        foreach ($places as $place) {
             foreach ($this->scopes->cover($place->id, Day::of($today))->shifts as $shift) {
                 $cover[] = new ShiftCover(
                     new PlaceRef($place->id, $place->name, $place->path),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People;
 
 use App\Kits\Models\Kit;
+use App\Kits\PlacesAbove;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Kit\Scope;
@@ -22,8 +23,9 @@ final class Scopes
     /** @var array<string, list<Needed>> by place */
     private array $needs = [];
 
-    /** @var array<string, array{parent: string|null, name: string}> */
-    private array $places = [];
+    public function __construct(private readonly PlacesAbove $places)
+    {
+    }
 
     /** The scope of a kit: what somebody posted to its place may use in every shift; where nobody is, what was set by hand. */
     public function of(Kit $kit, Day $asOf): KitScope
@@ -34,7 +36,7 @@ final class Scopes
             return new KitScope($kit->scope, 'set by hand: nobody is posted to its place or asked for there', null);
         }
 
-        return new KitScope($cover->scope, "as posted to {$this->place($place)['name']} in every shift", $cover->holdsThrough);
+        return new KitScope($cover->scope, "as posted to {$this->places->of($place)->name} in every shift", $cover->holdsThrough);
     }
 
     public function cover(string $placeId, Day $asOf): Cover
@@ -59,7 +61,6 @@ final class Scopes
     {
         $this->postings = null;
         $this->needs = [];
-        $this->places = [];
     }
 
     /** The nearest place, itself or what it lies in, to which somebody is posted or that asks for somebody. */
@@ -72,21 +73,9 @@ final class Scopes
 
         return Nearest::of(
             $placeId,
-            fn (string $at): ?string => $this->place($at)['parent'],
+            $this->places->parent(...),
             fn (string $at): bool => isset($this->postings[$at]) || isset($this->needs[$at]),
         );
-    }
-
-    /** @return array{parent: string|null, name: string} */
-    private function place(string $id): array
-    {
-        if (! isset($this->places[$id])) {
-            /** @var object{parent_id: string|null, name: string} $place */
-            $place = DB::table('places')->where('id', $id)->first(['parent_id', 'name']);
-            $this->places[$id] = ['parent' => $place->parent_id, 'name' => $place->name];
-        }
-
-        return $this->places[$id];
     }
 
     private function read(): void
@@ -95,18 +84,22 @@ final class Scopes
             return;
         }
         $this->postings = [];
+        $needed = DB::table('cover_needs')->select([
+            'place_id', 'shift', DB::raw('NULL AS first_aider_id'), 'scope', DB::raw('NULL AS expires_on'), DB::raw('NULL AS ended_on'), 'count', 'id',
+        ]);
         $rows = DB::table('postings')->join('first_aiders', 'first_aiders.id', '=', 'postings.first_aider_id')
             ->leftJoin('qualifications', 'qualifications.first_aider_id', '=', 'first_aiders.id')
-            ->orderBy('postings.id')
-            ->get([
-                'postings.place_id',
-                'postings.shift',
-                'postings.first_aider_id',
-                'qualifications.scope',
-                'qualifications.expires_on',
-                'first_aiders.ended_on',
-            ]);
+            ->select([
+                'postings.place_id', 'postings.shift', 'postings.first_aider_id', 'qualifications.scope', 'qualifications.expires_on',
+                'first_aiders.ended_on', DB::raw('NULL AS count'), 'postings.id',
+            ])
+            ->unionAll($needed)->orderBy('id')->get();
         foreach ($rows as $row) {
+            if ($row->count !== null) {
+                $this->needs[$row->place_id][] = new Needed($row->shift, Scope::from($row->scope), (int) $row->count);
+
+                continue;
+            }
             // Who stops counts through their last day, as a qualification does.
             $until = array_filter([$row->expires_on, $row->ended_on]);
             $this->postings[$row->place_id][] = new Posting(
@@ -115,9 +108,6 @@ final class Scopes
                 Scope::from($row->scope ?? Scope::Anyone->value),
                 $until === [] ? null : Day::of(min($until)),
             );
-        }
-        foreach (DB::table('cover_needs')->orderBy('id')->get() as $need) {
-            $this->needs[$need->place_id][] = new Needed($need->shift, Scope::from($need->scope), (int) $need->count);
         }
     }
 }

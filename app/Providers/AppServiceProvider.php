@@ -40,6 +40,7 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->scoped(\App\Judging\KitPlans::class);
         $this->app->scoped(\App\Judging\KitContents::class);
         $this->app->scoped(\App\People\Scopes::class);
+        $this->app->scoped(\App\Kits\PlacesAbove::class);
         $this->app->scoped(\App\Judging\JudgingVersion::class);
         $this->app->scoped(\App\Catalogue\Measures::class);
         $this->app->scoped(Organisation::class, fn (): Organisation => Organisation::current());

@@ -25,7 +25,7 @@ final class StockTest extends TestCase
         $yard = Place::query()->where('name', 'Tree yard')->firstOrFail();
         Store::query()->create(['place_id' => $yard->id, 'name' => 'Yard locker']);
         $this->assertSame('Yard locker', $this->getJson('/api/kits/QH-07/restock')->json('store_name'));
-        $this->assertSame('Potting shed cupboard', (new NearestStore)($this->kit('QH-13'))?->name);
+        $this->assertSame('Potting shed cupboard', app(NearestStore::class)($this->kit('QH-13'))?->name);
     }
 
     public function test_another_store_can_be_chosen(): void

@@ -84,8 +84,16 @@ final readonly class ItemResource
         public array $excluded_by,
         #[OA\Property(items: new OA\Items(ref: CarriedResource::class))]
         public array $carried,
+        #[OA\Property(description: 'rows there are in all; the first of them are given')]
+        public int $carried_rows,
+        #[OA\Property(description: 'pieces')]
+        public int $in_kits,
+        #[OA\Property(description: 'pieces')]
+        public int $in_stores,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $missing_in,
+        #[OA\Property(description: 'kits there are in all; the first of them are given')]
+        public int $missing_kits,
     ) {
     }
 }

@@ -40,9 +40,10 @@ final class RestockController extends Controller
     {
         /** @var array{store?: string} $query */
         $query = $request->validate(['store' => ['ulid', 'exists:stores,id']]);
+        $stores = Store::query()->orderBy('id')->get();
         $store = isset($query['store'])
-            ? Store::query()->findOrFail($query['store'])
-            : $nearest($kit) ?? abort(422, 'There is no store yet: add one before anything is restocked from it.');
+            ? $stores->firstOrFail(static fn (Store $one): bool => $one->id === strtolower($query['store']))
+            : $nearest->among($kit, $stores) ?? abort(422, 'There is no store yet: add one before anything is restocked from it.');
         $base = BaseResource::of(Head::read()->base());
         $judged = $judge->judge($kit, $this->today());
         $plan = $restock($judged, $store);
@@ -50,9 +51,7 @@ final class RestockController extends Controller
 
         return $this->json(new RestockResource(
             $store->id, $store->name,
-            array_values(Store::query()->orderBy('name')->get()->map(
-                static fn (Store $one): StoreRef => new StoreRef($one->id, $one->name),
-            )->all()),
+            array_map(static fn (Store $one): StoreRef => new StoreRef($one->id, $one->name), array_values($stores->sortBy('name')->all())),
             $base, (string) $judged->judgement->assignment->policy->goodUntil(),
             array_map(static fn (PlannedOut $row): TakeResource => new TakeResource(
                 $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution,

@@ -1314,7 +1314,15 @@ export interface components {
             accepted_by: string[];
             excluded_by: string[];
             carried: components["schemas"]["CarriedResource"][];
+            /** @description rows there are in all; the first of them are given */
+            carried_rows: number;
+            /** @description pieces */
+            in_kits: number;
+            /** @description pieces */
+            in_stores: number;
             missing_in: string[];
+            /** @description kits there are in all; the first of them are given */
+            missing_kits: number;
         };
         /** @description An item in the catalogue's table. */
         ItemRow: {

@@ -21,8 +21,6 @@ export default function ItemPage() {
         return <Waiting error={error} />;
     }
     const lot = search.get('lot');
-    const inKits = item.carried.filter((row) => row.kit !== null).reduce((sum, row) => sum + row.quantity, 0);
-    const inStore = item.carried.filter((row) => row.kit === null).reduce((sum, row) => sum + row.quantity, 0);
     return (
         <Page
             title={item.name}
@@ -47,7 +45,7 @@ export default function ItemPage() {
                     <Caution text={item.caution} />
                     <About item={item} />
                 </Sheet>
-                <Sheet title={words.inKitsInStore(inKits, inStore)}>
+                <Sheet title={words.inKitsInStore(item.in_kits, item.in_stores)}>
                     {item.missing_in.length > 0 && (
                         <Typography sx={{ mb: 2 }}>
                             <strong>{words.missing}</strong> in{' '}
@@ -59,13 +57,18 @@ export default function ItemPage() {
                                     </Link>
                                 </span>
                             ))}
-                            .
+                            {item.missing_kits > item.missing_in.length
+                                ? words.andMoreKits(item.missing_kits - item.missing_in.length)
+                                : '.'}
                         </Typography>
                     )}
                     {item.carried.length === 0 ? (
                         <Empty>{words.noneInAnyKitOr}</Empty>
                     ) : (
                         <Carried rows={item.carried} dated={item.dated} lot={lot} />
+                    )}
+                    {item.carried_rows > item.carried.length && (
+                        <Typography sx={{ mt: 2 }}>{words.firstOf(item.carried.length, item.carried_rows)}</Typography>
                     )}
                 </Sheet>
             </Box>

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Checks\Http;
 
 use App\Checks\CountedRow;
+use App\Judging\JudgingVersion;
 use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use Illuminate\Validation\ValidationException;
@@ -21,6 +22,8 @@ trait CountedRows
     /** @return list<CountedRow> */
     private function countedRows(Kit $kit): array
     {
+        // Plans that are kept are read at once.
+        app(JudgingVersion::class)->now();
         $pockets = app(KitPlans::class)->forKit($kit)->pockets;
         $rows = [];
         $errors = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stock\Http;
 
 use App\Checks\Http\SaysWhen;
+use App\Judging\JudgingVersion;
 use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Stock\PutIn;
@@ -124,6 +125,8 @@ final class DoneRestock extends FormRequest
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
         }
 
+        // Plans that are kept are read at once.
+        app(JudgingVersion::class)->now();
         $pockets = app(KitPlans::class)->forKit($kit)->pockets;
         foreach (['out', 'in'] as $way) {
             foreach ($valid[$way] as $index => $row) {

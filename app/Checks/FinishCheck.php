@@ -77,7 +77,7 @@ final class FinishCheck
     /** @param  list<OperationSince>  $since */
     private function full(Kit $whole, Kit $kit, CheckReport $report, User $by, array $since): Recorded
     {
-        $opened = OpenedModules::of($kit, $report->modules);
+        $opened = OpenedModules::of($kit, $report->modules, $since !== []);
         // A seal that its checker could not know of asks for no reason of theirs.
         foreach ($report->sealReason === null && ! OperationSince::anySetASeal($since) ? [$kit, ...$opened->kits] : [] as $one) {
             if ($one->seal === Seal::Intact) {

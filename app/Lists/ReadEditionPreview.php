@@ -35,7 +35,7 @@ final class ReadEditionPreview
             $preview->state,
             $preview->kits,
             $preview->done,
-            $preview->made_at.'Z',
+            str_replace(' ', 'T', $preview->made_at).'Z',
             $preview->day,
             $this->version->now() > $preview->version || Head::read()->number > $preview->operation,
             array_values($counts->map(static fn (stdClass $one): VerdictChange => new VerdictChange($one->now, $one->then, (int) $one->kits))->all()),

@@ -14,6 +14,9 @@ final class Find
 {
     private const EACH = 6;
 
+    /** Of which those that come first are shown. */
+    private const MANY = 200;
+
     public function __invoke(string $query): FindResource
     {
         $query = trim($query);
@@ -21,26 +24,27 @@ final class Find
         if ($text === '') {
             return new FindResource($query, []);
         }
-        $like = '%'.addcslashes($text, '%_\\').'%';
-        $start = addcslashes($text, '%_\\').'%';
+        $words = SearchWords::of($text);
 
         return new FindResource($query, [
-            ...$this->kits($like, $start),
-            ...$this->items($like, $start),
-            ...$this->places($like),
-            ...$this->lots($start),
+            ...$this->kits($words),
+            ...$this->items($words),
+            ...$this->places($words),
+            ...$this->lots($words->beginning()),
         ]);
     }
 
     /** @return list<FoundResource> */
-    private function kits(string $like, string $start): array
+    private function kits(SearchWords $words): array
     {
-        $kits = DB::table('kits')
-            ->join('places', 'places.id', '=', 'kits.place_id')
-            ->where(fn ($query) => $query->where('kits.code', 'like', $like)->orWhere('kits.name', 'like', $like))
-            ->orderByRaw('kits.code LIKE ? DESC', [$start])
-            ->orderBy('kits.code')
-            ->limit(self::EACH)
+        // Each by its own index: together they would be looked for in every kit there is.
+        $byCode = DB::table('kits')->where('code', 'like', $words->beginning())->orderBy('code')->limit(self::EACH)
+            ->select(['id', DB::raw('0 AS later')]);
+        $byName = $words->among(DB::table('kits'), 'name')->limit(self::EACH)->select(['id', DB::raw('1 AS later')]);
+        $kits = DB::table('kits')->join('places', 'places.id', '=', 'kits.place_id')
+            ->joinSub($byCode->unionAll($byName), 'found', 'found.id', '=', 'kits.id')
+            ->groupBy('kits.id', 'kits.code', 'kits.name', 'places.path', 'kits.retired_on')
+            ->orderByRaw('MIN(found.later)')->orderBy('kits.code')->limit(self::EACH)
             ->get(['kits.code', 'kits.name', 'places.path', 'kits.retired_on']);
 
         return array_values(
@@ -58,10 +62,12 @@ final class Find
     }
 
     /** @return list<FoundResource> */
-    private function items(string $like, string $start): array
+    private function items(SearchWords $words): array
     {
-        $items = DB::table('items')->where(fn ($query) => $query->where('name', 'like', $like)->orWhere('code', 'like', $like))
-            ->orderByRaw('name LIKE ? DESC', [$start])->orderBy('name')->limit(self::EACH)->get(['code', 'name', 'purpose']);
+        $byName = $words->among(DB::table('items'), 'name')->limit(self::MANY)->select('id');
+        $byCode = DB::table('items')->where('code', 'like', $words->beginning())->orderBy('code')->limit(self::EACH)->select('id');
+        $items = DB::table('items')->joinSub($byName->union($byCode), 'found', 'found.id', '=', 'items.id')
+            ->orderByRaw('name LIKE ? DESC', [$words->beginning()])->orderBy('name')->limit(self::EACH)->get(['code', 'name', 'purpose']);
 
         return array_values(
             $items
@@ -71,9 +77,11 @@ final class Find
     }
 
     /** @return list<FoundResource> */
-    private function places(string $like): array
+    private function places(SearchWords $words): array
     {
-        $places = DB::table('places')->where('path', 'like', $like)->orderBy('walk_order')->limit(self::EACH)->get(['id', 'name', 'path']);
+        $found = $words->among(DB::table('places'), 'path')->limit(self::MANY)->select('id');
+        $places = DB::table('places')->joinSub($found, 'found', 'found.id', '=', 'places.id')
+            ->orderBy('walk_order')->limit(self::EACH)->get(['places.id', 'name', 'path']);
 
         return array_values(
             $places

@@ -14,7 +14,7 @@ run_bench() {
     use_instance bench 8190
     port=$(free_port 8190)
     trap 'stop_server; stop_database' EXIT
-    [ "$fleet" -lt 1000 ] || export DB_BUFFER_POOL=4G
+    [ "$fleet" -lt 1000 ] || export DB_BUFFER_POOL=4G DB_REDO_LOG=2G
     start_database
     grep -q '^SIGN_IN_TRIES=' "$var/.env" || printf 'SIGN_IN_TRIES=1000\n' >> "$var/.env"
     prepare_application

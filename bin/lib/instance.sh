@@ -50,7 +50,7 @@ start_database() {
         setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$var/db" --socket="$sockets/db.sock" --pid-file="$var/run/db.pid" \
             --bind-address=127.0.0.1 --port="$(cat "$var/db.port")" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
             --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,ONLY_FULL_GROUP_BY \
-            --default-time-zone=+00:00 --skip-name-resolve --innodb-buffer-pool-size="${DB_BUFFER_POOL:-256M}" --innodb-flush-log-at-trx-commit=1 \
+            --default-time-zone=+00:00 --skip-name-resolve --innodb-buffer-pool-size="${DB_BUFFER_POOL:-256M}" --innodb-log-file-size="${DB_REDO_LOG:-96M}" --innodb-flush-log-at-trx-commit=1 \
             --innodb-lock-wait-timeout=10 --performance-schema=OFF --log-bin-trust-function-creators=ON --log-error="$var/db.log" </dev/null >/dev/null 2>&1 &
         echo $! > "$var/run/db.pid"
         disown

@@ -32,6 +32,7 @@ return new class extends Migration
             $table->string('name', 120);
             // "Glasshouses, tropical house", for a row that stands by itself.
             $table->string('path', 400)->unique();
+            $table->fullText('path');
             // The order in which one walks past them.
             $table->unsignedInteger('walk_order')->index();
         });

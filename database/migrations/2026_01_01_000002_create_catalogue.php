@@ -14,7 +14,8 @@ return new class extends Migration
         Schema::create('items', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->string('code', 60)->unique();
-            $table->string('name', 120);
+            $table->string('name', 120)->index();
+            $table->fullText('name');
             $table->string('class', 120)->index();
             $table->enum('count_unit', ['each', 'pair', 'roll'])->default('each');
             $table->boolean('dated');

@@ -35,7 +35,8 @@ return new class extends Migration
         Schema::create('kits', function (Blueprint $table): void {
             $table->ulid('id')->primary();
             $table->string('code', 20)->unique();
-            $table->string('name', 120);
+            $table->string('name', 120)->index();
+            $table->fullText('name');
             // From here on a projection of the record, made anew by ledger:verify --rebuild (App\Ledger\KitFacts).
             $table->foreignUlid('design_edition_id')->constrained();
             $table->foreignUlid('configuration_id')->nullable()->constrained();

@@ -8,6 +8,7 @@ import { Waiting } from './ui/Page';
 const part = (page: ReactNode) => <Suspense fallback={<Waiting error={null} />}>{page}</Suspense>;
 
 const CheckListPage = lazy(() => import('./check/CheckListPage'));
+const WaitingPage = lazy(() => import('./check/WaitingPage'));
 const CheckPage = lazy(() => import('./check/CheckPage'));
 const SignedCheckPage = lazy(() => import('./check/SignedCheckPage'));
 const RestockListPage = lazy(() => import('./restock/RestockListPage'));
@@ -66,6 +67,7 @@ export const router = createBrowserRouter([
             { path: '/kits', element: part(<PlacesPage />) },
             { path: '/kits/new', element: part(<EquipPage />) },
             { path: '/kits/:code', element: part(<KitPage />) },
+            { path: '/waiting', element: part(<WaitingPage />) },
             { path: '/kits/:code/adoption', element: part(<AdoptionPage />) },
             { path: '/kits/:code/check', element: part(<CheckPage />) },
             { path: '/kits/:code/restock', element: part(<RestockPage />) },

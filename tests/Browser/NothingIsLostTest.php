@@ -49,6 +49,24 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->press('History')->seeHeading('History of QH-12 Utility 2 kit')->see('Full check by Tobias Renn');
     }
 
+    public function test_a_signed_check_that_is_refused_needs_its_checker_on_every_screen(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->open('/kits/QH-13')->seeHeading('QH-13 Walk pouch A');
+        $visit->open('/kits/QH-06/check')->seeHeading('Check QH-06 Laboratory box')->press('Whole pocket as recorded');
+        $visit->open('/check')->press('1 check on this device')->seeHeading('Waiting to be sent')->see('Begun on this device, not signed yet');
+        $visit->press('Go on with it: QH-06')->seeHeading('Check QH-06 Laboratory box')->fill('Note', str_repeat('Much to say. ', 45));
+        $visit->chrome->network(true);
+        $this->finishAll($visit);
+        $visit->see('Signed and saved on this device');
+        $visit->press('Today')->see('sent as soon as the server answers: check of QH-06');
+        $visit->chrome->network(false);
+        $visit->see('Needs you: the signed check of QH-06 was not accepted.')->see('A note has 500 characters at the most.');
+        $visit->press('Pack')->see('Needs you: the signed check of QH-06 was not accepted.');
+        $visit->press('Put the check of QH-06 right')->seeHeading('Check QH-06 Laboratory box');
+        $visit->fill('Note', 'Said shortly')->press('Sign and finish')->seeHeading('Full check of QH-06 Laboratory box')->dontSee('Needs you');
+    }
+
     public function test_a_session_that_ends_while_one_types(): void
     {
         $visit = $this->atDesk()->signIn('keeper');

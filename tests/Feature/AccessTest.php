@@ -105,9 +105,14 @@ final class AccessTest extends TestCase
             'user_id' => $this->person('lead')->id, 'made_at' => now(),
         ]);
         $import->save();
+        $edition = KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail();
+        $preview = \App\Lists\Models\EditionPreview::query()->create([
+            'from_id' => $edition->supersedes_id, 'to_id' => $edition->id, 'user_id' => $this->person('lead')->id, 'kits' => 0, 'version' => 0,
+            'operation' => 0, 'day' => now()->toDateString(), 'made_at' => now()->utc()->format('Y-m-d H:i:s'),
+        ]);
 
         return '/'.strtr($route->uri(), [
-            '{kind}' => 'catalogue', '{import}' => $import->id,
+            '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
             '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),

@@ -85,6 +85,36 @@ final class ModuleTest extends TestCase
         $this->assertSame([], app(Verify::class)()->faults);
     }
 
+    public function test_a_check_that_relied_on_a_seal_which_is_broken_by_now_is_not_dropped(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-17');
+        $own = array_values(array_filter($this->asRecorded($kit)['rows'], static fn (array $row): bool => ! str_contains($row['pocket_id'], '.')));
+        $check = [...$this->asRecorded($kit), 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true]], 'done_at' => now()->toIso8601ZuluString()];
+        $this->travel(5)->minutes();
+        $this->putJson("/api/kits/QH-M1/seals/{$this->ulid()}", [
+            'event' => 'broken', 'reason' => 'A pod was needed', 'begun_at' => now()->toIso8601ZuluString(), 'base' => $this->readKit('QH-M1')['base'],
+        ])->assertOk();
+        $this->travel(5)->minutes();
+        $this->app?->forgetScopedInstances();
+        $this->finish($check)->assertOk()->assertJsonPath('standing', 'stands');
+        $module = $this->kit('QH-M1');
+        $this->assertSame(['broken', 'A pod was needed'], [$module->seal->value, $module->seal_broken_reason]);
+        $this->assertNotSame($this->today(), $module->last_full_on);
+        $this->assertSame([], app(Verify::class)()->faults);
+        $this->finish([...$this->asRecorded($this->readKit('QH-17')), 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true]]])
+            ->assertJsonValidationErrors(['modules.0.relied']);
+    }
+
+    public function test_a_kit_that_was_checked_answers_alike_after_it_was_retired(): void
+    {
+        $id = $this->ulid();
+        $check = [...$this->asRecorded($this->actAs('keeper')->readKit('QH-17')), 'seal_reason' => 'Planned full check'];
+        $answer = $this->finish($check, $id)->assertOk()->json();
+        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-17'), 'worn out', $this->person('lead'), now()->addMinute(), $this->today());
+        $this->app?->forgetScopedInstances();
+        $this->assertSame($answer, $this->finish($check, $id)->assertOk()->json());
+    }
+
     public function test_a_module_is_checked_by_itself_and_the_kit_is_judged_again(): void
     {
         $alone = $this->actAs('keeper')->readKit('QH-M1');

@@ -21,6 +21,11 @@ final class ReadingTest extends TestCase
         $this->assertSame([['lot', '/items/haemostatic-gauze?lot=H4471']], $find('H4471'));
         $this->assertSame([], $find('%'));
         $this->assertSame([], $find('   '));
+        foreach (['/api/find?q=desk', '/api/find?q=visitor%20box', '/api/find?q=q', '/api/find?q=%2B%2A%28%29%22', '/api/find?q=for%20a'] as $odd) {
+            $this->getJson($odd)->assertOk();
+        }
+        $this->assertSame(['kit', '/kits/QH-01'], $find('desk visitor')[0] ?? null, 'Words in any order.');
+        $this->assertContains(['kit', '/kits/QH-13'], $find('Walk pouch A'));
         $this->getJson('/api/find?q='.str_repeat('x', 121))->assertUnprocessable();
     }
 

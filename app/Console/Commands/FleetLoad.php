@@ -163,7 +163,7 @@ final class FleetLoad extends Command
         $equipped = array_sum(array_map(static fn (FleetKit $kit): int => count($kit->contents), $kits));
         $each = array_sum(array_map(static fn (FleetKit $kit): int => 3 * min(self::ROWS, count($kit->contents)), $kits));
 
-        return $each === 0 ? 0 : max(0, (int) ceil(((int) $this->argument('movements') - $equipped) / $each));
+        return $each === 0 ? 0 : max(0, (int) round(((int) $this->argument('movements') - $equipped) / $each));
     }
 
     private function equip(FleetKit $kit): void

@@ -138,10 +138,10 @@ final class Kit extends Model
         return $this->hasOne(KitState::class);
     }
 
-    /** @return HasMany<Kit, $this> the modules in it */
+    /** @return HasMany<Kit, $this> the modules in it; out of service only where it is itself */
     public function modules(): HasMany
     {
-        return $this->hasMany(self::class, 'parent_kit_id')->where('retired_on', null)->orderBy('code');
+        return $this->hasMany(self::class, 'parent_kit_id')->orderBy('code');
     }
 
     /** @return HasMany<Holding, $this> */

@@ -1,18 +1,21 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import { useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { questions } from '../api/queries';
 import { KitLine } from '../pack/PlacesPage';
 import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { count } from '../ui/words';
+import { drafts } from './drafts';
 import { words } from './words';
 
 /** All kits by the day on which their check falls due. */
 export default function CheckListPage() {
     const { data: places, error } = useQuery(questions.places());
-    const { may, today } = useSession();
+    const { may, today, user } = useSession();
+    const own = useSyncExternalStore(drafts.subscribe, drafts.all).filter((draft) => draft.user === user?.id).length;
     if (!places) {
         return <Waiting error={error} />;
     }
@@ -25,7 +28,16 @@ export default function CheckListPage() {
         { title: words.noCheckPlanned, kits: kits.filter((kit) => kit.due_on === null) },
     ];
     return (
-        <Page title={words.check}>
+        <Page
+            title={words.check}
+            beside={
+                own > 0 && (
+                    <Button component={Link} to="/waiting">
+                        {words.onThisDevice(count(own, 'check'))}
+                    </Button>
+                )
+            }
+        >
             <Box
                 sx={{
                     display: 'grid',

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { useSession } from '../session/useSession';
+import { isRefused, whyRefused, type Draft } from './draft';
 import { drafts } from './drafts';
 import { sendWaiting } from './outbox';
 import { words } from './words';
@@ -31,9 +32,34 @@ export function Outbox() {
             window.removeEventListener('online', send);
         };
     }, [isWaiting, user, client]);
-    if (!isWaiting) {
-        return null;
-    }
+    const refused = all.filter((draft) => draft.user === user?.id && isRefused(draft));
+    return (
+        <>
+            {refused.map((draft) => (
+                <Box
+                    key={draft.id}
+                    role="alert"
+                    sx={{
+                        px: { xs: 4, md: 6 },
+                        py: 2,
+                        bgcolor: 'canvas',
+                        borderBottom: 1,
+                        borderLeft: 6,
+                        borderColor: 'error.main',
+                    }}
+                >
+                    <strong>{words.needsYou}</strong> {words.checkWasNotAccepted(draft.kit)} {whyRefused(draft)}{' '}
+                    <Link to={`/kits/${draft.kit}/check`} style={{ color: 'inherit', fontWeight: 700 }}>
+                        {words.putItRight(draft.kit)}
+                    </Link>
+                </Box>
+            ))}
+            {isWaiting && <Waiting waiting={waiting} />}
+        </>
+    );
+}
+
+function Waiting({ waiting }: { waiting: Draft[] }) {
     return (
         <Box
             role="status"
@@ -49,7 +75,10 @@ export function Outbox() {
                     </Link>
                 </span>
             ))}
-            .
+            .{' '}
+            <Link to="/waiting" style={{ color: 'inherit' }}>
+                {words.waitingToBeSent}
+            </Link>
         </Box>
     );
 }

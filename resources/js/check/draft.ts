@@ -142,6 +142,16 @@ export function setModule(draft: Draft, code: string, to: Partial<DraftModule>):
     };
 }
 
+/** The server did not take it: it stays here until its checker puts it right. */
+export function isRefused(draft: Draft): boolean {
+    return !draft.isWaiting && (draft.trouble !== null || Object.keys(draft.errors).length > 0);
+}
+
+/** Why it was not taken, in one sentence. */
+export function whyRefused(draft: Draft): string {
+    return Object.values(draft.errors)[0]?.[0] ?? draft.trouble?.detail ?? '';
+}
+
 /** Signed now: it is sent as soon as the server answers. */
 export function sign(draft: Draft): Draft {
     return {

@@ -1,6 +1,19 @@
 /** What the page says here, to be read in one go. */
 export const words = {
     addAnItemThatIs: 'Add an item that is on no line',
+    needsYou: 'Needs you:',
+    checkWasNotAccepted: (kit: string) => `the signed check of ${kit} was not accepted.`,
+    putItRight: (kit: string) => `Put the check of ${kit} right`,
+    waitingToBeSent: 'Waiting to be sent',
+    notAccepted: 'Not accepted: they need you',
+    signedAndWaiting: 'Signed, waiting for the server',
+    notFinished: 'Begun on this device, not signed yet',
+    nothingWaits: 'Nothing waits on this device: every check that was begun here is recorded.',
+    ofOthers: (checks: string) => `${checks} of somebody else on this device, who sees them when they sign in.`,
+    begunAt: (at: string) => `begun ${at}`,
+    countedOf: (done: number, all: number) => `${done} of ${all} rows counted`,
+    goOn: 'Go on with it',
+    onThisDevice: (checks: string) => `${checks} on this device`,
     readTheSeal: (module: string, seal: string) =>
         `${module} is closed with seal ${seal}. Read the number: if it is this one and whole, the module can stay closed.`,
     leftClosed: (seal: string) => `Left closed: seal ${seal} is whole. What is in it was not counted.`,

@@ -22,7 +22,7 @@ const stages: Stage[] = [
     { to: '/assess', word: words.assess, icon: 'assess', here: /^\/assess/ },
     { to: '/lists', word: words.lists, icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
     { to: '/kits', word: words.pack, icon: 'pack', here: /^\/kits(\/[^/]+(\/history)?)?$/ },
-    { to: '/check', word: words.check, icon: 'check', here: /^\/(check$|checks\/|kits\/[^/]+\/check)/ },
+    { to: '/check', word: words.check, icon: 'check', here: /^\/(check$|checks\/|waiting$|kits\/[^/]+\/check)/ },
     { to: '/restock', word: words.restock, icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
 ];
 

@@ -38,8 +38,13 @@ final class VerifyStates
             }
             $after = (string) end($ids);
         } while (count($ids) === KitStates::AT_ONCE);
+        // Sums and states are read in one snapshot.
+        $miscounted = Transaction::run(static fn (): array => StateCounts::faults());
+        if ($miscounted !== []) {
+            StateCounts::countAnew();
+        }
 
-        return $wrong;
+        return [...$wrong, ...$miscounted];
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Today;
 
 use App\Judging\KitStates;
+use App\Judging\StateCounts;
 use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
 use App\Ledger\Parts\CheckFinding;
@@ -74,21 +75,14 @@ final class ReadToday
     /** @return array{array<string, int>, int, int, int} kits by verdict, kits being judged again, kits overdue, rows of the worklist */
     private function count(string $today): array
     {
-        // Each looks at one index alone, and but for the first at few rows of it, however many kits there are.
-        $byVerdict = static fn (Builder $states): array => $states->groupBy('verdict')->selectRaw('verdict, COUNT(*) AS kits')
-            ->pluck('kits', 'verdict')->map(static fn (mixed $kits): int => is_numeric($kits) ? (int) $kits : 0)->all();
-        $counts = $byVerdict(DB::table('kit_states'));
-        $again = $byVerdict(KitStates::notPresent($today));
-        foreach ($again as $verdict => $kits) {
-            $counts[$verdict] -= $kits;
+        $states = StateCounts::on($today);
+        $counts = $states->byVerdict;
+        $again = KitStates::notPresent($today)->groupBy('verdict')->get(['verdict', DB::raw('COUNT(*) AS kits')]);
+        foreach ($again as $one) {
+            $counts[$one->verdict] = ($counts[$one->verdict] ?? 0) - (int) $one->kits;
         }
 
-        return [
-            $counts,
-            array_sum($again),
-            DB::table('kit_states')->where('overdue_from', '<=', $today)->count(),
-            DB::table('kit_states')->where('band', '<', Band::Nothing->value)->count(),
-        ];
+        return [$counts, (int) $again->sum('kits'), $states->overdue, $states->onWorklist];
     }
 
     /** @return Collection<int, stdClass> most pressing first, by the core's band, and within it in walking order */

@@ -324,6 +324,22 @@ return new class extends Migration
             $table->index('verdict');
             $table->index(['band', 'walk_order', 'code'], 'kit_states_work');
         });
+        // How many states there are of each kind, as what is added and taken away: each write appends what it changes, so that nobody waits
+        // for anybody, and the sums are put together now and then (App\Judging\StateCounts).
+        Schema::create('state_counts', function (Blueprint $table): void {
+            $table->id();
+            $table->enum('verdict', self::VERDICTS);
+            $table->unsignedTinyInteger('band');
+            $table->date('overdue_from')->nullable();
+            $table->integer('kits');
+        });
+        $count = static fn (string $row, string $kits): string => "INSERT INTO state_counts (verdict, band, overdue_from, kits)
+            VALUES ({$row}.verdict, {$row}.band, {$row}.overdue_from, {$kits});";
+        DB::unprepared('CREATE TRIGGER kit_states_counted_in AFTER INSERT ON kit_states FOR EACH ROW '.$count('NEW', '1'));
+        DB::unprepared('CREATE TRIGGER kit_states_counted_out AFTER DELETE ON kit_states FOR EACH ROW '.$count('OLD', '-1'));
+        DB::unprepared('CREATE TRIGGER kit_states_counted_again AFTER UPDATE ON kit_states FOR EACH ROW
+            IF OLD.verdict <> NEW.verdict OR OLD.band <> NEW.band OR NOT OLD.overdue_from <=> NEW.overdue_from THEN
+            '.$count('OLD', '-1').' '.$count('NEW', '1').' END IF');
         Schema::create('judging_version', function (Blueprint $table): void {
             $table->unsignedTinyInteger('id')->primary();
             $table->unsignedBigInteger('version');

@@ -9,6 +9,7 @@ use App\Catalogue\Models\Item;
 use App\Judging\JudgeMarked;
 use App\Judging\JudgingVersion;
 use App\Judging\KitStates;
+use App\Judging\StateCounts;
 use App\Judging\VerifyStates;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Queue;
@@ -164,6 +165,34 @@ final class StatesTest extends TestCase
         $this->assertStringContainsString('QH-07: it rests on operation 10000000', implode("\n", $wrong));
         $this->assertStringContainsString('QH-09: it was never judged', implode("\n", $wrong));
         $this->assertSame('ready_with_actions', $this->shown('QH-05'), 'What was wrong is judged again.');
+        $this->assertSame([], app(VerifyStates::class)($this->today()));
+    }
+
+    public function test_the_counts_follow_every_state_and_are_put_together(): void
+    {
+        $this->assertSame([], StateCounts::faults());
+        $before = DB::table('state_counts')->count();
+        DB::table('kit_states')->where('code', 'QH-03')->update(['verdict' => 'limited', 'band' => 2, 'overdue_from' => '2020-01-01']);
+        DB::table('kit_states')->where('code', 'QH-04')->delete();
+        DB::table('kit_states')->where('code', 'QH-05')->update(['mass_g' => 1]);
+        $this->assertSame([], StateCounts::faults());
+        $this->assertSame($before + 3, DB::table('state_counts')->count(), 'What changes nothing of it appends nothing.');
+        $counted = StateCounts::on($this->today());
+        $this->assertSame(16, array_sum($counted->byVerdict));
+        $this->assertSame(DB::table('kit_states')->where('overdue_from', '<=', $this->today())->count(), $counted->overdue);
+        $this->assertSame(DB::table('kit_states')->where('band', '<', 4)->count(), $counted->onWorklist);
+        StateCounts::putTogether();
+        $this->assertLessThan($before, DB::table('state_counts')->count());
+        $this->assertEquals($counted, StateCounts::on($this->today()));
+        $this->assertSame([], StateCounts::faults());
+    }
+
+    public function test_counts_that_are_wrong_are_reported_and_counted_anew(): void
+    {
+        DB::table('state_counts')->insert(['verdict' => 'ready', 'band' => 4, 'overdue_from' => null, 'kits' => 3]);
+        $wrong = app(VerifyStates::class)($this->today());
+        $this->assertCount(1, $wrong);
+        $this->assertStringContainsString('Ready, band 4, overdue from no day: counted as', $wrong[0]);
         $this->assertSame([], app(VerifyStates::class)($this->today()));
     }
 

@@ -3,12 +3,10 @@
 declare(strict_types=1);
 
 use App\Judging\JudgeMarked;
-use App\Judging\StateCounts;
 use Illuminate\Support\Facades\Schedule;
 
 // What the calendar changed, and what a worker left: at midnight, and after a stop.
 Schedule::job(new JudgeMarked)->everyMinute();
-Schedule::call(StateCounts::putTogether(...))->name('state counts')->everyMinute();
 // Every state beside judging anew: a difference is reported.
 Schedule::command('kits:verify')->dailyAt('02:10')->withoutOverlapping();
 Schedule::command('people:forget')->dailyAt('03:10');

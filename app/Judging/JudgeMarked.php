@@ -33,7 +33,9 @@ final class JudgeMarked implements ShouldBeUniqueUntilProcessing, ShouldQueue
     public function handle(KitStates $states, JudgingVersion $version, Organisation $organisation): void
     {
         Transaction::run(static fn () => $version->keepPlans());
-        if ($states->judgeMarked($organisation->today(), self::SECONDS) > 0) {
+        $left = $states->judgeMarked($organisation->today(), self::SECONDS);
+        StateCounts::putTogether();
+        if ($left > 0) {
             self::dispatch();
         }
     }

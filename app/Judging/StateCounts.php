@@ -38,9 +38,12 @@ final readonly class StateCounts
         return new self($byVerdict, $overdue, $onWorklist);
     }
 
-    /** Puts together what was appended, so that there is little to add up. */
-    public static function putTogether(): void
+    /** Puts together what was appended, so that there is little to add up: where it has become much. */
+    public static function putTogether(int $much = 500): void
     {
+        if (DB::table('state_counts')->count() < $much) {
+            return;
+        }
         Transaction::run(static function (): void {
             // Held as they are read: what is not committed yet is waited for, and nothing comes in between.
             $rows = DB::table('state_counts')->orderBy('id')->lockForUpdate()->get();

@@ -20,6 +20,7 @@ use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Due\Seal;
 
 /**
  * Makes a module for a kit, puts one in or takes it out: with all that is in it, its seal and its history. The design of the kit stays as
@@ -110,6 +111,7 @@ final class MoveModule
             if ($kit->id === $module->id) {
                 throw ValidationException::withMessages(['module' => "{$module->code} is in no kit."]);
             }
+            self::refuseSealed($kit);
             $kit->setRelation('modules', $kit->modules->reject(static fn (Kit $one): bool => $one->id === $module->id)->values());
             $module->setRelation('modules', $module->modules()->get());
             $changes = [
@@ -168,11 +170,22 @@ final class MoveModule
     private function fit(Kit $kit): Kit
     {
         $kit->refuseRetired();
+        self::refuseSealed($kit);
         if ($kit->parent_kit_id !== null) {
             throw ValidationException::withMessages(['kit' => "{$kit->code} is a module in another kit, and has none of its own."]);
         }
 
         return $kit;
+    }
+
+    /** Who reaches a module opens the kit: its seal does not vouch for what is in it any more. */
+    private static function refuseSealed(Kit $kit): void
+    {
+        if ($kit->seal === Seal::Intact) {
+            throw ValidationException::withMessages([
+                'module' => "Seal {$kit->seal_number} is on {$kit->code}. Report it broken first, with the reason.",
+            ]);
+        }
     }
 
     /** The first slot of the kit that asks for a module of that design and has none. */

@@ -161,6 +161,76 @@ final class ModuleTest extends TestCase
         $this->assertSame([], app(Verify::class)()->faults);
     }
 
+    public function test_a_sealed_kit_is_not_opened_for_a_module_without_saying_so(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-17');
+        $seal = fn (array $what): array => [...$what, 'begun_at' => now()->toIso8601ZuluString(), 'base' => $this->readKit('QH-17')['base']];
+        $this->putJson("/api/kits/QH-17/seals/{$this->ulid()}", $seal(['event' => 'set', 'seal_number' => 'SV-1']))->assertOk();
+        $this->app?->forgetScopedInstances();
+        $this->deleteJson('/api/kits/QH-17/modules/QH-M1')->assertUnprocessable()->assertJsonValidationErrors(['module']);
+        $this->assertSame($this->kit('QH-17')->id, $this->kit('QH-M1')->parent_kit_id);
+        $this->putJson("/api/kits/QH-17/seals/{$this->ulid()}", $seal(['event' => 'broken', 'reason' => 'The eye roll goes elsewhere']))->assertOk();
+        $this->app?->forgetScopedInstances();
+        $this->deleteJson('/api/kits/QH-17/modules/QH-M1')->assertOk();
+        $this->assertNull($this->kit('QH-M1')->parent_kit_id);
+        $this->assertSame([], app(Verify::class)()->faults);
+    }
+
+    public function test_a_design_with_pouches_within_pockets_comes_back_from_both_formats(): void
+    {
+        $this->actAs('lead');
+        $design = collect(json_decode((string) $this->get('/api/exports/designs')->getContent(), true)['designs'])->firstWhere('code', 'bleeding-set');
+        $pocket = $design['leaves'][0]['pockets'][0];
+        $last = array_pop($pocket['lines']);
+        $pocket['inside'] = [[
+            'name' => 'Inner pouch', 'row' => 1, 'column' => 1, 'kind' => 'pouch', 'closure' => 'zip', 'outside' => false, 'sealed' => true,
+            'caution' => 'Sharp', 'properties' => ['sharps', 'waterproof'], 'lines' => [$last],
+        ]];
+        $design['leaves'][0]['pockets'][0] = $pocket;
+        $import = $this->bringIn('designs', 'json', (string) json_encode(['format' => 'sarcina.designs/1', 'designs' => [$design]]));
+        $this->assertSame('ready', $import['state'], (string) json_encode($import['shown']));
+        $this->putJson("/api/imports/{$import['id']}/taking")->assertOk();
+        $this->app?->forgetScopedInstances();
+        foreach (['json', 'csv'] as $format) {
+            $sent = (string) $this->get("/api/exports/designs?format={$format}")->getContent();
+            $this->assertStringContainsString('Inner pouch', $sent);
+            $shown = $this->bringIn('designs', $format, $sent)['shown'];
+            $this->assertSame([], array_filter($shown, static fn (array $row): bool => $row['outcome'] !== 'same'), $format);
+        }
+        $change = $this->getJson('/api/kits/QH-08/adoption')->assertOk()->json('effect');
+        $this->assertStringContainsString("to {$design['leaves'][0]['name']}, {$pocket['name']}, Inner pouch", implode(' ', $change['moved']));
+        $edition = $this->getJson('/api/kits/QH-08/adoption')->json('to.id');
+        $before = (int) DB::table('holdings')->where('kit_id', $this->kit('QH-08')->id)->sum('quantity');
+        $seal = $this->readKit('QH-08')['seal'];
+        if ($seal['state'] === 'intact') {
+            $this->postJson('/api/kits/QH-08/adoption', ['edition' => $edition])->assertUnprocessable()->assertJsonValidationErrors(['edition']);
+            $this->putJson("/api/kits/QH-08/seals/{$this->ulid()}", [
+                'event' => 'broken', 'reason' => 'New edition', 'begun_at' => now()->toIso8601ZuluString(), 'base' => $this->readKit('QH-08')['base'],
+            ])->assertOk();
+        }
+        $this->postJson('/api/kits/QH-08/adoption', ['edition' => $edition])->assertOk();
+        $this->app?->forgetScopedInstances();
+        $line = collect($this->readKit('QH-08')['verdict']['lines'])->firstWhere('code', $last);
+        $this->assertSame(['met', 0], [$line['state'], $line['elsewhere']], 'What moved lies where its line lives.');
+        $this->assertSame($before, (int) DB::table('holdings')->where('kit_id', $this->kit('QH-08')->id)->sum('quantity'));
+        $moved = collect($this->getJson('/api/kits/QH-08/history')->json('entries'))->firstWhere('kind', 'change');
+        $this->assertStringContainsString('instead of', $moved['notes'][0]);
+        $this->assertNotSame([], $moved['movements']);
+        foreach ([
+            ['pockets', 0, 'inside', 0, 'inside', [['name' => 'Too deep', 'row' => 1, 'column' => 1]], 'lies too deep'],
+            ['pockets', 0, 'kind', 'slot', null, null, 'a slot names the design of its module'],
+        ] as $case) {
+            $wrong = $design;
+            if ($case[1] === 0 && $case[2] === 'inside') {
+                $wrong['leaves'][0]['pockets'][0]['inside'][0]['inside'] = $case[5];
+            } else {
+                $wrong['leaves'][0]['pockets'][0]['kind'] = 'slot';
+            }
+            $refused = $this->bringIn('designs', 'json', (string) json_encode(['format' => 'sarcina.designs/1', 'designs' => [$wrong]]));
+            $this->assertStringContainsString((string) $case[6], implode(' ', $refused['shown'][0]['texts']));
+        }
+    }
+
     public function test_what_is_done_to_a_kit_is_done_to_its_modules(): void
     {
         $place = DB::table('places')->where('name', 'Meadow')->value('id') ?? DB::table('places')->value('id');

@@ -182,6 +182,8 @@ final class StatesTest extends TestCase
         $this->assertSame(DB::table('kit_states')->where('overdue_from', '<=', $this->today())->count(), $counted->overdue);
         $this->assertSame(DB::table('kit_states')->where('band', '<', 4)->count(), $counted->onWorklist);
         StateCounts::putTogether();
+        $this->assertSame($before + 3, DB::table('state_counts')->count(), 'It is little.');
+        StateCounts::putTogether(1);
         $this->assertLessThan($before, DB::table('state_counts')->count());
         $this->assertEquals($counted, StateCounts::on($this->today()));
         $this->assertSame([], StateCounts::faults());

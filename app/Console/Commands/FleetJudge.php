@@ -10,6 +10,7 @@ use App\Judging\JudgingVersion;
 use App\Judging\KitContents;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
+use App\Judging\StateCounts;
 use App\Kits\Models\Kit;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
@@ -34,6 +35,7 @@ final class FleetJudge extends Command
         $begun = hrtime(true);
         $marked = DB::table('kit_states')->where('is_marked', true)->count();
         $states->judgeMarked($today, 7200.0);
+        StateCounts::putTogether();
         $this->line(sprintf('%d kits that were marked judged in %d s.', $marked, (hrtime(true) - $begun) / 1e9));
         /** @var list<Kit> $kits */
         $kits = Kit::byThemselves()->with(['place', 'modules'])->orderBy('code')->limit(self::MOST)->get()->all();

@@ -53,6 +53,27 @@ describe('a row that is counted', () => {
         expect(now.rows.map((row) => row.quantity)).toEqual(['4', '5']);
     });
 
+    it('asks once whether the day or the month is first, and refuses a day that there is not', async () => {
+        localStorage.clear();
+        render(<Rows rows={[draftRow()]} />);
+        counts()[0]?.focus();
+        await userEvent.keyboard('d');
+        const date = screen.getByRole<HTMLInputElement>('textbox', { name: /^Date of/ });
+        await userEvent.clear(date);
+        await userEvent.type(date, '29 FEB 2027');
+        expect(screen.getByText('There is no such day. Read the pack again.')).toBeTruthy();
+        await userEvent.clear(date);
+        await userEvent.type(date, '12/03/2027');
+        expect(screen.getByRole('button', { name: 'Month first: 3 Dec 2027' })).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'Day first: 12 Mar 2027' }));
+        expect(now.rows[0]).toMatchObject({ expires: '2027-03-12', unread: null });
+        expect(screen.queryByRole('button', { name: /^Day first/ })).toBeNull();
+        const again = screen.getByRole<HTMLInputElement>('textbox', { name: /^Date of/ });
+        await userEvent.clear(again);
+        await userEvent.type(again, '1.4.28{Enter}');
+        expect(now.rows[0]?.expires).toBe('2028-04-01');
+    });
+
     it('keeps a date that cannot be read as typed, and says how to type it', async () => {
         render(<Rows rows={[draftRow()]} />);
         counts()[0]?.focus();

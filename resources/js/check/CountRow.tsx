@@ -6,7 +6,7 @@ import InputBase from '@mui/material/InputBase';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { readPrinted, sayExpiry } from '../ui/words';
+import { dateOrder, readPrinted, sayExpiry } from '../ui/words';
 import { ConditionDialog } from './ConditionDialog';
 import { DateField } from './DateField';
 import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
@@ -128,7 +128,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     label={words.dateOf(what)}
                     error={error('expires')}
                     onRead={(typed) => {
-                        const read = readPrinted(typed);
+                        const read = readPrinted(typed, dateOrder.read());
                         set(typed === '' || read ? { expires: read, unread: null } : { unread: typed });
                     }}
                     onDone={() => count.current?.focus()}

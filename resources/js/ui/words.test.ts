@@ -3,7 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { keepToday } from '../api/today';
 import {
     count,
+    dateOrder,
+    isNoDay,
     readPrinted,
+    twoReadings,
     sayDay,
     sayElsewhere,
     sayExpiry,
@@ -68,7 +71,52 @@ describe('a date typed as it is printed', () => {
         '03/2',
         '1/2/3/4',
         '2027-00-10',
+        '29 FEB 2027',
+        '2027-02-29',
+        '31.04.2027',
+        '31 JUN 27',
+        '12/03/2027',
+        '12.03.27',
     ])('is not guessed at: %s', (typed) => expect(readPrinted(typed)).toBeNull());
+});
+
+describe('a date in numbers', () => {
+    it('could mean two days, and is read in the order that is known', () => {
+        expect(twoReadings('12/03/2027')).toEqual({ day: '2027-03-12', month: '2027-12-03' });
+        expect(readPrinted('12.03.2027', 'day')).toBe('2027-03-12');
+        expect(readPrinted('12/03/27', 'month')).toBe('2027-12-03');
+        expect(twoReadings('03/03/2027')).toBeNull();
+        expect(readPrinted('03/03/2027')).toBe('2027-03-03');
+    });
+
+    it('asks nothing where a number is no month', () => {
+        expect(readPrinted('25/12/2027')).toBe('2027-12-25');
+        expect(readPrinted('12/25/27')).toBe('2027-12-25');
+        expect(readPrinted('12/25/27', 'day')).toBe('2027-12-25');
+        expect(twoReadings('25/12/2027')).toBeNull();
+    });
+
+    it('knows which days there are', () => {
+        expect(readPrinted('29 FEB 2028')).toBe('2028-02-29');
+        expect(['29 FEB 2027', '31/04/2027', '2027-13', '2100-02-29'].map((typed) => isNoDay(typed))).toEqual([
+            true,
+            true,
+            true,
+            true,
+        ]);
+        expect(['29 FEB 2028', 'March', '', '12/03/2027'].map((typed) => isNoDay(typed))).toEqual([
+            false,
+            false,
+            false,
+            false,
+        ]);
+    });
+
+    it('is asked about once on a device', () => {
+        expect(dateOrder.read()).toBeNull();
+        dateOrder.keep('day');
+        expect(dateOrder.read()).toBe('day');
+    });
 });
 
 describe('what is said', () => {

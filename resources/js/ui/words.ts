@@ -96,31 +96,83 @@ export function sayExpiry(printed: string): string {
 
 const months = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
-/**
- * A date typed as it is printed on a pack (03/27, 2027-03, 12 MAR 27, MAR 2027, 2027-03-12), as YYYY-MM or YYYY-MM-DD.
- * Null where it could mean two days or none; whether the day exists, the server says.
- */
-export function readPrinted(typed: string): string | null {
+export type DateOrder = 'day' | 'month';
+
+interface Printed {
+    year: string;
+    month: string;
+    day?: string;
+}
+
+const year = (written: string) => (written.length === 2 ? `20${written}` : written);
+const two = (written: string | number) => String(written).padStart(2, '0');
+
+/** What was typed, as year, month and day, whether or not there is such a day; null where it has no shape of a date. */
+function partsOf(typed: string, order: DateOrder | null): Printed | null {
     const text = typed.trim().toLowerCase().replace(/\s+/g, ' ');
-    const year = (written: string) => (written.length === 2 ? `20${written}` : written);
-    const two = (written: string | number) => String(written).padStart(2, '0');
-    const inRange = (month: string, date?: string) =>
-        Number(month) >= 1 && Number(month) <= 12 && (date === undefined || (Number(date) >= 1 && Number(date) <= 31));
     let parts = /^(\d{4})[-/. ](\d{1,2})(?:[-/. ](\d{1,2}))?$/.exec(text);
-    if (parts?.[1] && parts[2] && inRange(parts[2], parts[3])) {
-        return `${parts[1]}-${two(parts[2])}${parts[3] ? `-${two(parts[3])}` : ''}`;
+    if (parts?.[1] && parts[2]) {
+        return { year: parts[1], month: parts[2], day: parts[3] };
     }
     parts = /^(\d{1,2})[-/. ](\d{4}|\d{2})$/.exec(text);
-    if (parts?.[1] && parts[2] && inRange(parts[1])) {
-        return `${year(parts[2])}-${two(parts[1])}`;
+    if (parts?.[1] && parts[2]) {
+        return { year: year(parts[2]), month: parts[1] };
+    }
+    parts = /^(\d{1,2})[-/. ](\d{1,2})[-/. ](\d{4}|\d{2})$/.exec(text);
+    if (parts?.[1] && parts[2] && parts[3]) {
+        const [first, second] = [parts[1], parts[2]];
+        // A number above 12 is no month: then there is nothing to ask.
+        const isDayFirst = Number(first) > 12 || (Number(second) <= 12 && (order === 'day' || first === second));
+        if (isDayFirst) {
+            return { year: year(parts[3]), month: second, day: first };
+        }
+        return Number(second) > 12 || order === 'month' ? { year: year(parts[3]), month: first, day: second } : null;
     }
     parts = /^(?:(\d{1,2})[-/. ]?)?([a-z]{3})[a-z]*\.?[-/. ]?(\d{4}|\d{2})$/.exec(text);
     const named = parts?.[2] ? months.indexOf(parts[2]) + 1 : 0;
-    if (parts?.[3] && named > 0 && inRange(String(named), parts[1])) {
-        return `${year(parts[3])}-${two(named)}${parts[1] ? `-${two(parts[1])}` : ''}`;
-    }
-    return null;
+    return parts?.[3] && named > 0 ? { year: year(parts[3]), month: String(named), day: parts[1] } : null;
 }
+
+function exists({ year: of, month, day }: Printed): boolean {
+    const last = new Date(Date.UTC(Number(of), Number(month), 0)).getUTCDate();
+    return (
+        Number(month) >= 1 && Number(month) <= 12 && (day === undefined || (Number(day) >= 1 && Number(day) <= last))
+    );
+}
+
+/**
+ * A date typed as it is printed on a pack (03/27, 2027-03, 12 MAR 27, MAR 2027, 2027-03-12, 12.03.2027), as YYYY-MM or YYYY-MM-DD.
+ * Null where there is no such day, where it has no shape of a date, and where it could mean two days and the order is not known.
+ */
+export function readPrinted(typed: string, order: DateOrder | null = null): string | null {
+    const parts = partsOf(typed, order);
+    return parts !== null && exists(parts)
+        ? `${parts.year}-${two(parts.month)}${parts.day === undefined ? '' : `-${two(parts.day)}`}`
+        : null;
+}
+
+/** What it means with the day first, and with the month first, where it could mean either. */
+export function twoReadings(typed: string): { day: string; month: string } | null {
+    const [day, month] = [readPrinted(typed, 'day'), readPrinted(typed, 'month')];
+    return day !== null && month !== null && day !== month ? { day, month } : null;
+}
+
+/** Whether it has the shape of a date and there is no such day: 29 FEB 2027, 31/04/2027. */
+export function isNoDay(typed: string, order: DateOrder | null = null): boolean {
+    const parts = partsOf(typed, order ?? 'day');
+    return parts !== null && !exists(parts) && readPrinted(typed, 'month') === null;
+}
+
+const ORDER = 'sarcina.date-order';
+
+/** In which order dates in numbers are printed where these kits are: asked once, and kept on this device. */
+export const dateOrder = {
+    read: (): DateOrder | null => {
+        const kept = localStorage.getItem(ORDER);
+        return kept === 'day' || kept === 'month' ? kept : null;
+    },
+    keep: (order: DateOrder): void => localStorage.setItem(ORDER, order),
+};
 
 /** What the page says here, to be read in one go. */
 export const words = {

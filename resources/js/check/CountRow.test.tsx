@@ -61,7 +61,7 @@ describe('a row that is counted', () => {
         const date = screen.getByRole<HTMLInputElement>('textbox', { name: /^Date of/ });
         await userEvent.clear(date);
         await userEvent.type(date, '29 FEB 2027');
-        expect(screen.getByText('There is no such day. Read the pack again.')).toBeTruthy();
+        expect(screen.getByText('There is no such day or month. Read the pack again.')).toBeTruthy();
         await userEvent.clear(date);
         await userEvent.type(date, '12/03/2027');
         expect(screen.getByRole('button', { name: 'Month first: 3 Dec 2027' })).toBeTruthy();
@@ -81,8 +81,8 @@ describe('a row that is counted', () => {
         const date = screen.getByRole<HTMLInputElement>('textbox', { name: /^Date of/ });
         expect(document.activeElement).toBe(date);
         await userEvent.clear(date);
-        await userEvent.type(date, '13/27{Enter}');
-        expect(now.rows[0]).toMatchObject({ unread: '13/27', expires: '2027-03' });
+        await userEvent.type(date, '13th of March{Enter}');
+        expect(now.rows[0]).toMatchObject({ unread: '13th of March', expires: '2027-03' });
         expect(screen.getByText(/Type it as printed/)).toBeTruthy();
         expect(document.activeElement).toBe(counts()[0]);
         await userEvent.clear(date);

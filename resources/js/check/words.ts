@@ -82,7 +82,7 @@ export const words = {
     dayOrMonthFirst: 'Is the day first on this pack, or the month?',
     dayFirst: (day: string) => `Day first: ${day}`,
     monthFirst: (day: string) => `Month first: ${day}`,
-    thereIsNoSuchDay: 'There is no such day. Read the pack again.',
+    thereIsNoSuchDay: 'There is no such day or month. Read the pack again.',
     typeItAsPrinted03: 'Type it as printed: 03/27, 2027-03 or 12 MAR 27.',
     signedAndSavedOnThis:
         'Signed and saved on this device. It is sent as soon as the server answers; you may leave this page.',

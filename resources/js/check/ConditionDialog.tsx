@@ -8,7 +8,7 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import { useState, type SyntheticEvent } from 'react';
-import { conditions, type Condition, type DraftRow } from './draft';
+import { counted, conditions, type Condition, type DraftRow } from './draft';
 import { words } from './words';
 
 const meaning: Record<Condition, string> = {
@@ -36,7 +36,7 @@ export function ConditionDialog({ open, row, onClose, onChoose }: ConditionDialo
 }
 
 function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) {
-    const there = row.quantity === '' ? row.recorded : Number(row.quantity);
+    const there = counted(row) ?? row.recorded;
     const [condition, setCondition] = useState<Condition>(row.condition);
     const [pieces, setPieces] = useState(String(there));
     const isSound = Number(pieces) >= 1 && Number(pieces) <= there;

@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { keepToday } from '../api/today';
 import { draftRow, kit, user } from '../testing/samples';
 import { CountRow } from './CountRow';
-import { begin, type Draft, type DraftRow } from './draft';
+import { begin, counted, type Draft, type DraftRow } from './draft';
 
 let now: Draft;
 
@@ -51,6 +51,21 @@ describe('a row that is counted', () => {
         expect(document.activeElement).toBe(counts()[1]);
         await userEvent.keyboard('5{Enter}');
         expect(now.rows.map((row) => row.quantity)).toEqual(['4', '5']);
+    });
+
+    it('takes whole numbers only, and counts nothing else', async () => {
+        render(<Rows rows={[draftRow()]} />);
+        for (const typed of ['-3', '1.5', '2e1', 'x']) {
+            await userEvent.clear(counts()[0] as HTMLElement);
+            await userEvent.type(counts()[0] as HTMLElement, typed.replace('x', 'four'));
+            expect(screen.getByText('A count is a whole number, such as 4. Count again.')).toBeTruthy();
+            expect(counts()[0]?.getAttribute('aria-invalid')).toBe('true');
+            expect(now.rows.map(counted)).toEqual([null]);
+        }
+        await userEvent.clear(counts()[0] as HTMLElement);
+        await userEvent.type(counts()[0] as HTMLElement, '3');
+        expect(now.rows.map(counted)).toEqual([3]);
+        expect(screen.queryByText(/whole number/)).toBeNull();
     });
 
     it('asks once whether the day or the month is first, and refuses a day that there is not', async () => {

@@ -9,7 +9,7 @@ import { useRef, useState, type KeyboardEvent } from 'react';
 import { dateOrder, readPrinted, sayExpiry } from '../ui/words';
 import { ConditionDialog } from './ConditionDialog';
 import { DateField } from './DateField';
-import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
+import { counted, changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
 import { moveBy } from './PocketLines';
 import { words } from './words';
 
@@ -52,7 +52,8 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
             setAsks(true);
         }
     };
-    const number = row.quantity === '' ? null : Number(row.quantity);
+    const number = counted(row);
+    const isUnread = row.quantity !== '' && number === null;
     const difference = number === null ? null : number - row.recorded;
     return (
         <Box
@@ -72,18 +73,16 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     <InputBase
                         inputRef={count}
                         value={row.quantity}
-                        onChange={(event) =>
-                            set({ quantity: event.target.value.replace(/\D/g, '').replace(/^0+(?=\d)/, '') })
-                        }
+                        onChange={(event) => set({ quantity: event.target.value.trim().replace(/^0+(?=\d)/, '') })}
                         onFocus={(event) => event.target.select()}
                         onKeyDown={onKeyDown}
                         placeholder="–"
                         inputProps={{
                             inputMode: 'numeric',
                             'aria-label': words.countOfRecorded(what, row.recorded),
-                            'aria-invalid': error('quantity') !== undefined,
+                            'aria-invalid': isUnread || error('quantity') !== undefined,
                             'data-count': true,
-                            'data-open': row.quantity === '',
+                            'data-open': number === null,
                             maxLength: 7,
                         }}
                         sx={{
@@ -91,7 +90,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                             height: 44,
                             px: 2,
                             border: 1,
-                            borderColor: error('quantity') ? 'error.main' : 'text.secondary',
+                            borderColor: isUnread || error('quantity') ? 'error.main' : 'text.secondary',
                             borderRadius: '6px',
                             fontWeight: 700,
                             fontSize: 18,
@@ -150,11 +149,19 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                 {row.lot ? words.lot2(row.lot) : words.noLot},{' '}
                 {row.expires ? sayExpiry(row.expires) : row.dated ? words.noExpiryDateOnRecord : 'undated'}
             </Typography>
-            {[lotError, error('quantity'), error('item'), error('pocket_id')].filter(Boolean).map((message) => (
-                <Typography key={message} role="alert" variant="body2" sx={{ color: 'error.main', mt: 1 }}>
-                    {message}
-                </Typography>
-            ))}
+            {[
+                lotError,
+                isUnread ? words.aCountIsAWholeNumber : undefined,
+                error('quantity'),
+                error('item'),
+                error('pocket_id'),
+            ]
+                .filter(Boolean)
+                .map((message) => (
+                    <Typography key={message} role="alert" variant="body2" sx={{ color: 'error.main', mt: 1 }}>
+                        {message}
+                    </Typography>
+                ))}
             {(lotError !== undefined || row.newLot) && (
                 <FormControlLabel
                     control={

@@ -6,7 +6,7 @@ import { Link } from 'react-router';
 import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet } from '../ui/Page';
 import { count, sayInstant } from '../ui/words';
-import { isRefused, whyRefused, type Draft } from './draft';
+import { counted, isRefused, whyRefused, type Draft } from './draft';
 import { drafts } from './drafts';
 import { words } from './words';
 
@@ -44,7 +44,7 @@ export default function WaitingPage() {
 
 function One({ draft }: { draft: Draft }) {
     const { timeZone } = useSession();
-    const done = draft.rows.filter((row) => row.quantity !== '').length;
+    const done = draft.rows.filter((row) => counted(row) !== null).length;
     return (
         <Box sx={{ borderTop: 1, borderColor: 'divider', py: 2 }} role="group" aria-label={words.check2(draft.kit)}>
             <Typography sx={{ fontWeight: 700 }}>{words.check2(draft.kit)}</Typography>

@@ -69,6 +69,11 @@ export interface Draft {
 type Kit = Schemas['KitResource'];
 type Content = Schemas['ContentResource'];
 
+/** How many were counted; null where nobody has looked yet, or where no whole number was typed. */
+export function counted(row: DraftRow): number | null {
+    return /^\d+$/.test(row.quantity) ? Number(row.quantity) : null;
+}
+
 function rowOf(content: Content): DraftRow {
     return {
         key: newId(),
@@ -182,7 +187,7 @@ export function setCondition(draft: Draft, key: string, condition: Condition, pi
     if (!row) {
         return draft;
     }
-    const there = row.quantity === '' ? row.recorded : Number(row.quantity);
+    const there = counted(row) ?? row.recorded;
     if (pieces >= there) {
         return changeRow(draft, key, { condition, quantity: String(there) });
     }
@@ -253,7 +258,7 @@ export function progress(draft: Draft, kit: Kit, pocket: string): { done: number
     }
     return {
         done:
-            rows.filter((row) => row.quantity !== '' && !row.unread).length +
+            rows.filter((row) => counted(row) !== null && !row.unread).length +
             empty.filter((line) => draft.noneFound.includes(line)).length,
         all,
     };
@@ -275,7 +280,7 @@ export function countedRows(draft: Draft): Schemas['CountedRow'][] {
         item: row.item,
         lot: row.lot,
         expires: row.expires,
-        quantity: row.quantity === '' ? row.recorded : Number(row.quantity),
+        quantity: counted(row) ?? row.recorded,
         condition: row.condition,
         new_lot: row.newLot,
     }));

@@ -79,6 +79,7 @@ export const words = {
     counted: 'Counted',
     recorded: 'Recorded',
     movedWhileItWasCounted: ', moved while it was counted',
+    aCountIsAWholeNumber: 'A count is a whole number, such as 4. Count again.',
     dayOrMonthFirst: 'Is the day first on this pack, or the month?',
     dayFirst: (day: string) => `Day first: ${day}`,
     monthFirst: (day: string) => `Month first: ${day}`,

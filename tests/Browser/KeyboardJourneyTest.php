@@ -43,7 +43,7 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $visit->keys('d');
         $this->waitForFocus($visit, 'Date of Nitrile gloves');
         $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $visit->keys('13/27')->see('Type it as printed')->keys(WebDriverKeys::ENTER);
+        $visit->keys('13/27')->see('There is no such day or month')->keys(WebDriverKeys::ENTER);
         $this->waitForFocus($visit, 'Count of Nitrile gloves');
         $visit->see('3 of 27 counted')->keys('d');
         $this->waitForFocus($visit, 'Date of Nitrile gloves');

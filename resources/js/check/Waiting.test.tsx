@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { kit, user } from '../testing/samples';
+import { kit, sealedModule, user } from '../testing/samples';
 import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
 import type { Schemas } from '../api/client';
@@ -69,17 +69,7 @@ describe('what waits on this device', () => {
 
 describe('a sealed module', () => {
     const held: Partial<Schemas['KitResource']> = {
-        modules: [
-            {
-                code: 'QH-M1',
-                id: 'roll',
-                name: 'Eye roll',
-                slot: null,
-                sealed_design: true,
-                seal: { state: 'intact', number: 'EY-1', broken_on: null, reason: null },
-                last_full_on: null,
-            },
-        ],
+        modules: [sealedModule()],
     };
 
     it('is left closed with one press, and opened only for a reason', async () => {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { draftRow, kit, user } from '../testing/samples';
+import { draftRow, kit, sealedModule, user } from '../testing/samples';
 import {
     addRow,
     begin,
@@ -50,17 +50,7 @@ describe('a check in progress', () => {
 
     it('does not count what lies in a module that is left closed', () => {
         const held = kit({
-            modules: [
-                {
-                    code: 'QH-M1',
-                    id: 'roll',
-                    name: 'Eye roll',
-                    slot: null,
-                    sealed_design: true,
-                    seal: { state: 'intact', number: 'EY-1', broken_on: null, reason: null },
-                    last_full_on: null,
-                },
-            ],
+            modules: [sealedModule()],
             contents: kit().contents.map((content, index) =>
                 index === 2 ? { ...content, pocket_id: 'roll.in' } : content,
             ),

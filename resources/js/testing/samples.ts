@@ -65,3 +65,16 @@ export function draftRow(of: Partial<DraftRow> = {}): DraftRow {
         ...of,
     };
 }
+
+/** A module that is closed with a seal. */
+export function sealedModule(): Schemas['ModuleResource'] {
+    return {
+        code: 'QH-M1',
+        id: 'roll',
+        name: 'Eye roll',
+        slot: null,
+        sealed_design: true,
+        seal: { state: 'intact', number: 'EY-1', broken_on: null, reason: null },
+        last_full_on: null,
+    };
+}

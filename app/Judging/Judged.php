@@ -15,7 +15,7 @@ final readonly class Judged
 {
     /**
      * @param  list<ContentRow>  $rows  in the order of what was judged
-     * @param  Judgement  $judgement  with what a part of the kit lacks by itself
+     * @param  Judgement  $judgement  with what a part of the kit is short of by itself
      * @param  Judgement  $joined  of the kit's document alone
      * @param  NextCheck  $planned  by the `due` rule: the earliest of the kit and its modules
      * @param  int  $version  what it was judged under (JudgingVersion)

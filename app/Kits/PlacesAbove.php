@@ -23,7 +23,8 @@ final class PlacesAbove
         $rows = DB::select(
             "WITH RECURSIVE above (id, parent_id, name, path, walk_order) AS (
                 SELECT id, parent_id, name, path, walk_order FROM places WHERE id IN ({$marks})
-                UNION DISTINCT SELECT places.id, places.parent_id, places.name, places.path, places.walk_order FROM places JOIN above ON places.id = above.parent_id
+                UNION DISTINCT SELECT places.id, places.parent_id, places.name, places.path, places.walk_order
+                FROM places JOIN above ON places.id = above.parent_id
             ) SELECT id, parent_id, name, path, walk_order FROM above",
             $wanted,
         );

@@ -85,7 +85,8 @@ final class Scopes
         }
         $this->postings = [];
         $needed = DB::table('cover_needs')->select([
-            'place_id', 'shift', DB::raw('NULL AS first_aider_id'), 'scope', DB::raw('NULL AS expires_on'), DB::raw('NULL AS ended_on'), 'count', 'id',
+            'place_id', 'shift', DB::raw('NULL AS first_aider_id'), 'scope', DB::raw('NULL AS expires_on'), DB::raw('NULL AS ended_on'),
+            'count', 'id',
         ]);
         $rows = DB::table('postings')->join('first_aiders', 'first_aiders.id', '=', 'postings.first_aider_id')
             ->leftJoin('qualifications', 'qualifications.first_aider_id', '=', 'first_aiders.id')

@@ -245,8 +245,14 @@ final class FleetLoad extends Command
      * @param  Held  $held
      * @return array<string, int|string|null>
      */
-    private function movement(array $held, int $quantity, FleetKit|Store|null $from, FleetKit|Store|null $to, string $condition, string $reason): array
-    {
+    private function movement(
+        array $held,
+        int $quantity,
+        FleetKit|Store|null $from,
+        FleetKit|Store|null $to,
+        string $condition,
+        string $reason,
+    ): array {
         $row = [...$held['row'], 'quantity' => $quantity];
         foreach (['from' => $from, 'to' => $to] as $end => $place) {
             $isKit = $place instanceof FleetKit;

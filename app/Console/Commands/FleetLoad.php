@@ -121,7 +121,7 @@ final class FleetLoad extends Command
         for ($number = Kit::query()->count(); $number < $wanted; $number++) {
             if (count($kits) % 6 === 0) {
                 $place = [
-                    'id' => self::id(), 'parent_id' => $site->id, 'kind' => 'spot', 'name' => "Spot {$number}", 'path' => "Fleet, spot {$number}",
+                    'id' => strtolower((string) Str::ulid()), 'parent_id' => $site->id, 'kind' => 'spot', 'name' => "Spot {$number}", 'path' => "Fleet, spot {$number}",
                     'walk_order' => $order += 10,
                 ];
                 $this->sheets->add('places', $place);
@@ -130,7 +130,7 @@ final class FleetLoad extends Command
             $plan = $plans->of($model->design_edition_id);
             $contents = [];
             foreach ($model->holdings as $index => $held) {
-                $lot = self::id();
+                $lot = strtolower((string) Str::ulid());
                 $printed = $held->lot->expires;
                 $name = "F{$number}-{$index}";
                 $this->sheets->add('lots', [
@@ -149,7 +149,7 @@ final class FleetLoad extends Command
                 ];
             }
             $kits[] = new FleetKit(
-                self::id(), sprintf('FL-%06d', $number), "{$model->name} {$number}", $model,
+                strtolower((string) Str::ulid()), sprintf('FL-%06d', $number), "{$model->name} {$number}", $model,
                 (string) $place['id'], (string) $place['path'], $order, $contents,
             );
         }
@@ -292,10 +292,5 @@ final class FleetLoad extends Command
     private static function named(FleetKit $kit): array
     {
         return ['kit_id' => $kit->id, 'code' => $kit->code, 'name' => $kit->name, 'place' => $kit->place];
-    }
-
-    private static function id(): string
-    {
-        return strtolower((string) Str::ulid());
     }
 }

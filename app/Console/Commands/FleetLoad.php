@@ -121,7 +121,8 @@ final class FleetLoad extends Command
         for ($number = Kit::query()->count(); $number < $wanted; $number++) {
             if (count($kits) % 6 === 0) {
                 $place = [
-                    'id' => strtolower((string) Str::ulid()), 'parent_id' => $site->id, 'kind' => 'spot', 'name' => "Spot {$number}", 'path' => "Fleet, spot {$number}",
+                    'id' => strtolower((string) Str::ulid()),
+                    'parent_id' => $site->id, 'kind' => 'spot', 'name' => "Spot {$number}", 'path' => "Fleet, spot {$number}",
                     'walk_order' => $order += 10,
                 ];
                 $this->sheets->add('places', $place);

@@ -33,8 +33,12 @@ final class ReadChecks
     ) {
     }
 
-    /** What is answered when a check was recorded: two questions to the database, for it is asked at every check. */
-    public function finished(int $number): FinishedResource
+    /**
+     * What is answered when a check was recorded: one question to the database, for it is asked at every check.
+     *
+     * @param  Collection<int, Unsettled>  $unsettled  of it
+     */
+    public function finished(int $number, Collection $unsettled): FinishedResource
     {
         /** @var \stdClass $check */
         $check = DB::table('operations')
@@ -45,7 +49,8 @@ final class ReadChecks
 
         return new FinishedResource(
             $check->id, $number, $check->code, $check->kind === OperationKind::FullCheck->value ? 'full' : 'quick', $check->standing, $check->verdict,
-            $check->user_name, $this->unsettled->rows($this->openOf($number)),
+            $check->user_name,
+            $this->unsettled->rows($unsettled->where('operation_number', $number)->where('settled_at', null)->load(['kit', 'user'])),
         );
     }
 

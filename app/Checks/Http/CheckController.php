@@ -46,7 +46,7 @@ final class CheckController extends Controller
 
         return $recorded->operation === null
             ? $this->json(new KeptResource($unsettled->rows($recorded->unsettled)), 202)
-            : $this->json($read->finished($recorded->operation));
+            : $this->json($read->finished($recorded->operation, $recorded->unsettled));
     }
 
     #[OA\Get(path: '/checks/{check}', operationId: 'readCheck', tags: ['checks'])]

@@ -9,5 +9,6 @@ use Illuminate\Support\Facades\Schedule;
 Schedule::job(new JudgeMarked)->everyMinute();
 // Every state beside judging anew: a difference is reported.
 Schedule::command('kits:verify')->dailyAt('02:10')->withoutOverlapping();
+Schedule::command('database:analyze')->dailyAt('01:40');
 Schedule::command('people:forget')->dailyAt('03:10');
 Schedule::command('ledger:checkpoint')->hourly();

@@ -79,7 +79,11 @@ final readonly class StateCounts
         }
     }
 
-    /** @return list<string> what the sums say otherwise than the states */
+    /**
+     * @return list<string> what the sums say otherwise than the states
+     *
+     * @phpstan-impure
+     */
     public static function faults(): array
     {
         $are = [];

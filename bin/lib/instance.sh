@@ -144,6 +144,7 @@ load_demo() {
     rm -f "$APP_CONFIG_CACHE"
     as_owner php artisan demo:load
     as_owner php artisan database:fits --keep
+    as_owner php artisan database:analyze
     php artisan config:cache --quiet
     touch "$var/demo-loaded"
     php artisan ledger:checkpoint

@@ -216,18 +216,12 @@ final class ModuleTest extends TestCase
         $moved = collect($this->getJson('/api/kits/QH-08/history')->json('entries'))->firstWhere('kind', 'change');
         $this->assertStringContainsString('instead of', $moved['notes'][0]);
         $this->assertNotSame([], $moved['movements']);
-        foreach ([
-            ['pockets', 0, 'inside', 0, 'inside', [['name' => 'Too deep', 'row' => 1, 'column' => 1]], 'lies too deep'],
-            ['pockets', 0, 'kind', 'slot', null, null, 'a slot names the design of its module'],
-        ] as $case) {
-            $wrong = $design;
-            if ($case[1] === 0 && $case[2] === 'inside') {
-                $wrong['leaves'][0]['pockets'][0]['inside'][0]['inside'] = $case[5];
-            } else {
-                $wrong['leaves'][0]['pockets'][0]['kind'] = 'slot';
-            }
+        $deep = $slot = $design;
+        $deep['leaves'][0]['pockets'][0]['inside'][0]['inside'] = [['name' => 'Too deep', 'row' => 1, 'column' => 1]];
+        $slot['leaves'][0]['pockets'][0]['kind'] = 'slot';
+        foreach ([['lies too deep', $deep], ['a slot names the design of its module', $slot]] as [$why, $wrong]) {
             $refused = $this->bringIn('designs', 'json', (string) json_encode(['format' => 'sarcina.designs/1', 'designs' => [$wrong]]));
-            $this->assertStringContainsString((string) $case[6], implode(' ', $refused['shown'][0]['texts']));
+            $this->assertStringContainsString($why, implode(' ', $refused['shown'][0]['texts']));
         }
     }
 

@@ -83,6 +83,14 @@ final class WorkersTest extends ServedTestCase
         $this->assertTrue($read()['is_behind'], 'It says that it is of an earlier moment.');
     }
 
+    public function test_the_database_counts_its_tables(): void
+    {
+        $this->assertSame(0, $this->artisan('database:analyze', $said), $said);
+        $plan = $this->database()->query('EXPLAIN SELECT lots.number FROM holdings JOIN lots ON lots.id = holdings.lot_id WHERE holdings.kit_id
+            IN (SELECT * FROM (SELECT id FROM kits ORDER BY code LIMIT 5) AS some)')->fetchAll(\PDO::FETCH_ASSOC);
+        $this->assertNotContains('lots ALL', array_map(static fn (array $step): string => "{$step['table']} {$step['type']}", $plan), 'It does not read every lot.');
+    }
+
     public function test_a_session_that_only_goes_on_is_written_once_a_minute(): void
     {
         $keeper = $this->signIn('keeper');

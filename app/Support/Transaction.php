@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -31,6 +32,12 @@ final class Transaction
                 return $whole();
             } catch (DoneAtTheSameMoment) {
                 // What the other did is there now, and is found.
+            } catch (QueryException $error) {
+                if (! str_contains($error->getMessage(), 'Deadlock found')) {
+                    throw $error;
+                }
+                // Those who held one another up go on one after the other.
+                usleep(random_int(2_000, 20_000) * $try);
             }
         }
 

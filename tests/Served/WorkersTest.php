@@ -75,8 +75,11 @@ final class WorkersTest extends ServedTestCase
         $read = fn (): array => $lead->get("/api/previews/{$begun['body']['id']}")['body'];
         $this->waitFor(static fn (): bool => $read()['state'] === 'done', 'the preview');
         $done = $read();
-        $this->assertSame([2, 2, [['now' => 'ready', 'then' => 'not_ready', 'kits' => 2]]], [$done['kits'], $done['done'], $done['counts']]);
-        $this->assertContains('Tourniquet: 1 of 2, to add 1 × Windlass tourniquet', $done['effects'][0]['added']);
+        $kits = array_column($done['effects'], null, 'kit');
+        $this->assertSame([count($kits), count($kits)], [$done['kits'], $done['done']]);
+        $this->assertSame($done['kits'], array_sum(array_column($done['counts'], 'kits')));
+        $this->assertSame(['ready', 'not_ready'], [$kits['QH-08']['now'], $kits['QH-08']['then']]);
+        $this->assertContains('Tourniquet: 1 of 2, to add 1 × Windlass tourniquet', $kits['QH-08']['added']);
         $this->assertFalse($done['is_behind']);
         $item = $lead->get('/api/items/foil-blanket')['body'];
         $lead->put('/api/items/foil-blanket', $this->heavier($item));

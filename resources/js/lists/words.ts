@@ -29,7 +29,8 @@ export const words = {
     firstKits: 'First kits',
     nextKits: 'Next kits',
     andMoreKits: (more: number) => ` and ${more} more.`,
-    firstOf: (shown: number, all: number) => `The first ${shown} of ${all} rows. The finder leads to one lot by its number.`,
+    firstOf: (shown: number, all: number) =>
+        `The first ${shown} of ${all} rows. The finder leads to one lot by its number.`,
     toAdd: 'To add',
     toMove: 'To move',
     noLongerAskedFor: 'No longer asked for',

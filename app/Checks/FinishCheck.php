@@ -64,7 +64,7 @@ final class FinishCheck
             $this->record->refuseAhead($report->base, $head);
             $since = $this->since->of($kit, $report->base, $head);
             if ($kit->retired_on !== null) {
-                return $this->ofRetired($kit, $report, $kind, $by);
+                return $this->ofRetired($whole, $kit, $report, $kind, $by);
             }
             if ($since === []) {
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
@@ -77,6 +77,9 @@ final class FinishCheck
     /** @param  list<OperationSince>  $since */
     private function full(Kit $whole, Kit $kit, CheckReport $report, User $by, array $since): Recorded
     {
+        if ($since === []) {
+            LockWhole::refuseSealedAround($whole, $kit, 'seal_reason');
+        }
         $opened = OpenedModules::of($kit, $report->modules, $since !== []);
         // A seal that its checker could not know of asks for no reason of theirs.
         foreach ($report->sealReason === null && ! OperationSince::anySetASeal($since) ? [$kit, ...$opened->kits] : [] as $one) {
@@ -186,7 +189,7 @@ final class FinishCheck
     }
 
     /** A kit that is out of service by now: what was done before that is history, what was done after it is kept for somebody to settle. */
-    private function ofRetired(Kit $kit, CheckReport $report, OperationKind $kind, User $by): Recorded
+    private function ofRetired(Kit $whole, Kit $kit, CheckReport $report, OperationKind $kind, User $by): Recorded
     {
         if (! $this->late->wasBeforeRetirement($kit, $report->when)) {
             $this->unsettled->keep(
@@ -215,7 +218,7 @@ final class FinishCheck
                 $this->operation(
                     $report,
                     $kind,
-                    [$kit],
+                    [$kit, ...$whole->besides($kit)],
                     $by,
                     $day,
                     [

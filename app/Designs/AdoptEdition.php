@@ -57,6 +57,9 @@ final class AdoptEdition
                 Location::pocket($kit->id, $move->to, $move->row->condition),
                 'transferred',
             ), array_values($this->adoption->moves($now, $this->plans->another($kit, $edition))));
+            if ($movements !== []) {
+                LockWhole::refuseSealedAround($whole, $kit, 'edition');
+            }
             if ($movements !== [] && $kit->seal === Seal::Intact) {
                 throw ValidationException::withMessages(['edition' => "Pieces change their pockets, and seal {$kit->seal_number} is whole. ".
                     'Report it broken first, with the reason.']);
@@ -70,7 +73,7 @@ final class AdoptEdition
             }
             $operation = Operation::now(Str::lower((string) Str::ulid()), OperationKind::Change, $by, $at, $day);
             $this->record->write(
-                $operation->of($whole->id === $kit->id ? [$kit] : [$whole, $kit])->with($movements, $changes),
+                $operation->of([$kit, ...$whole->besides($kit)])->with($movements, $changes),
                 fn () => $this->states->renew($whole, $day),
             );
         });

@@ -6,6 +6,8 @@ namespace App\Kits;
 
 use App\Kits\Models\Kit;
 use App\Support\DoneAtTheSameMoment;
+use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Due\Seal;
 
 /** Holds a kit with all that is recorded together with it: its modules, or the kit that it is a module in. */
 final class LockWhole
@@ -22,5 +24,15 @@ final class LockWhole
         $module = $whole->modules->firstWhere('id', $id);
 
         return $module instanceof Kit ? [$whole, $module] : throw new DoneAtTheSameMoment;
+    }
+
+    /** Who reaches into a module opens the kit that it is in: with that kit's seal on it this cannot have been done. */
+    public static function refuseSealedAround(Kit $whole, Kit $module, string $field): void
+    {
+        if ($whole->id !== $module->id && $whole->seal === Seal::Intact) {
+            throw ValidationException::withMessages([
+                $field => "{$module->code} is in {$whole->code}, and seal {$whole->seal_number} is on that. Report it broken first, with the reason.",
+            ]);
+        }
     }
 }

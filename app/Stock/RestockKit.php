@@ -76,6 +76,7 @@ final class RestockKit
                 }
             }
             if (! $isLate) {
+                LockWhole::refuseSealedAround($whole, $kit, 'seal_reason');
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = [...$this->out($kit, $report), ...$this->in($kit, $report)];

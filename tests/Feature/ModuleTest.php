@@ -169,6 +169,9 @@ final class ModuleTest extends TestCase
         $this->app?->forgetScopedInstances();
         $this->deleteJson('/api/kits/QH-17/modules/QH-M1')->assertUnprocessable()->assertJsonValidationErrors(['module']);
         $this->assertSame($this->kit('QH-17')->id, $this->kit('QH-M1')->parent_kit_id);
+        $this->finish([...$this->asRecorded($this->readKit('QH-M1')), 'seal_reason' => 'Planned'])
+            ->assertUnprocessable()->assertJsonValidationErrors(['seal_reason']);
+        $this->assertSame('intact', $this->kit('QH-17')->seal->value);
         $this->putJson("/api/kits/QH-17/seals/{$this->ulid()}", $seal(['event' => 'broken', 'reason' => 'The eye roll goes elsewhere']))->assertOk();
         $this->app?->forgetScopedInstances();
         $this->deleteJson('/api/kits/QH-17/modules/QH-M1')->assertOk();

@@ -41,7 +41,7 @@ final class CheckParts
             $list->edition,
             $list->confirmed,
             $judgement->assignment->policy->expiry->value,
-            $judged->scope->scope->value,
+            $judged->usedBy()->value,
             (string) $judgement->assignment->policy->nextCheck,
             $judgement->assignment->policy->marginDays,
             $judgement->verdict->value,

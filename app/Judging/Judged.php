@@ -9,6 +9,7 @@ use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Due\NextCheck;
+use Sarcina\Core\Kit\Scope;
 
 /** What is known of one kit on one day: the core's judgement and when its next check is, and what lowers the verdict beside it. */
 final readonly class Judged
@@ -21,6 +22,7 @@ final readonly class Judged
      * @param  int  $version  what it was judged under (JudgingVersion)
      * @param  int  $graceDays  after that check is due before it is overdue
      * @param  string|null  $dueIn  the module whose check is due first; null: the kit itself
+     * @param  list<ShiftVerdict>  $shifts  of each shift of its place by itself; the judgement is the worst of them
      */
     public function __construct(
         public KitPlan $plan,
@@ -33,7 +35,22 @@ final readonly class Judged
         public ?Disagreement $disagreement = null,
         public ?string $dueIn = null,
         public int $graceDays = 0,
+        private array $shifts = [],
     ) {
+    }
+
+    /** @return list<ShiftVerdict> of each shift of its place; none where none are kept */
+    public function shifts(): array
+    {
+        $lowered = $this->disagreement?->verdict;
+
+        return $lowered === null ? $this->shifts : array_map(static fn (ShiftVerdict $one): ShiftVerdict => $one->atBest($lowered), $this->shifts);
+    }
+
+    /** What those may use who have it: in the shift that it is told of. */
+    public function usedBy(): Scope
+    {
+        return $this->judgement->assignment->kit->scope;
     }
 
     /** The core's verdict, lowered where a look that nobody could put in order found worse. */

@@ -15,6 +15,7 @@ use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judge;
+use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\PartJudgement;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Check\Whole;
@@ -87,25 +88,30 @@ final class KitJudge
         $today = Day::of($asOf);
         $scope = $this->scopes->of($kit, $today);
         $itself = new PlanPart('', $kit->name, $plan, $kit);
-        $joined = Judge::judge($this->assignment($itself, $plan->asked($today), $rows, $today, $scope->scope, $asChecked));
-        $parts = [];
+        $parts = $plan->parts === [] ? [$itself] : $plan->parts;
+        $worst = null;
+        $shifts = [];
+        // The lowest scope first: of shifts that fare alike it is told of that one.
+        foreach ($scope->each() as $one) {
+            $inScope = $this->inScope($itself, $rows, $today, $one, $asChecked, $relied);
+            foreach ($scope->shifts as $shift) {
+                if ($shift['scope'] === $one) {
+                    $shifts[] = new ShiftVerdict($shift['shift'], $one, $inScope[0]->verdict);
+                }
+            }
+            $worst = $worst === null || $inScope[0]->verdict->isWorseThan($worst[0]->verdict) ? $inScope : $worst;
+        }
+        [$judgement, $joined] = $worst ?? throw new LogicException('A kit has a scope.');
+        usort($shifts, static fn (ShiftVerdict $one, ShiftVerdict $other): int => $one->shift <=> $other->shift);
         $planned = null;
         $dueIn = null;
         $grace = 0;
-        foreach ($plan->parts === [] ? [$itself] : $plan->parts as $part) {
-            $own = $plan->parts === [] ? $rows : array_filter($rows, $part->holds(...));
-            $isChecked = $asChecked && ($part->kit === null || ! in_array($part->kit->id, $relied, true));
-            if ($plan->parts !== []) {
-                $parts[] = new PartJudgement(
-                    $part->phrase(),
-                    Judge::judge($this->assignment($part, $part->asked($today), array_values($own), $today, $scope->scope, $isChecked)),
-                    array_keys($own),
-                    $part->kit === null,
-                );
-            }
+        foreach ($parts as $part) {
             if ($part->kit === null) {
                 continue;
             }
+            $own = $plan->parts === [] ? $rows : array_filter($rows, $part->holds(...));
+            $isChecked = $asChecked && ! in_array($part->kit->id, $relied, true);
             $next = $this->due($part->kit, $part->plan, array_values($own), $today, self::lastFull($part->kit, $today, $isChecked), $isChecked);
             if ($planned === null || self::isEarlier($next, $planned)) {
                 [$planned, $dueIn, $grace] = [$next, $part->prefix === '' ? null : $part->name, $part->plan->policy->graceDays];
@@ -113,9 +119,34 @@ final class KitJudge
         }
 
         return new Judged(
-            $plan, $rows, Whole::of($joined, $parts), $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
-            $asChecked ? null : $this->disagreement($kit), $dueIn, $grace,
+            $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
+            $asChecked ? null : $this->disagreement($kit), $dueIn, $grace, $shifts,
         );
+    }
+
+    /**
+     * As those may use it who have that scope.
+     *
+     * @param  list<ContentRow>  $rows
+     * @param  list<string>  $relied
+     * @return array{Judgement, Judgement} with what a part is short of by itself, and of the kit's document alone
+     */
+    private function inScope(PlanPart $itself, array $rows, Day $today, Scope $scope, bool $asChecked, array $relied): array
+    {
+        $joined = Judge::judge($this->assignment($itself, $itself->plan->asked($today), $rows, $today, $scope, $asChecked));
+        $parts = [];
+        foreach ($itself->plan->parts as $part) {
+            $own = array_filter($rows, $part->holds(...));
+            $isChecked = $asChecked && ($part->kit === null || ! in_array($part->kit->id, $relied, true));
+            $parts[] = new PartJudgement(
+                $part->phrase(),
+                Judge::judge($this->assignment($part, $part->asked($today), array_values($own), $today, $scope, $isChecked)),
+                array_keys($own),
+                $part->kit === null,
+            );
+        }
+
+        return [Whole::of($joined, $parts), $joined];
     }
 
     private static function lastFull(Kit $kit, Day $today, bool $isChecked): ?Day

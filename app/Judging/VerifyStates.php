@@ -78,10 +78,15 @@ final class VerifyStates
     {
         $judged = $this->judge->judge($kit, $today);
         $due = $judged->due();
+        $byShift = static fn (iterable $shifts): string => implode(', ', array_map(
+            static fn (ShiftVerdict $one): string => "{$one->shift} {$one->verdict->value}",
+            [...$shifts],
+        ));
         foreach ([
             'verdict' => [$state->verdict, $judged->verdict()->value],
             'next check' => [$state->due_on, $due->day === null ? null : (string) $due->day],
             'kind of check' => [$state->due_kind, $due->kind],
+            'verdict by shift' => [$byShift(ShiftVerdict::kept([$kit->id])[$kit->id] ?? []), $byShift($judged->shifts())],
             'mass' => [(int) $state->mass_g, $judged->judgement->mass],
         ] as $what => [$kept, $is]) {
             if ($kept !== $is) {

@@ -56,6 +56,9 @@ final class WriteState
             array_keys($facts = $this->words->facts($judged)),
             $facts,
         ), 'position');
+        $this->keepRows('kit_shift_states', $kit, array_map(static fn (ShiftVerdict $one): array => [
+            'shift' => $one->shift, 'scope' => $one->scope->value, 'verdict' => $one->verdict->value,
+        ], $judged->shifts()), 'shift');
         $this->keepRows('kit_dates', $kit, $this->dates($kit, $judged), 'id');
     }
 

@@ -11,7 +11,9 @@ use App\Judging\Reason;
 use App\Judging\Words;
 use App\Kits\Http\LineResource;
 use App\Kits\Http\ReasonResource;
+use App\Kits\Http\ShiftVerdictResource;
 use App\Kits\Http\VerdictResource;
+use App\People\Shifts;
 use Sarcina\Core\Check\LineOutcome;
 use Sarcina\Core\Measure\Quantity;
 
@@ -21,6 +23,7 @@ final class ReadVerdict
     public function __construct(
         private readonly Words $words,
         private readonly Catalogue $catalogue,
+        private readonly Shifts $shifts,
     ) {
     }
 
@@ -53,6 +56,7 @@ final class ReadVerdict
                 $this->words->reasons($judged),
             ),
             array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $shown, $outcome), $judgement->lines),
+            $judged->shifts() === [] ? [] : ShiftVerdictResource::each($judged->shifts(), $this->shifts->on(now())),
         );
     }
 

@@ -27,16 +27,16 @@ final class Scopes
     {
     }
 
-    /** The scope of a kit: what somebody posted to its place may use in every shift; where nobody is, what was set by hand. */
+    /** What those who have a kit may use, in each shift of its place; where nobody is posted or asked for, what was set by hand. */
     public function of(Kit $kit, Day $asOf): KitScope
     {
         $place = $this->posted($kit->place_id);
         $cover = $place === null ? null : $this->cover($place, $asOf);
         if ($cover?->scope === null) {
-            return new KitScope($kit->scope, 'set by hand: nobody is posted to its place or asked for there', null);
+            return new KitScope($kit->scope, [], null, null);
         }
 
-        return new KitScope($cover->scope, "as posted to {$this->places->of($place)->name} in every shift", $cover->holdsThrough);
+        return new KitScope($cover->scope, $cover->scopes, $this->places->of($place)->name, $cover->holdsThrough);
     }
 
     public function cover(string $placeId, Day $asOf): Cover

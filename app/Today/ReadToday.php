@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Today;
 
 use App\Judging\KitStates;
+use App\Judging\ShiftVerdict;
 use App\Judging\StateCounts;
 use App\Judging\Words;
 use App\Kits\Http\PlaceRef;
+use App\Kits\Http\ShiftVerdictResource;
 use App\Ledger\Parts\CheckFinding;
+use App\People\Shifts;
 use App\Support\Workers;
 use App\Today\Http\HorizonResource;
 use App\Today\Http\MarkResource;
@@ -34,7 +37,13 @@ final class ReadToday
     /** The horizon goes along with the page of the worklist: the places of its first rows. */
     private const HORIZON_PLACES = 12;
 
-    public function __construct(private readonly Workers $workers)
+    /** @var array<string, list<ShiftVerdict>> by kit, where they differ */
+    private array $shifts = [];
+
+    /** @var list<string> the shifts that are on at this moment */
+    private array $on = [];
+
+    public function __construct(private readonly Workers $workers, private readonly Shifts $known)
     {
     }
 
@@ -42,6 +51,7 @@ final class ReadToday
     {
         [$counts, $beingJudged, $overdue, $inAll] = $this->count($today);
         $rows = $this->work(($page - 1) * self::PAGE);
+        $this->readShifts(array_map(strval(...), $rows->pluck('kit_id')->all()));
         $findings = DB::table('kit_findings')
             ->whereIn('kit_id', $rows->pluck('kit_id')->all())
             ->orderBy('position')
@@ -99,6 +109,14 @@ final class ReadToday
             ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path']);
     }
 
+    /** @param  array<string>  $kits */
+    private function readShifts(array $kits): void
+    {
+        $verdicts = static fn (array $shifts): array => array_unique(array_map(static fn (ShiftVerdict $one): string => $one->verdict->value, $shifts));
+        $this->shifts = array_filter(ShiftVerdict::kept(array_values($kits)), static fn (array $shifts): bool => count($verdicts($shifts)) > 1);
+        $this->on = $this->shifts === [] ? [] : $this->known->on(now());
+    }
+
     /** @param  Collection<array-key, Collection<int, stdClass>>  $findings */
     private function row(stdClass $row, Collection $findings, string $today): WorkResource
     {
@@ -121,6 +139,7 @@ final class ReadToday
             $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), Band::from((int) $row->band)->word(),
             $isPresent ? $row->verdict : null, $job,
             $job === 'check' ? $row->due_kind : null, array_slice($texts, 0, 3), max(0, count($texts) - 3), $row->due_on, $overdue,
+            $isPresent ? ShiftVerdictResource::each($this->shifts[$row->kit_id] ?? [], $this->on) : [],
         );
     }
 

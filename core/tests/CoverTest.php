@@ -10,6 +10,7 @@ use Sarcina\Core\Kit\Scope;
 use Sarcina\Core\Staffing\Cover;
 use Sarcina\Core\Staffing\Needed;
 use Sarcina\Core\Staffing\Posting;
+use Sarcina\Core\Staffing\Shift;
 
 /** Who may use what at a place, and where first aiders are too few. */
 final class CoverTest extends TestCase
@@ -30,7 +31,13 @@ final class CoverTest extends TestCase
             new Posting('p1', 'day', Scope::Clinician, null), new Posting('p2', 'night', Scope::FirstAider, null),
             new Posting('p3', 'night', Scope::Anyone, null),
         ];
-        $this->assertSame(Scope::FirstAider, Cover::of(Day::of('2026-01-01'), [], $posted)->scope);
+        $cover = Cover::of(Day::of('2026-01-01'), [], $posted);
+        $this->assertSame(Scope::FirstAider, $cover->scope);
+        $this->assertSame(
+            [['shift' => 'day', 'scope' => Scope::Clinician], ['shift' => 'night', 'scope' => Scope::FirstAider]],
+            $cover->scopes,
+            'Each shift by itself.',
+        );
         $this->assertSame(
             Scope::Anyone,
             Cover::of(Day::of('2026-01-01'), [new Needed('weekend', Scope::FirstAider, 1)], $posted)->scope,
@@ -63,5 +70,24 @@ final class CoverTest extends TestCase
         );
         $this->assertSame([2, 1, 1], $there('2026-06-01'));
         $this->assertSame([2, 0, 1], $there('2026-06-02'));
+    }
+
+    public function test_a_shift_is_on_from_its_first_minute_to_before_its_last_also_over_midnight(): void
+    {
+        $monday = Day::of('2026-11-30');
+        $day = new Shift('day', [1, 2, 3, 4, 5], 8 * 60, 16 * 60);
+        $night = new Shift('night', [1, 5], 22 * 60, 6 * 60);
+        $whole = new Shift('sunday', [7], 0, 0);
+        $this->assertSame([false, true, true, false], array_map(static fn (int $at): bool => $day->isOn($monday, $at), [479, 480, 959, 960]));
+        $this->assertFalse($day->isOn($monday->plusDays(-1), 600), 'A Sunday.');
+        $this->assertTrue($night->isOn($monday, 1320));
+        $this->assertFalse($night->isOn($monday, 359), 'It did not begin on the Sunday.');
+        $this->assertTrue($night->isOn($monday->plusDays(1), 359));
+        $this->assertFalse($night->isOn($monday->plusDays(1), 360));
+        $this->assertFalse($night->isOn($monday->plusDays(1), 1320), 'It does not begin on a Tuesday.');
+        $this->assertTrue($whole->isOn($monday->plusDays(-1), 0));
+        $this->assertTrue($whole->isOn($monday->plusDays(-1), 1439));
+        $this->assertFalse($whole->isOn($monday, 0), 'From midnight to midnight is one day.');
+        $this->assertSame([4, 3, 7], array_map(static fn (string $at): int => Day::of($at)->weekday(), ['1970-01-01', '1969-12-31', '2026-11-29']));
     }
 }

@@ -108,21 +108,46 @@ return new class extends Migration
             $table->string('title', 120);
             $table->date('expires_on')->nullable()->index();
         });
+        Schema::create('shifts', function (Blueprint $table): void {
+            $table->string('name', 40)->primary();
+            // On which it begins, Monday first: 1, 2, 4, … 64.
+            $table->unsignedTinyInteger('weekdays');
+            // By the site's clock; one that ends at or before its beginning ends on the day after.
+            $table->time('starts_at');
+            $table->time('ends_at');
+            $table->unsignedSmallInteger('position');
+        });
         Schema::create('postings', function (Blueprint $table): void {
             $table->id();
             $table->foreignUlid('first_aider_id')->constrained()->cascadeOnDelete();
             $table->foreignUlid('place_id')->constrained();
-            $table->string('shift', 40);
+            $this->shift($table);
             $table->unique(['first_aider_id', 'place_id', 'shift']);
         });
         Schema::create('cover_needs', function (Blueprint $table): void {
             $table->id();
             $table->foreignUlid('place_id')->constrained();
-            $table->string('shift', 40);
+            $this->shift($table);
             $table->enum('scope', self::SCOPES);
             $table->unsignedSmallInteger('count');
             $table->unique(['place_id', 'shift', 'scope']);
         });
+        // What the core said of a kit in each shift of its place; kit_states has the worst of them.
+        Schema::create('kit_shift_states', function (Blueprint $table): void {
+            $table->foreignUlid('kit_id')->constrained();
+            $table->string('shift', 40);
+            $table->foreign('shift')->references('name')->on('shifts')->cascadeOnUpdate()->cascadeOnDelete();
+            $table->enum('scope', self::SCOPES);
+            $table->enum('verdict', ['ready', 'ready_with_actions', 'limited', 'not_ready']);
+            $table->primary(['kit_id', 'shift']);
+        });
+    }
+
+    /** One that is in use is not deleted. */
+    private function shift(Blueprint $table): void
+    {
+        $table->string('shift', 40);
+        $table->foreign('shift')->references('name')->on('shifts')->cascadeOnUpdate();
     }
 
     private function assessments(): void

@@ -19,6 +19,8 @@ use App\Lists\NewEdition;
 use App\Lists\WriteList;
 use App\People\Models\CoverNeed;
 use App\People\Models\FirstAider;
+use App\People\Shifts;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** First aiders, a confirmed edition and the one after it, and two years' assessments, through the actions that the application uses. */
@@ -48,6 +50,12 @@ final class DemoPlanning
     /** @param  array<string, Place>  $places */
     private function firstAiders(DemoFiles $files, array $places): void
     {
+        foreach ($files->rows('shifts') as $at => $row) {
+            DB::table('shifts')->insert([
+                'name' => $row['name'], 'weekdays' => Shifts::asBits(array_map(intval(...), explode(';', $row['weekdays']))),
+                'starts_at' => $row['from'], 'ends_at' => $row['to'], 'position' => $at + 1,
+            ]);
+        }
         foreach ($files->rows('first-aiders') as $row) {
             $person = FirstAider::query()->create([
                 'name' => $row['name'],
@@ -57,8 +65,9 @@ final class DemoPlanning
                 'scope' => $row['scope'], 'title' => $row['training'],
                 'expires_on' => $files->today->addDays((int) $row['expires_in_days'])->toDateString(),
             ]);
-            foreach (array_filter(explode(';', $row['places'])) as $key) {
-                $person->postings()->create(['place_id' => $places[$key]->id, 'shift' => $row['shift']]);
+            foreach (array_filter(explode(';', $row['postings'])) as $posting) {
+                [$key, $shift] = explode('@', $posting);
+                $person->postings()->create(['place_id' => $places[$key]->id, 'shift' => $shift]);
             }
         }
         foreach ($files->rows('cover') as $row) {

@@ -13,6 +13,7 @@ final readonly class VerdictResource
     /**
      * @param  list<ReasonResource>  $reasons
      * @param  list<LineResource>  $lines
+     * @param  list<ShiftVerdictResource>  $shifts
      */
     public function __construct(
         #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
@@ -35,6 +36,8 @@ final readonly class VerdictResource
         public array $reasons,
         #[OA\Property(items: new OA\Items(ref: LineResource::class))]
         public array $lines,
+        #[OA\Property(items: new OA\Items(ref: ShiftVerdictResource::class), description: 'none where no shifts are kept; the verdict is the worst')]
+        public array $shifts,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\Shifts;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -41,7 +42,7 @@ final class CoverNeeded extends FormRequest
         return [
             'place_id' => ['bail', 'required', 'string', 'exists:places,id'],
             'needs' => ['present', 'array', 'max:30'],
-            'needs.*.shift' => ['required', 'string', 'max:40'],
+            'needs.*.shift' => ['required', 'string', Rule::in(app(Shifts::class)->names())],
             'needs.*.scope' => ['required', Rule::enum(Scope::class)],
             'needs.*.count' => ['required', 'integer', 'between:1,500'],
         ];
@@ -52,7 +53,7 @@ final class CoverNeeded extends FormRequest
     {
         return [
             'place_id.*' => 'Choose the place.',
-            'needs.*.shift.required' => 'Name the shift, such as day.',
+            'needs.*.shift.*' => 'Choose one of the shifts. A new one is added under Shifts.',
             'needs.*.count.*' => 'Enter a number from 1 to 500.',
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People\Http;
 
+use App\People\Shifts;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -57,7 +58,7 @@ final class KeptFirstAider extends FormRequest
             'qualifications.*.expires_on' => ['nullable', 'date_format:Y-m-d'],
             'postings' => ['present', 'array', 'max:50'],
             'postings.*.place_id' => ['required', 'string', 'exists:places,id'],
-            'postings.*.shift' => ['required', 'string', 'max:40'],
+            'postings.*.shift' => ['required', 'string', Rule::in(app(Shifts::class)->names())],
         ];
     }
 
@@ -69,7 +70,7 @@ final class KeptFirstAider extends FormRequest
             'qualifications.*.title.required' => 'Say what the training is called.',
             'qualifications.*.expires_on.date_format' => 'Enter the last day of the qualification, such as 2027-03-31.',
             'postings.*.place_id.*' => 'Choose the place.',
-            'postings.*.shift.required' => 'Name the shift, such as day.',
+            'postings.*.shift.*' => 'Choose one of the shifts. A new one is added under Shifts.',
         ];
     }
 

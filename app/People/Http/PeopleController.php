@@ -6,13 +6,16 @@ namespace App\People\Http;
 
 use App\People\ForgetPeople;
 use App\People\KeepPeople;
+use App\People\KeepShifts;
 use App\People\Models\FirstAider;
 use App\People\ReadCover;
 use App\People\ReadPeople;
+use App\People\Shifts;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Staffing\Shift;
 
 /** First aiders, where they are posted, and how many each place asks for. Names are for who plans alone. */
 final class PeopleController extends Controller
@@ -60,6 +63,40 @@ final class PeopleController extends Controller
         $keep->remove($person);
 
         return $this->json($people($this->today()));
+    }
+
+    #[OA\Get(path: '/shifts', operationId: 'readShifts', tags: ['people'])]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The shifts with their days and hours',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ShiftResource::class)),
+        ),
+    ]
+    public function shifts(Shifts $shifts): JsonResponse
+    {
+        $on = $shifts->on(now());
+
+        return $this->json(array_map(static fn (Shift $shift): ShiftResource => new ShiftResource(
+            $shift->name, $shift->weekdays, Shifts::time($shift->from), Shifts::time($shift->to), in_array($shift->name, $on, true),
+        ), $shifts->all()));
+    }
+
+    #[OA\Put(path: '/shifts', operationId: 'keepShifts', tags: ['people'], description: 'Sets all shifts.')]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: KeptShifts::class))]
+    #[
+        OA\Response(
+            response: 200,
+            description: 'The shifts with their days and hours',
+            content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ShiftResource::class)),
+        ),
+    ]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function keepShifts(KeptShifts $request, KeepShifts $keep, Shifts $shifts): JsonResponse
+    {
+        $keep($request->shifts());
+
+        return $this->shifts($shifts);
     }
 
     #[OA\Get(path: '/cover', operationId: 'readCover', tags: ['people'])]

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Today\Http;
 
 use App\Kits\Http\PlaceRef;
+use App\Kits\Http\ShiftVerdictResource;
 use OpenApi\Attributes as OA;
 
 /** One thing to do, with its reason in words. */
@@ -13,6 +14,7 @@ final readonly class WorkResource
 {
     /**
      * @param  list<string>  $reasons
+     * @param  list<ShiftVerdictResource>  $shifts
      */
     public function __construct(
         #[OA\Property]
@@ -41,6 +43,8 @@ final readonly class WorkResource
         public ?string $due_on,
         #[OA\Property]
         public int $overdue_days,
+        #[OA\Property(items: new OA\Items(ref: ShiftVerdictResource::class), description: 'where shifts fare differently; the verdict is the worst')]
+        public array $shifts,
     ) {
     }
 }

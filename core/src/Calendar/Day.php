@@ -61,6 +61,13 @@ final readonly class Day
         return $this->parts()[0];
     }
 
+    /** 1 Monday to 7 Sunday. */
+    public function weekday(): int
+    {
+        // 1970-01-01 was a Thursday.
+        return (($this->number + 3) % 7 + 7) % 7 + 1;
+    }
+
     public function isAfter(self $other): bool
     {
         return $this->number > $other->number;

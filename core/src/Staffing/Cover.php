@@ -16,12 +16,14 @@ use Sarcina\Core\Kit\Scope;
 final readonly class Cover
 {
     /**
-     * @param  Scope|null  $scope  null where nobody is asked for and nobody assigned
+     * @param  Scope|null  $scope  the lowest of all shifts; null where nobody is asked for and nobody assigned
+     * @param  list<array{shift: string, scope: Scope}>  $scopes  of each shift by itself, in the order of their names
      * @param  list<array{needed: Needed, there: int}>  $shifts
      * @param  Day|null  $holdsThrough  the last day on which this holds by the calendar alone
      */
     private function __construct(
         public ?Scope $scope,
+        public array $scopes,
         public array $shifts,
         public ?Day $holdsThrough,
     ) {
@@ -43,8 +45,11 @@ final readonly class Cover
                 $best['.'.$posting->shift] = $posting->scope;
             }
         }
+        ksort($best);
         $lowest = null;
-        foreach ($best as $scope) {
+        $scopes = [];
+        foreach ($best as $shift => $scope) {
+            $scopes[] = ['shift' => substr($shift, 1), 'scope' => $scope];
             $lowest = $lowest === null || $lowest->isAbove($scope) ? $scope : $lowest;
         }
         $until = null;
@@ -56,6 +61,7 @@ final readonly class Cover
 
         return new self(
             $lowest,
+            $scopes,
             array_map(static fn (Needed $needed): array => ['needed' => $needed, 'there' => self::count($needed, $valid)], $needs),
             $until,
         );

@@ -99,6 +99,7 @@ export const questions = {
     choices: () => queryOptions({ queryKey: ['choices'], queryFn: () => ask(api.GET('/choices')) }),
     asks: () => queryOptions({ queryKey: ['asks'], queryFn: () => ask(api.GET('/asks')) }),
     people: () => queryOptions({ queryKey: ['people'], queryFn: () => ask(api.GET('/people')) }),
+    shifts: () => queryOptions({ queryKey: ['shifts'], queryFn: () => ask(api.GET('/shifts')) }),
     cover: () => queryOptions({ queryKey: ['cover'], queryFn: () => ask(api.GET('/cover')) }),
     lists: () => queryOptions({ queryKey: ['lists'], queryFn: () => ask(api.GET('/lists')) }),
     designs: () => queryOptions({ queryKey: ['designs'], queryFn: () => ask(api.GET('/designs')) }),

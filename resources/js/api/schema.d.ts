@@ -887,6 +887,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/shifts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readShifts"];
+        /** @description Sets all shifts. */
+        put: operations["keepShifts"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/cover": {
         parameters: {
             query?: never;
@@ -1893,6 +1910,19 @@ export interface components {
             broken_on: string | null;
             reason: string | null;
         };
+        /** @description What the core says of a kit as those may use it who serve in one shift of its place. */
+        ShiftVerdictResource: {
+            shift: string;
+            /** @enum {string} */
+            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            /**
+             * @description what somebody posted to it may use
+             * @enum {string}
+             */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            /** @description whether it is on at this moment */
+            now: boolean;
+        };
         /** @description What the core says of a kit. */
         VerdictResource: {
             /** @enum {string} */
@@ -1907,6 +1937,8 @@ export interface components {
             max_mass_g: number | null;
             reasons: components["schemas"]["ReasonResource"][];
             lines: components["schemas"]["LineResource"][];
+            /** @description none where no shifts are kept; the verdict is the worst */
+            shifts: components["schemas"]["ShiftVerdictResource"][];
         };
         AdoptedEdition: {
             design: string;
@@ -2230,6 +2262,20 @@ export interface components {
                 shift: string;
             }[];
         };
+        KeptShifts: {
+            /** @description all of them, in their order */
+            shifts: {
+                /** @description its name before; null for a new one */
+                was?: string | null;
+                name: string;
+                /** @description on which it begins: 1 Monday to 7 Sunday */
+                weekdays: number[];
+                /** @description such as 08:00 */
+                from: string;
+                /** @description such as 16:30; at or before from: on the next day */
+                to: string;
+            }[];
+        };
         /** @description The first aiders, and after how many days their records go. */
         PeopleResource: {
             kept_days: number;
@@ -2257,6 +2303,18 @@ export interface components {
             scope: "anyone" | "first_aider" | "trained" | "clinician";
             needed: number;
             there: number;
+        };
+        /** @description When people serve. */
+        ShiftResource: {
+            name: string;
+            /** @description on which it begins: 1 Monday to 7 Sunday */
+            weekdays: number[];
+            /** @description by the clock of the site, such as 08:00 */
+            from: string;
+            /** @description such as 16:30; at or before from: on the next day */
+            to: string;
+            /** @description whether it is on at this moment */
+            now: boolean;
         };
         DoneRestock: {
             store: string;
@@ -2449,6 +2507,8 @@ export interface components {
             more_reasons: number;
             due_on: string | null;
             overdue_days: number;
+            /** @description where shifts fare differently; the verdict is the worst */
+            shifts: components["schemas"]["ShiftVerdictResource"][];
         };
     };
     responses: never;
@@ -4251,6 +4311,57 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PeopleResource"];
                 };
+            };
+        };
+    };
+    readShifts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The shifts with their days and hours */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShiftResource"][];
+                };
+            };
+        };
+    };
+    keepShifts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptShifts"];
+            };
+        };
+        responses: {
+            /** @description The shifts with their days and hours */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShiftResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

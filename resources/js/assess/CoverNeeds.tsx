@@ -19,6 +19,7 @@ const scopes = (['first_aider', 'trained', 'clinician', 'anyone'] as const).map(
 export function CoverNeeds() {
     const client = useQueryClient();
     const { data: places = [] } = useQuery(questions.places());
+    const { data: shifts = [] } = useQuery(questions.shifts());
     const { data: cover = [] } = useQuery(questions.cover());
     const [place, setPlace] = useState('');
     const [needs, setNeeds] = useState<Need[]>([]);
@@ -53,11 +54,14 @@ export function CoverNeeds() {
                 <>
                     {needs.map((need, at) => (
                         <Row key={at} columns="minmax(0, 1fr) minmax(0, 2fr) minmax(0, 1fr) auto">
-                            <Write
+                            <Choose
                                 label={words.shift}
                                 value={need.shift}
-                                onWrite={(shift) => set(at, { shift })}
-                                problem={problem?.at(`needs.${at}.shift`)}
+                                empty={words.chooseTheShift}
+                                onChoose={(shift) => set(at, { shift })}
+                                options={shifts.map(({ name }) => [name, name] as const)}
+                                error={problem?.at(`needs.${at}.shift`) !== undefined}
+                                helperText={problem?.at(`needs.${at}.shift`)}
                             />
                             <Choose
                                 label={words.trained}
@@ -83,7 +87,11 @@ export function CoverNeeds() {
                         </Row>
                     ))}
                     <Box sx={{ display: 'flex', gap: 2, mt: 3 }}>
-                        <Button onClick={() => setNeeds([...needs, { shift: 'day', scope: 'first_aider', count: 1 }])}>
+                        <Button
+                            onClick={() =>
+                                setNeeds([...needs, { shift: shifts[0]?.name ?? '', scope: 'first_aider', count: 1 }])
+                            }
+                        >
                             {words.addAShift}
                         </Button>
                         <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>

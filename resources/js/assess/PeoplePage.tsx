@@ -13,6 +13,7 @@ import { sayDay, sayScope } from '../ui/words';
 import { CoverNeeds } from './CoverNeeds';
 import { CoverTable } from './CoverTable';
 import { PersonForm } from './PersonForm';
+import { ShiftsSheet } from './ShiftsSheet';
 import { words } from './words';
 
 const nobody = (): Schemas['FirstAiderResource'] => ({
@@ -138,6 +139,7 @@ export default function PeoplePage() {
             </Sheet>
             <CoverTable />
             <CoverNeeds />
+            <ShiftsSheet />
         </Page>
     );
 }

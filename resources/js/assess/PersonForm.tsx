@@ -19,6 +19,7 @@ const scopes = (['first_aider', 'trained', 'clinician', 'anyone'] as const).map(
 export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderResource']; onDone: () => void }) {
     const client = useQueryClient();
     const { data: places = [] } = useQuery(questions.places());
+    const { data: shifts = [] } = useQuery(questions.shifts());
     const [kept, setKept] = useState<Person>(() => ({
         name: person.name,
         ended_on: person.ended_on,
@@ -121,11 +122,14 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                             error={problem?.at(`postings.${at}.place_id`) !== undefined}
                             helperText={problem?.at(`postings.${at}.place_id`) ?? ' '}
                         />
-                        <Write
+                        <Choose
                             label={words.shift}
                             value={posting.shift}
-                            onWrite={(shift) => post(at, { shift })}
-                            problem={problem?.at(`postings.${at}.shift`)}
+                            empty={words.chooseTheShift}
+                            onChoose={(shift) => post(at, { shift })}
+                            options={shifts.map(({ name }) => [name, name] as const)}
+                            error={problem?.at(`postings.${at}.shift`) !== undefined}
+                            helperText={problem?.at(`postings.${at}.shift`) ?? ' '}
                         />
                         <Button
                             aria-label={words.removePosting(at + 1)}
@@ -153,7 +157,10 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                     </Button>
                     <Button
                         onClick={() =>
-                            setKept({ ...kept, postings: [...kept.postings, { place_id: '', shift: 'day' }] })
+                            setKept({
+                                ...kept,
+                                postings: [...kept.postings, { place_id: '', shift: shifts[0]?.name ?? '' }],
+                            })
                         }
                     >
                         {words.addAPosting}

@@ -135,6 +135,20 @@ export const words = {
     howMany: 'How many',
     removeNeed: (at: number) => `Remove need ${at}`,
     addAShift: 'Add a shift',
+    shifts: 'Shifts',
+    noShiftsYet: 'No shifts yet. Add the shifts in which first aiders serve: then they can be posted.',
+    weekdays: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
+    shiftHours: ({ weekdays, from, to }: { weekdays: number[]; from: string; to: string }) =>
+        `${sayWeekdays(weekdays)}, ${from} to ${to}${to <= from ? ' on the next day' : ''}`,
+    onNow: ' · on now',
+    changeShifts: 'Change shifts',
+    newShift: 'New shift',
+    from: 'From',
+    to: 'To',
+    onTheNextDay: 'On the next day.',
+    removeShift: (name: string) => `Remove shift ${name}`,
+    beginsOn: 'Begins on',
+    chooseTheShift: 'Choose the shift',
     saveForThisPlace: 'Save for this place',
     saved2: 'Saved.',
     firstAidersByPlaceAnd: 'First aiders by place and shift',
@@ -159,7 +173,7 @@ export const words = {
     private: 'Private.',
     onlyLeadsCanSeeNames: ' Only leads can see names. Records are deleted ',
     daysAfterAFirstAider:
-        ' days after a first aider leaves or their last qualification expires. A kit’s scope of practice is what somebody posted to its place may use in every shift.',
+        ' days after a first aider leaves or their last qualification expires. A kit’s scope of practice follows from who is posted to its place in each shift.',
     people: (number: number) => `${number} people`,
     addFirstAidersTheirTraining: 'Add first aiders, their training, and where they are posted.',
     name: 'Name',
@@ -282,3 +296,16 @@ export const words = {
     linesShort: (lines: string) => `: ${lines} not met in its module`,
     restock: (kit: string) => `Restock ${kit}`,
 };
+
+/** "every day", "Mon to Fri", "Fri, Sat". */
+function sayWeekdays(days: number[]): string {
+    const first = days[0] ?? 0;
+    const last = days[days.length - 1] ?? 0;
+    const name = (day: number) => words.weekdays[day - 1] ?? '';
+    if (days.length === 7) {
+        return 'every day';
+    }
+    return days.length > 2 && last - first === days.length - 1
+        ? `${name(first)} to ${name(last)}`
+        : days.map(name).join(', ');
+}

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Problem, Schemas } from '../api/client';
+import { ShiftVerdicts } from '../ui/ShiftVerdicts';
 import { VerdictShape } from '../ui/VerdictMark';
 import { count, verdictWords } from '../ui/words';
 import { words } from './words';
@@ -52,6 +53,11 @@ export function RunningVerdict({
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {left > 0 ? words.ifTheOtherAsRecorded(left, left === 1 ? 'is' : 'are') : words.asCounted}
                     </Typography>
+                </Box>
+            )}
+            {!error && (
+                <Box sx={{ display: { xs: 'none', lg: 'block' } }}>
+                    <ShiftVerdicts shifts={verdict.shifts} />
                 </Box>
             )}
             {reasons.slice(0, 4).map((reason, index) => (

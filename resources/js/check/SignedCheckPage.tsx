@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
+import { ShiftVerdicts } from '../ui/ShiftVerdicts';
 import { VerdictJobs } from '../pack/VerdictSheet';
 import { useSession } from '../session/useSession';
 import { Page, Sheet, Waiting } from '../ui/Page';
@@ -146,6 +147,7 @@ function Today({ kit: code }: { kit: string }) {
         <Sheet title={words.today}>
             <VerdictMark verdict={kit.verdict.verdict} />
             <Typography sx={{ mt: 1 }}>{kit.verdict.sentence}</Typography>
+            <ShiftVerdicts shifts={kit.verdict.shifts} />
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                 {kit.due.text}
             </Typography>

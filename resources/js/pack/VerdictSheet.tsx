@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
+import { ShiftVerdicts } from '../ui/ShiftVerdicts';
 import { VerdictShape } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
 import { words } from './words';
@@ -25,6 +26,7 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
                 <VerdictShape verdict={verdict.verdict} size={34} />
                 <Box sx={{ minWidth: 0 }}>
                     <Typography variant="h2">{verdict.sentence}</Typography>
+                    <ShiftVerdicts shifts={verdict.shifts} />
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {words.statusOn}
                         {sayDay(verdict.as_of)}

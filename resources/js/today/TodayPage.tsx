@@ -8,6 +8,7 @@ import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Notice } from '../ui/Notice';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { ShiftVerdicts } from '../ui/ShiftVerdicts';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
@@ -191,6 +192,7 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                     </Box>
                     <VerdictMark verdict={row.verdict} />
                 </Box>
+                <ShiftVerdicts shifts={row.shifts} />
                 {row.reasons.map((reason) => (
                     <Typography key={reason} variant="body2">
                         {reason}

@@ -57,6 +57,18 @@ const scopes: Record<string, string> = {
     clinician: 'clinicians',
 };
 
+const users: Record<string, string> = {
+    anyone: 'nobody trained is posted',
+    first_aider: 'first aiders are posted',
+    trained: 'people with special training are posted',
+    clinician: 'clinicians are posted',
+};
+
+/** Who is posted, by what they may use. */
+export function sayUsers(scope: string): string {
+    return users[scope] ?? scope;
+}
+
 export function sayScope(scope: string): string {
     return scopes[scope] ?? scope;
 }
@@ -190,4 +202,6 @@ export const words = {
     paper: 'Paper',
     print: 'Print',
     beingJudgedAgain: 'Being judged again',
+    byShift: 'Verdict by shift',
+    inShift: (shift: string, now: boolean) => `Shift ${shift}${now ? ', now' : ''}`,
 };

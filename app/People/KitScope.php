@@ -42,7 +42,7 @@ final readonly class KitScope
         return match (true) {
             $this->place === null => 'set by hand: nobody is posted to its place or asked for there',
             count($in) === count($this->shifts) => "as posted to {$this->place} in every shift",
-            default => "as posted to {$this->place} in the shift ".implode(' and ', $in),
+            default => "as posted to {$this->place} in the ".implode(' and ', $in).(count($in) === 1 ? ' shift' : ' shifts'),
         };
     }
 }

@@ -53,7 +53,7 @@ final class ShiftsTest extends TestCase
         $this->askAtNight();
         $kit = $this->readKit('QH-08');
         $this->assertSame('not_ready', $kit['verdict']['verdict']);
-        $this->assertSame(['anyone', 'as posted to Tree yard in the shift night'], [$kit['scope'], $kit['scope_because']]);
+        $this->assertSame(['anyone', 'as posted to Tree yard in the night shift'], [$kit['scope'], $kit['scope_because']]);
         $this->assertSame(
             [['day', $byDay, 'trained'], ['night', 'not_ready', 'anyone']],
             array_map(static fn (array $one): array => [$one['shift'], $one['verdict'], $one['scope']], $kit['verdict']['shifts']),

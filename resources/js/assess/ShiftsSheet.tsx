@@ -6,9 +6,14 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Row, Tick, Write } from '../ui/Fields';
 import { Empty, Sheet, Trouble } from '../ui/Page';
+import { sayWeekdays, weekdayNames } from '../ui/words';
 import { words } from './words';
 
 type Shift = Schemas['KeptShifts']['shifts'][number];
+
+function sayHours({ weekdays, from, to }: Schemas['ShiftResource']): string {
+    return (to <= from ? words.shiftOvernight : words.shiftHours)(sayWeekdays(weekdays), from, to);
+}
 
 /** The shifts in which people serve: their names, days and hours. */
 export function ShiftsSheet() {
@@ -22,7 +27,7 @@ export function ShiftsSheet() {
                     <Box component="ul" sx={{ m: 0, p: 0, listStyle: 'none' }}>
                         {shifts?.map((shift) => (
                             <Box component="li" key={shift.name} sx={{ py: 1 }}>
-                                <strong>{shift.name}</strong>: {words.shiftHours(shift)}
+                                <strong>{shift.name}</strong>: {sayHours(shift)}
                                 {shift.now && <strong>{words.onNow}</strong>}
                             </Box>
                         ))}
@@ -116,7 +121,7 @@ function ShiftsForm({ shifts, onChange, onDone }: ShiftsFormProps) {
                         </Button>
                     </Row>
                     <Box role="group" aria-label={words.beginsOn} sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-                        {words.weekdays.map((day, index) => (
+                        {weekdayNames.map((day, index) => (
                             <Tick
                                 key={day}
                                 label={day}

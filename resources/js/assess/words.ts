@@ -137,9 +137,8 @@ export const words = {
     addAShift: 'Add a shift',
     shifts: 'Shifts',
     noShiftsYet: 'No shifts yet. Add the shifts in which first aiders serve: then they can be posted.',
-    weekdays: ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'],
-    shiftHours: ({ weekdays, from, to }: { weekdays: number[]; from: string; to: string }) =>
-        `${sayWeekdays(weekdays)}, ${from} to ${to}${to <= from ? ' on the next day' : ''}`,
+    shiftHours: (days: string, from: string, to: string) => `${days}, ${from} to ${to}`,
+    shiftOvernight: (days: string, from: string, to: string) => `${days}, ${from} to ${to} on the next day`,
     onNow: ' · on now',
     changeShifts: 'Change shifts',
     newShift: 'New shift',
@@ -296,16 +295,3 @@ export const words = {
     linesShort: (lines: string) => `: ${lines} not met in its module`,
     restock: (kit: string) => `Restock ${kit}`,
 };
-
-/** "every day", "Mon to Fri", "Fri, Sat". */
-function sayWeekdays(days: number[]): string {
-    const first = days[0] ?? 0;
-    const last = days[days.length - 1] ?? 0;
-    const name = (day: number) => words.weekdays[day - 1] ?? '';
-    if (days.length === 7) {
-        return 'every day';
-    }
-    return days.length > 2 && last - first === days.length - 1
-        ? `${name(first)} to ${name(last)}`
-        : days.map(name).join(', ');
-}

@@ -12,7 +12,7 @@ export function ShiftVerdicts({ shifts }: { shifts: Schemas['ShiftVerdictResourc
         <Box
             component="ul"
             aria-label={words.byShift}
-            sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, listStyle: 'none', m: 0, p: 0 }}
+            sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 4, listStyle: 'none', m: 0, p: 0, typography: 'body2' }}
         >
             {shifts.map((one) => (
                 <Box component="li" key={one.shift} sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>

@@ -57,11 +57,26 @@ const scopes: Record<string, string> = {
     clinician: 'clinicians',
 };
 
+export const weekdayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+/** "every day", "Mon to Fri", "Fri, Sat", of days from 1, Monday, to 7. */
+export function sayWeekdays(days: number[]): string {
+    const first = days[0] ?? 0;
+    const last = days[days.length - 1] ?? 0;
+    const name = (day: number) => weekdayNames[day - 1] ?? '';
+    if (days.length === 7) {
+        return 'every day';
+    }
+    return days.length > 2 && last - first === days.length - 1
+        ? `${name(first)} to ${name(last)}`
+        : days.map(name).join(', ');
+}
+
 const users: Record<string, string> = {
-    anyone: 'nobody trained is posted',
-    first_aider: 'first aiders are posted',
-    trained: 'people with special training are posted',
-    clinician: 'clinicians are posted',
+    anyone: 'nobody trained',
+    first_aider: 'first aiders',
+    trained: 'special training',
+    clinician: 'clinicians',
 };
 
 /** Who is posted, by what they may use. */
@@ -203,5 +218,6 @@ export const words = {
     print: 'Print',
     beingJudgedAgain: 'Being judged again',
     byShift: 'Verdict by shift',
-    inShift: (shift: string, now: boolean) => `Shift ${shift}${now ? ', now' : ''}`,
+    inShift: (shift: string, now: boolean) =>
+        `${shift.charAt(0).toUpperCase()}${shift.slice(1)} shift${now ? ', now' : ''}`,
 };

@@ -9,7 +9,6 @@ use App\Catalogue\Http\CarriedResource;
 use App\Catalogue\Http\ClassResource;
 use App\Catalogue\Http\ItemName;
 use App\Catalogue\Http\ItemResource;
-use App\Catalogue\Http\ItemRow;
 use App\Catalogue\Http\NeedResource;
 use App\Catalogue\Http\PackResource;
 use App\Catalogue\Models\Item;
@@ -31,40 +30,6 @@ final class ReadItems
         private readonly Measures $measures,
         private readonly Organisation $organisation,
     ) {
-    }
-
-    /** @return list<ItemRow> */
-    public function all(): array
-    {
-        $held = DB::table('holdings')
-            ->join('lots', 'lots.id', '=', 'holdings.lot_id')
-            ->where('holdings.condition', 'good')
-            ->groupBy('lots.item_id')
-            ->selectRaw('lots.item_id, SUM(IF(kit_id IS NULL, 0, quantity)) AS in_kits, SUM(IF(store_id IS NULL, 0, quantity)) AS in_store')
-            ->get()
-            ->keyBy('item_id');
-        $singles = DB::table('item_packs')->where('pieces', 1)->pluck('price', 'item_id');
-
-        return array_values(
-            Item::query()
-                ->orderBy('name')
-                ->get()
-                ->map(
-                    fn (Item $item): ItemRow => new ItemRow(
-                        $item->code,
-                        $item->name,
-                        $item->class,
-                        $item->purpose,
-                        $item->caution,
-                        $item->dated,
-                        $item->scope->value,
-                        (int) ($held->get($item->id)->in_kits ?? 0),
-                        (int) ($held->get($item->id)->in_store ?? 0),
-                        $singles->get($item->id) === null ? null : (int) $singles->get($item->id),
-                    ),
-                )
-                ->all(),
-        );
     }
 
     public function one(Item $item): ItemResource

@@ -4,12 +4,11 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
+use App\Support\Listing\WrittenSheet;
+
 /** CSV with headings: commas, semicolons or tabs, read as UTF-8; cells that a spreadsheet would run are made harmless. */
 final class Sheet
 {
-    /** A cell that begins so is run as a formula by a spreadsheet. */
-    private const RUNS = ['=', '+', '-', '@', "\t", "\r", "\n"];
-
     /**
      * @param  list<string>  $headings
      * @param  iterable<list<string>>  $rows
@@ -17,19 +16,10 @@ final class Sheet
     public static function write(array $headings, iterable $rows): string
     {
         $file = fopen('php://temp', 'w+b') ?: throw new \RuntimeException('No memory for the sheet.');
-        fputcsv($file, $headings, escape: '', eol: "\r\n");
-        foreach ($rows as $row) {
-            fputcsv($file, array_map(self::harmless(...), $row), escape: '', eol: "\r\n");
-        }
+        WrittenSheet::into($file, $headings, $rows);
         rewind($file);
 
         return (string) stream_get_contents($file);
-    }
-
-    /** An apostrophe before it keeps a cell from being run; reading takes it off again. */
-    public static function harmless(string $cell): string
-    {
-        return $cell !== '' && in_array($cell[0], [...self::RUNS, "'"], true) ? "'{$cell}" : $cell;
     }
 
     /**
@@ -74,7 +64,7 @@ final class Sheet
 
     private static function read1(string $cell): string
     {
-        return strlen($cell) > 1 && $cell[0] === "'" && in_array($cell[1], [...self::RUNS, "'"], true) ? substr($cell, 1) : trim($cell);
+        return strlen($cell) > 1 && $cell[0] === "'" && in_array($cell[1], [...WrittenSheet::RUNS, "'"], true) ? substr($cell, 1) : trim($cell);
     }
 
     /**

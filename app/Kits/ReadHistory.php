@@ -24,12 +24,25 @@ final class ReadHistory
     {
     }
 
-    /** @param  int|null  $before  only operations below this number */
-    public function __invoke(Kit $kit, ?int $before): HistoryResource
+    /** What can be asked for alone. */
+    public const ONLY = [
+        'checks' => ['full_check', 'quick_check'],
+        'contents' => ['restock', 'use', 'equip', 'move', 'transfer', 'dispose', 'module_in', 'module_out'],
+        'seals' => ['seal_set', 'seal_broken'],
+        'changes' => ['change', 'retire'],
+    ];
+
+    /**
+     * @param  int|null  $before  only operations below this number
+     * @param  string|null  $only  one of ONLY; null: all
+     */
+    public function __invoke(Kit $kit, ?int $before, ?string $only = null): HistoryResource
     {
         $numbers = DB::table('operation_kits')
             ->where('kit_id', $kit->id)
             ->when($before !== null, fn ($query) => $query->where('operation_number', '<', $before))
+            ->when($only !== null, fn ($query) => $query->join('operations', 'operations.number', '=', 'operation_number')
+                ->whereIn('operations.kind', self::ONLY[$only] ?? []))
             ->orderByDesc('operation_number')
             ->limit(self::PAGE + 1)
             ->pluck('operation_number')
@@ -86,6 +99,27 @@ final class ReadHistory
             ),
             count($numbers) > self::PAGE ? (int) end($page) : null,
         );
+    }
+
+    /** @return iterable<list<string|int|null>> all of it, for a sheet: a row for each movement, or for the operation where nothing moved */
+    public function sheet(Kit $kit, ?string $only): iterable
+    {
+        for ($before = null, $isMore = true; $isMore; $isMore = $before !== null) {
+            $history = $this($kit, $before, $only);
+            foreach ($history->entries as $entry) {
+                $begin = [$entry->number, $entry->at, $entry->title, $entry->by, implode('; ', $entry->notes)];
+                foreach ($entry->movements === [] ? [null] : $entry->movements as $moved) {
+                    yield [...$begin, $moved?->item, $moved?->name, $moved?->lot, $moved?->quantity, $moved?->text];
+                }
+            }
+            $before = $history->before;
+        }
+    }
+
+    /** @return list<string> */
+    public static function headings(): array
+    {
+        return ['operation', 'at', 'what', 'by', 'notes', 'item', 'name', 'lot', 'pieces', 'movement'];
     }
 
     private function title(Operation $operation): string

@@ -7,14 +7,12 @@ namespace App\Lists;
 use App\Accounts\Models\Organisation;
 use App\Catalogue\Measures;
 use App\Catalogue\Prices;
-use App\Designs\Models\Design;
 use App\Lists\Http\ConfirmationResource;
 use App\Lists\Http\EditionRef;
 use App\Lists\Http\EntryResource;
 use App\Lists\Http\ListLineResource;
 use App\Lists\Http\ListRef;
 use App\Lists\Http\ListResource;
-use App\Lists\Http\ListSummary;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
 use App\Lists\Models\LineConfirmation;
@@ -31,49 +29,6 @@ final class ReadLists
         private readonly Prices $prices,
         private readonly Organisation $organisation,
     ) {
-    }
-
-    /** @return list<ListSummary> */
-    public function all(): array
-    {
-        $lists = KitList::query()
-            ->withCount(['lines', 'confirmations'])
-            ->with(['designs', 'confirmedBy'])
-            ->orderBy('kind')
-            ->orderByRaw("origin = 'starter' DESC")
-            ->orderBy('title')
-            ->orderBy('size')
-            ->orderBy('edition')
-            ->get();
-        $superseded = $lists->pluck('supersedes_id')->filter()->all();
-        $kits = $this->kitsByList();
-        $serves = $this->serves();
-
-        return array_values(
-            $lists
-                ->map(
-                    fn (KitList $list): ListSummary => new ListSummary(
-                        $list->id,
-                        $list->code,
-                        $list->title,
-                        $list->size,
-                        $list->edition,
-                        $list->basis,
-                        $list->origin,
-                        $list->kind,
-                        $list->confirmed_at !== null,
-                        $list->confirmed_at?->toDateString(),
-                        $list->confirmedBy?->name,
-                        (int) $list->getAttribute('lines_count'),
-                        (int) $list->getAttribute('confirmations_count'),
-                        array_values($list->designs->map(fn (Design $design): string => $design->name)->all()),
-                        count($kits[$list->id] ?? []),
-                        ! in_array($list->id, $superseded, true),
-                        $serves[$list->id] ?? [],
-                    ),
-                )
-                ->all(),
-        );
     }
 
     public function one(KitList $list): ListResource

@@ -38,11 +38,12 @@ final readonly class KitScope
     public function because(Scope $scope): string
     {
         $in = array_column(array_filter($this->shifts, static fn (array $shift): bool => $shift['scope'] === $scope), 'shift');
+        $shifts = count($in) > 1 ? 'shifts' : 'shift';
 
         return match (true) {
             $this->place === null => 'set by hand: nobody is posted to its place or asked for there',
             count($in) === count($this->shifts) => "as posted to {$this->place} in every shift",
-            default => "as posted to {$this->place} in the ".implode(' and ', $in).(count($in) === 1 ? ' shift' : ' shifts'),
+            default => "as posted to {$this->place} in the ".implode(' and ', $in)." {$shifts}",
         };
     }
 }

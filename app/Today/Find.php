@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Support\SearchWords;
 use App\Today\Http\FindResource;
 use App\Today\Http\FoundResource;
 use Illuminate\Support\Facades\DB;
@@ -86,7 +87,7 @@ final class Find
         return array_values(
             $places
                 ->map(
-                    static fn (object $place): FoundResource => new FoundResource('place', $place->name, $place->path, "/kits#place-{$place->id}"),
+                    static fn (object $place): FoundResource => new FoundResource('place', $place->name, $place->path, "/kits?place={$place->id}"),
                 )
                 ->all(),
         );

@@ -112,8 +112,9 @@ final class ReadToday
     /** @param  array<string>  $kits */
     private function readShifts(array $kits): void
     {
-        $verdicts = static fn (array $shifts): array => array_unique(array_map(static fn (ShiftVerdict $one): string => $one->verdict->value, $shifts));
-        $this->shifts = array_filter(ShiftVerdict::kept(array_values($kits)), static fn (array $shifts): bool => count($verdicts($shifts)) > 1);
+        $verdict = static fn (ShiftVerdict $one): string => $one->verdict->value;
+        $differ = static fn (array $shifts): bool => count(array_unique(array_map($verdict, $shifts))) > 1;
+        $this->shifts = array_filter(ShiftVerdict::kept(array_values($kits)), $differ);
         $this->on = $this->shifts === [] ? [] : $this->known->on(now());
     }
 

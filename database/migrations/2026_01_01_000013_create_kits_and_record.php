@@ -323,6 +323,11 @@ return new class extends Migration
             // Hold all that Today's counts look at, and the order of its worklist.
             $table->index('verdict');
             $table->index(['band', 'walk_order', 'code'], 'kit_states_work');
+            // The orders of the lists of kits.
+            $table->index(['walk_order', 'code'], 'kit_states_walk');
+            $table->index(['due_on', 'walk_order', 'code'], 'kit_states_due');
+            $table->index(['wants_restock', 'walk_order', 'code'], 'kit_states_restock');
+            $table->index('code');
         });
         // How many states there are of each kind, as what is added and taken away: each write appends what it changes, so that nobody waits
         // for anybody, and the sums are put together now and then (App\Judging\StateCounts).

@@ -12,6 +12,7 @@ const WaitingPage = lazy(() => import('./check/WaitingPage'));
 const CheckPage = lazy(() => import('./check/CheckPage'));
 const SignedCheckPage = lazy(() => import('./check/SignedCheckPage'));
 const RestockListPage = lazy(() => import('./restock/RestockListPage'));
+const StorePage = lazy(() => import('./restock/StorePage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
 const KitPage = lazy(() => import('./pack/KitPage'));
@@ -75,6 +76,7 @@ export const router = createBrowserRouter([
             { path: '/check', element: part(<CheckListPage />) },
             { path: '/checks/:id', element: part(<SignedCheckPage />) },
             { path: '/restock', element: part(<RestockListPage />) },
+            { path: '/stores/:id', element: part(<StorePage />) },
             { path: '/more', element: part(<MorePage />) },
             { path: '*', element: part(<NotFoundPage />) },
         ],

@@ -2,14 +2,15 @@
 
 declare(strict_types=1);
 
-use App\Designs\Http\DesignController;
 use App\Kits\Http\KitController;
 use App\Kits\Http\KitDesignController;
+use App\Kits\Http\KitListController;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
 use Illuminate\Support\Facades\Route;
 
-Route::get('places', [DesignController::class, 'places'])->can('view', Place::class)->name('places');
+Route::get('places', [KitListController::class, 'places'])->can('view', Place::class)->name('places');
+Route::get('kits', [KitListController::class, 'kits'])->can('view', Kit::class)->name('kits');
 Route::post('kits', [KitController::class, 'store'])->can('equip', Kit::class)->name('kits.store');
 Route::get('kits/{kit:code}', [KitController::class, 'show'])->can('view', Kit::class)->name('kits.show');
 Route::get('kits/{kit:code}/file', [KitController::class, 'file'])->can('export', Kit::class)->name('kits.file');

@@ -8,6 +8,7 @@ use App\Lists\Models\KitList;
 use Illuminate\Support\Facades\Route;
 
 Route::get('lists', [ListController::class, 'all'])->can('view', KitList::class)->name('lists');
+Route::get('choices/lists', [ListController::class, 'choices'])->can('view', KitList::class)->name('lists.choices');
 Route::post('lists', [ListController::class, 'store'])->can('plan', KitList::class)->name('lists.store');
 Route::get('lists/{list:id}', [ListController::class, 'show'])->can('view', KitList::class)->name('lists.show');
 Route::put('lists/{list:id}', [ListController::class, 'change'])->can('plan', KitList::class)->name('lists.change');

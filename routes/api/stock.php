@@ -2,12 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Designs\Http\DesignController;
 use App\Kits\Models\Kit;
 use App\Stock\Http\RestockController;
+use App\Stock\Http\StoreController;
 use App\Stock\Models\Store;
 use Illuminate\Support\Facades\Route;
 
-Route::get('stores', [DesignController::class, 'stores'])->can('view', Store::class)->name('stores');
+Route::get('stores', [StoreController::class, 'all'])->can('view', Store::class)->name('stores');
+Route::get('stores/{store:id}', [StoreController::class, 'contents'])->can('view', Store::class)->name('stores.show');
 Route::get('kits/{kit:code}/restock', [RestockController::class, 'plan'])->can('restock', Kit::class)->name('kits.restock');
 Route::put('kits/{kit:code}/restocks/{id}', [RestockController::class, 'restock'])->can('restock', Kit::class)->name('restocks.store');

@@ -335,7 +335,7 @@ final class AssessmentTest extends TestCase
         $this->assertSame(0, (int) $kit->holdings()->sum('quantity'));
         $this->assertGreaterThan($stored, (int) $this->storeCount());
         $this->assertLessThanOrEqual($stored + $held, (int) $this->storeCount());
-        $this->assertNotContains($code, collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->pluck('code')->all());
+        $this->assertNotContains($code, collect($this->getJson('/api/kits')->json('kits'))->pluck('code')->all());
         $this->assertNotNull($this->readKit($code)['retired_on']);
         $this->finish([
             'kit' => $code, 'kind' => 'full', 'begun_at' => now()->subMinute()->toIso8601ZuluString(),
@@ -353,7 +353,7 @@ final class AssessmentTest extends TestCase
     public function test_another_list_may_be_chosen_for_a_kit_of_the_plan(): void
     {
         $this->actAs('lead');
-        $list = collect($this->getJson('/api/lists')->json())->firstWhere('code', 'individual-bleeding-set');
+        $list = collect($this->getJson('/api/lists')->json('lists'))->firstWhere('code', 'individual-bleeding-set');
         $choices = collect($this->putJson('/api/choices/severe_bleeding', ['list_id' => $list['id'], 'design_id' => null])->assertOk()->json());
         $this->assertSame('individual-bleeding-set', $choices->firstWhere('wanted', 'severe_bleeding')['list']['code']);
         $this->putJson('/api/choices/huge', ['list_id' => $list['id']])->assertNotFound();

@@ -161,6 +161,6 @@ final class CatalogueTest extends TestCase
     {
         $this->app?->forgetScopedInstances();
 
-        return (string) collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->firstWhere('code', $kit)['verdict'];
+        return (string) collect($this->getJson('/api/kits')->json('kits'))->firstWhere('code', $kit)['verdict'];
     }
 }

@@ -194,7 +194,7 @@ final class EditionTest extends TestCase
         // The Today list does not show the old answer.
         $this->assertSame(
             'not_ready',
-            collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->firstWhere('code', 'QH-09')['verdict'],
+            collect($this->getJson('/api/kits')->json('kits'))->firstWhere('code', 'QH-09')['verdict'],
         );
     }
 
@@ -362,8 +362,8 @@ final class EditionTest extends TestCase
         $this->assertSame(
             [true, false],
             [
-                collect($this->getJson('/api/lists')->json())->firstWhere('id', $new['id'])['latest'],
-                collect($this->getJson('/api/lists')->json())->firstWhere('id', $old->id)['latest'],
+                collect($this->getJson('/api/lists')->json('lists'))->firstWhere('id', $new['id'])['latest'],
+                collect($this->getJson('/api/lists')->json('lists'))->firstWhere('id', $old->id)['latest'],
             ],
         );
     }

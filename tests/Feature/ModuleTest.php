@@ -28,7 +28,7 @@ final class ModuleTest extends TestCase
         $this->assertStringStartsWith("{$kit['modules'][0]['id']}.", $bottles['pocket_id']);
         $alone = $this->readKit('QH-M1');
         $this->assertSame(['QH-17', 'ready'], [$alone['module_of']['code'], $alone['verdict']['verdict']]);
-        $places = collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->pluck('code');
+        $places = collect($this->getJson('/api/kits')->json('kits'))->pluck('code');
         $this->assertFalse($places->contains('QH-M1'), 'It stands in the kit that it is in.');
         $this->assertSame(0, DB::table('kit_states')->where('kit_id', $this->kit('QH-M1')->id)->count());
     }

@@ -94,7 +94,7 @@ final class PeopleTest extends TestCase
         Qualification::query()->where('scope', 'trained')->update(['expires_on' => Organisation::current()->today()]);
         $this->putJson('/api/people/'.$this->ulid(), $this->written())->assertOk();
         $this->app?->forgetScopedInstances();
-        $verdict = fn (): string => (string) collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->firstWhere('code', 'QH-08')['verdict'];
+        $verdict = fn (): string => (string) collect($this->getJson('/api/kits')->json('kits'))->firstWhere('code', 'QH-08')['verdict'];
         $this->assertNotSame('not_ready', $verdict());
         $this->travel(1)->days();
         $this->app?->forgetScopedInstances();

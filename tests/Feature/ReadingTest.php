@@ -45,7 +45,7 @@ final class ReadingTest extends TestCase
 
     public function test_starter_lists_are_unconfirmed_and_say_what_they_rest_on(): void
     {
-        $lists = collect($this->actAs('auditor')->getJson('/api/lists')->assertOk()->json())->keyBy('code');
+        $lists = collect($this->actAs('auditor')->getJson('/api/lists')->assertOk()->json('lists'))->keyBy('code');
         $this->assertSame(
             ['starter', false, 'BS 8599-1:2019', '2019'],
             [

@@ -132,7 +132,7 @@ final class RestockTest extends TestCase
     {
         $this->actAs('lead');
         $design = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'bleeding-set');
-        $place = collect($this->getJson('/api/places')->json())->firstWhere('name', 'Saw shed');
+        $place = collect($this->getJson('/api/places')->json('places'))->firstWhere('name', 'Saw shed');
         $kit = [
             'id' => $this->ulid(), 'code' => 'QH-20', 'name' => 'Spare set', 'design_id' => $design['id'],
             'place_id' => $place['id'], 'scope' => 'trained',
@@ -164,7 +164,7 @@ final class RestockTest extends TestCase
     {
         $this->actAs('lead');
         $design = collect($this->getJson('/api/designs')->json())->firstWhere('code', 'workplace-medium');
-        $place = collect($this->getJson('/api/places')->json())->firstWhere('name', 'Ground floor desk');
+        $place = collect($this->getJson('/api/places')->json('places'))->firstWhere('name', 'Ground floor desk');
         $this->postJson(
             '/api/kits',
             [

@@ -83,7 +83,7 @@ final class StatesTest extends TestCase
         $marked = DB::table('kit_states')->where('is_marked', true)->pluck('kit_id')->all();
         $this->assertSame([], array_diff($holding, $marked));
         $this->assertLessThan(DB::table('kit_states')->count(), count($marked));
-        $mass = collect($this->getJson('/api/places')->json())->pluck('kits')->flatten(1)->whereNull('verdict')->count();
+        $mass = collect($this->getJson('/api/kits')->json('kits'))->whereNull('verdict')->count();
         $this->assertSame(count($marked), $mass, 'Each is said to be judged again.');
         app()->forgetScopedInstances();
         $this->app?->call([new JudgeMarked, 'handle']);
@@ -240,7 +240,7 @@ final class StatesTest extends TestCase
                 $written[] = $query->sql;
             }
         });
-        foreach (['/api/today', '/api/places', '/api/kits/QH-01', '/api/kits/QH-01/restock', '/api/kits/QH-01/history', '/api/lists', '/api/items', '/api/find?q=burn'] as $path) {
+        foreach (['/api/today', '/api/places', '/api/kits', '/api/kits/QH-01', '/api/kits/QH-01/restock', '/api/kits/QH-01/history', '/api/lists', '/api/items', '/api/find?q=burn'] as $path) {
             $this->getJson($path)->assertOk();
         }
         $this->assertSame([], $written);
@@ -317,6 +317,6 @@ final class StatesTest extends TestCase
 
     private function shown(string $code): ?string
     {
-        return collect($this->actAs('member')->getJson('/api/places')->assertOk()->json())->pluck('kits')->flatten(1)->firstWhere('code', $code)['verdict'];
+        return collect($this->actAs('member')->getJson('/api/kits')->assertOk()->json('kits'))->firstWhere('code', $code)['verdict'];
     }
 }

@@ -63,7 +63,7 @@ final class TodayTest extends TestCase
         $this->assertSame([], array_filter(collect($today['work'])->keyBy('kit')['QH-05']['reasons'], fn (string $text): bool => str_contains($text, 'dressing')));
         $this->assertGreaterThan(0, $today['being_judged']);
         $this->assertSame($today['kits'], $today['being_judged'] + array_sum(array_column($today['counts'], 'kits')));
-        $places = collect($this->getJson('/api/places')->assertOk()->json())->pluck('kits')->flatten(1)->keyBy('code');
+        $places = collect($this->getJson('/api/kits')->assertOk()->json('kits'))->keyBy('code');
         $this->assertNull($places['QH-05']['verdict']);
         $this->assertEquals($before, DB::table('kit_states')->orderBy('kit_id')->get()->all(), 'Reading writes nothing.');
         $this->artisan('schedule:run');
@@ -93,10 +93,12 @@ final class TodayTest extends TestCase
 
     public function test_the_places_show_their_kits(): void
     {
-        $places = collect($this->actAs('auditor')->getJson('/api/places')->assertOk()->json());
+        $places = collect($this->actAs('auditor')->getJson('/api/places')->assertOk()->json('places'));
         $walks = $places->firstWhere('name', 'Walk leaders\' hooks');
-        $this->assertSame(['QH-13', 'QH-14', 'QH-15'], array_column($walks['kits'], 'code'));
-        $this->assertSame(['intact', 'intact', 'intact'], array_column($walks['kits'], 'seal'));
-        $this->assertGreaterThanOrEqual(9, $places->filter(fn (array $place): bool => $place['kits'] !== [])->count());
+        $this->assertSame(3, $walks['kits']);
+        $kits = $this->getJson("/api/kits?place={$walks['id']}")->json('kits');
+        $this->assertSame(['QH-13', 'QH-14', 'QH-15'], array_column($kits, 'code'));
+        $this->assertSame(['intact', 'intact', 'intact'], array_column($kits, 'seal'));
+        $this->assertGreaterThanOrEqual(9, $places->filter(fn (array $place): bool => $place['kits'] > 0)->count());
     }
 }

@@ -82,11 +82,9 @@ final class StatesRaceTest extends ServedTestCase
 
     private function shown(Client $client): ?string
     {
-        foreach ($client->get('/api/places')['body'] as $place) {
-            foreach ($place['kits'] as $kit) {
-                if ($kit['code'] === self::KIT) {
-                    return $kit['verdict'];
-                }
+        foreach ($client->get('/api/kits')['body']['kits'] as $kit) {
+            if ($kit['code'] === self::KIT) {
+                return $kit['verdict'];
             }
         }
         $this->fail(self::KIT.' is not shown.');

@@ -16,7 +16,7 @@ final class AtOnceTest extends ServedTestCase
     {
         $lead = $this->signIn('lead');
         $design = current($lead->get('/api/designs')['body'])['id'];
-        $place = current($lead->get('/api/places')['body'])['id'];
+        $place = current($lead->get('/api/places')['body']['places'])['id'];
         for ($round = 0; $round < self::ROUNDS; $round++) {
             $code = "AT-{$round}";
             $id = $this->ulid();

@@ -68,7 +68,7 @@ final class WorkersTest extends ServedTestCase
     public function test_what_an_edition_does_to_many_kits_is_worked_out_beside_the_requests(): void
     {
         $lead = $this->signIn('lead');
-        $lists = array_filter($lead->get('/api/lists')['body'], static fn (array $list): bool => $list['code'] === 'bleeding-set' && $list['edition'] === '2');
+        $lists = array_filter($lead->get('/api/lists')['body']['lists'], static fn (array $list): bool => $list['code'] === 'bleeding-set' && $list['edition'] === '2');
         $id = array_values($lists)[0]['id'];
         $begun = $lead->post("/api/lists/{$id}/previews", []);
         $this->assertSame(202, $begun['status']);
@@ -102,7 +102,7 @@ final class WorkersTest extends ServedTestCase
         $this->database()->exec('UPDATE sessions SET last_activity = last_activity - 20');
         $before = $written();
         $this->assertNotSame([], $before);
-        foreach (['/api/today', '/api/places', '/api/kits/QH-01'] as $path) {
+        foreach (['/api/today', '/api/kits', '/api/kits/QH-01'] as $path) {
             $this->assertSame(200, $keeper->get($path)['status']);
         }
         $this->assertSame($before, $written());

@@ -7,20 +7,55 @@ namespace App\Catalogue\Http;
 use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemClass;
 use App\Catalogue\ReadItems;
+use App\Catalogue\ReadItemTable;
 use App\Catalogue\WriteItem;
+use App\Kits\Models\Kit;
 use App\Support\Http\Controller;
+use App\Support\Listing\SheetResponse;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The catalogue: its items and the tree of their classes. */
 final class ItemController extends Controller
 {
     #[OA\Get(path: '/items', operationId: 'readItems', tags: ['items'])]
-    #[OA\Response(response: 200, description: 'The catalogue', content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ItemRow::class)))]
-    public function all(ReadItems $items): JsonResponse
+    #[OA\Parameter(ref: '#/components/parameters/page')]
+    #[OA\Parameter(ref: '#/components/parameters/order')]
+    #[OA\Parameter(ref: '#/components/parameters/q')]
+    #[OA\Parameter(ref: '#/components/parameters/format')]
+    #[OA\Parameter(name: 'sort', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['name', 'code', 'class']))]
+    #[OA\Parameter(name: 'class', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(
+        name: 'scope',
+        in: 'query',
+        required: false,
+        schema: new OA\Schema(type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
+    )]
+    #[OA\Response(response: 200, description: 'The catalogue', content: new OA\JsonContent(ref: ItemsResource::class))]
+    #[OA\Response(response: 422, description: 'Not a list that can be read')]
+    public function all(ItemListRequest $request, ReadItemTable $items): JsonResponse|StreamedResponse
     {
-        return $this->json($items->all());
+        if ($request->wantsSheet()) {
+            Gate::authorize('export', Kit::class);
+
+            return SheetResponse::of('items', ReadItemTable::headings(), $items->sheet($request));
+        }
+
+        return $this->json($items($request));
+    }
+
+    #[OA\Get(path: '/choices/items', operationId: 'readItemChoices', tags: ['items'])]
+    #[OA\Response(
+        response: 200,
+        description: 'All items by name, to choose from',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ItemChoice::class)),
+    )]
+    public function choices(ReadItemTable $items): JsonResponse
+    {
+        return $this->json($items->choices());
     }
 
     #[OA\Get(path: '/items/{item}', operationId: 'readItem', tags: ['items'])]

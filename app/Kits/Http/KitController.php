@@ -14,10 +14,14 @@ use App\Kits\ReadKit;
 use App\Kits\ReadVerdict;
 use App\Kits\SealKit;
 use App\Support\Http\Controller;
+use App\Support\Listing\SheetResponse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Format\KitDocument;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class KitController extends Controller
 {
@@ -130,12 +134,27 @@ final class KitController extends Controller
             schema: new OA\Schema(type: 'integer'),
         ),
     ]
+    #[OA\Parameter(
+        name: 'only',
+        in: 'query',
+        required: false,
+        schema: new OA\Schema(type: 'string', enum: ['checks', 'contents', 'seals', 'changes']),
+    )]
+    #[OA\Parameter(ref: '#/components/parameters/format')]
     #[OA\Response(response: 200, description: 'Checks and movements, newest first', content: new OA\JsonContent(ref: HistoryResource::class))]
-    public function history(Request $request, Kit $kit, ReadHistory $history): JsonResponse
+    public function history(Request $request, Kit $kit, ReadHistory $history): JsonResponse|StreamedResponse
     {
-        /** @var array{before?: int|string} $query */
-        $query = $request->validate(['before' => ['integer', 'min:1']]);
+        /** @var array{before?: int|string, only?: string|null, format?: string} $query */
+        $query = $request->validate([
+            'before' => ['integer', 'min:1'], 'only' => ['nullable', Rule::in(array_keys(ReadHistory::ONLY))],
+            'format' => [Rule::in(['json', 'csv'])],
+        ]);
+        if (($query['format'] ?? 'json') === 'csv') {
+            Gate::authorize('export', Kit::class);
 
-        return $this->json($history($kit, isset($query['before']) ? (int) $query['before'] : null));
+            return SheetResponse::of("{$kit->code}-history", ReadHistory::headings(), $history->sheet($kit, $query['only'] ?? null));
+        }
+
+        return $this->json($history($kit, isset($query['before']) ? (int) $query['before'] : null, $query['only'] ?? null));
     }
 }

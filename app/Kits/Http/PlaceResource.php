@@ -6,13 +6,10 @@ namespace App\Kits\Http;
 
 use OpenApi\Attributes as OA;
 
-/** A place with its kits; places below it follow it. */
+/** A place; places below it follow it. */
 #[OA\Schema]
 final readonly class PlaceResource
 {
-    /**
-     * @param  list<KitRow>  $kits
-     */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -24,8 +21,8 @@ final readonly class PlaceResource
         public string $name,
         #[OA\Property]
         public string $path,
-        #[OA\Property(items: new OA\Items(ref: KitRow::class))]
-        public array $kits,
+        #[OA\Property(description: 'kits that are there, without what lies below it')]
+        public int $kits,
     ) {
     }
 }

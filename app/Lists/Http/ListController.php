@@ -12,24 +12,50 @@ use App\Lists\ListContent;
 use App\Lists\Models\KitList;
 use App\Lists\NewEdition;
 use App\Lists\ReadLists;
+use App\Lists\ReadListTable;
 use App\Lists\WriteList;
 use App\Support\Http\Controller;
+use App\Support\Listing\SheetResponse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use OpenApi\Attributes as OA;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The lists that kits are held to: their editions, their confirmation, and what a change of edition does. */
 final class ListController extends Controller
 {
     #[OA\Get(path: '/lists', operationId: 'readLists', tags: ['lists'])]
+    #[OA\Parameter(ref: '#/components/parameters/page')]
+    #[OA\Parameter(ref: '#/components/parameters/order')]
+    #[OA\Parameter(ref: '#/components/parameters/q')]
+    #[OA\Parameter(ref: '#/components/parameters/format')]
+    #[OA\Parameter(name: 'sort', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['title', 'code', 'confirmed']))]
+    #[OA\Parameter(name: 'group', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['starter', 'house', 'module']))]
+    #[OA\Parameter(name: 'confirmed', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['yes', 'no']))]
+    #[OA\Parameter(name: 'edition', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['latest']))]
+    #[OA\Response(response: 200, description: 'Lists and editions', content: new OA\JsonContent(ref: ListsResource::class))]
+    #[OA\Response(response: 422, description: 'Not a list that can be read')]
+    public function all(ListListRequest $request, ReadListTable $lists): JsonResponse|StreamedResponse
+    {
+        if ($request->wantsSheet()) {
+            Gate::authorize('export', Kit::class);
+
+            return SheetResponse::of('lists', ReadListTable::headings(), $lists->sheet($request));
+        }
+
+        return $this->json($lists($request));
+    }
+
+    #[OA\Get(path: '/choices/lists', operationId: 'readListChoices', tags: ['lists'])]
     #[OA\Response(
         response: 200,
-        description: 'All lists and editions',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ListSummary::class)),
+        description: 'All lists and editions by name, to choose from',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ListChoice::class)),
     )]
-    public function all(ReadLists $lists): JsonResponse
+    public function choices(ReadListTable $lists): JsonResponse
     {
-        return $this->json($lists->all());
+        return $this->json($lists->choices());
     }
 
     #[OA\Get(path: '/lists/{list}', operationId: 'readList', tags: ['lists'])]

@@ -6,13 +6,10 @@ namespace App\Stock\Http;
 
 use OpenApi\Attributes as OA;
 
-/** A store and what lies in it. */
+/** A store, and how much lies in it. */
 #[OA\Schema]
 final readonly class StoreResource
 {
-    /**
-     * @param  list<StoreRow>  $rows
-     */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -20,8 +17,10 @@ final readonly class StoreResource
         public string $name,
         #[OA\Property]
         public string $place,
-        #[OA\Property(items: new OA\Items(ref: StoreRow::class))]
-        public array $rows,
+        #[OA\Property(description: 'different items')]
+        public int $items,
+        #[OA\Property]
+        public int $pieces,
     ) {
     }
 }

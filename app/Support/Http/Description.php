@@ -20,7 +20,7 @@ final class Description
 
     public static function document(): \stdClass
     {
-        $openapi = (new Generator)->setVersion('3.1.0')->generate(glob(app_path('*/Http')) ?: []);
+        $openapi = (new Generator)->setVersion('3.1.0')->generate([...(glob(app_path('*/Http')) ?: []), app_path('Support/Listing')]);
         /** @var \stdClass $document */
         $document = json_decode($openapi?->toJson() ?? '{}', false, 512, JSON_THROW_ON_ERROR);
         foreach (get_object_vars($document->components->schemas) as $schema) {

@@ -2,6 +2,9 @@ import { queryOptions } from '@tanstack/react-query';
 import { api, ask, keepToken } from './client';
 import { keepToday } from './today';
 
+/** How a list is sorted and filtered, as its address says; the server refuses what it does not know. */
+type Asked = Record<string, string>;
+
 /** Every question that the page asks the server, each with its key. */
 export const questions = {
     session: () =>
@@ -26,7 +29,11 @@ export const questions = {
             queryFn: () => ask(api.GET('/find', { params: { query: { q } } })),
             enabled: q !== '',
         }),
-    places: () => queryOptions({ queryKey: ['places'], queryFn: () => ask(api.GET('/places')) }),
+    kits: (asked: Asked, page: number) =>
+        queryOptions({
+            queryKey: ['kits', asked, page],
+            queryFn: () => ask(api.GET('/kits', { params: { query: { ...asked, page } } })),
+        }),
     kit: (kit: string) =>
         queryOptions({
             queryKey: ['kit', kit],
@@ -59,7 +66,13 @@ export const questions = {
             queryKey: ['check', check],
             queryFn: () => ask(api.GET('/checks/{check}', { params: { path: { check } } })),
         }),
-    items: () => queryOptions({ queryKey: ['items'], queryFn: () => ask(api.GET('/items')) }),
+    items: (asked: Asked, page: number) =>
+        queryOptions({
+            queryKey: ['items', asked, page],
+            queryFn: () => ask(api.GET('/items', { params: { query: { ...asked, page } } })),
+        }),
+    /** The whole catalogue by name, to choose from. */
+    itemChoices: () => queryOptions({ queryKey: ['items', 'choices'], queryFn: () => ask(api.GET('/choices/items')) }),
     item: (item: string) =>
         queryOptions({
             queryKey: ['item', item],
@@ -101,7 +114,18 @@ export const questions = {
     people: () => queryOptions({ queryKey: ['people'], queryFn: () => ask(api.GET('/people')) }),
     shifts: () => queryOptions({ queryKey: ['shifts'], queryFn: () => ask(api.GET('/shifts')) }),
     cover: () => queryOptions({ queryKey: ['cover'], queryFn: () => ask(api.GET('/cover')) }),
-    lists: () => queryOptions({ queryKey: ['lists'], queryFn: () => ask(api.GET('/lists')) }),
+    lists: (asked: Asked, page: number) =>
+        queryOptions({
+            queryKey: ['lists', asked, page],
+            queryFn: () => ask(api.GET('/lists', { params: { query: { ...asked, page } } })),
+        }),
+    /** All editions by name, to choose from. */
+    listChoices: () => queryOptions({ queryKey: ['lists', 'choices'], queryFn: () => ask(api.GET('/choices/lists')) }),
     designs: () => queryOptions({ queryKey: ['designs'], queryFn: () => ask(api.GET('/designs')) }),
     stores: () => queryOptions({ queryKey: ['stores'], queryFn: () => ask(api.GET('/stores')) }),
+    store: (store: string, asked: Asked, page: number) =>
+        queryOptions({
+            queryKey: ['store', store, asked, page],
+            queryFn: () => ask(api.GET('/stores/{store}', { params: { path: { store }, query: { ...asked, page } } })),
+        }),
 };

@@ -264,6 +264,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/choices/items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readItemChoices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/items/{item}": {
         parameters: {
             query?: never;
@@ -395,22 +411,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/places": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readPlaces"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/designs": {
         parameters: {
             query?: never;
@@ -419,22 +419,6 @@ export interface paths {
             cookie?: never;
         };
         get: operations["readDesigns"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/stores": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readStores"];
         put?: never;
         post?: never;
         delete?: never;
@@ -531,7 +515,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["readKits"];
         put?: never;
         post: operations["equipKit"];
         delete?: never;
@@ -675,6 +659,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/lists/{list}/change": {
         parameters: {
             query?: never;
@@ -751,6 +751,22 @@ export interface paths {
         get: operations["readLists"];
         put?: never;
         post: operations["makeHouseList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/choices/lists": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readListChoices"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -947,6 +963,38 @@ export interface paths {
         get?: never;
         /** @description Records a restock. The id is a ULID made by the page: sent twice, it counts once. */
         put: operations["restockKit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readStores"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores/{store}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readStore"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1290,6 +1338,15 @@ export interface components {
         ClassTitle: {
             title: string;
         };
+        /** @description An item as it is chosen from the whole catalogue. */
+        ItemChoice: {
+            code: string;
+            name: string;
+            class: string;
+            dated: boolean;
+            purpose: string;
+            caution: string | null;
+        };
         /** @description An item by code and name. */
         ItemName: {
             code: string;
@@ -1354,6 +1411,11 @@ export interface components {
             in_kits: number;
             in_store: number;
             price: number | null;
+        };
+        /** @description One page of the catalogue. */
+        ItemsResource: {
+            items: components["schemas"]["ItemRow"][];
+            page: components["schemas"]["PageOf"];
         };
         /** @description A measure: as it was entered, and in the unit that the organisation prefers. */
         MeasureResource: {
@@ -1776,6 +1838,11 @@ export interface components {
             seal: "intact" | "broken" | "none";
             reasons: string[];
         };
+        /** @description One page of the kits in service. */
+        KitsResource: {
+            kits: components["schemas"]["KitRow"][];
+            page: components["schemas"]["PageOf"];
+        };
         /** @description A side of the kit as it lies open. */
         LeafResource: {
             name: string;
@@ -1854,7 +1921,7 @@ export interface components {
             name: string;
             path: string;
         };
-        /** @description A place with its kits; places below it follow it. */
+        /** @description A place; places below it follow it. */
         PlaceResource: {
             id: string;
             parent_id: string | null;
@@ -1862,7 +1929,13 @@ export interface components {
             kind: "site" | "building" | "floor" | "spot" | "vehicle" | "person";
             name: string;
             path: string;
-            kits: components["schemas"]["KitRow"][];
+            /** @description kits that are there, without what lies below it */
+            kits: number;
+        };
+        /** @description One page of the places, in walking order. */
+        PlacesResource: {
+            places: components["schemas"]["PlaceResource"][];
+            page: components["schemas"]["PageOf"];
         };
         /** @description A pocket and where it lies on its leaf. */
         PocketResource: {
@@ -2092,6 +2165,18 @@ export interface components {
             need: string;
             texts: string[];
         };
+        /** @description An edition of a list as it is chosen from all of them. */
+        ListChoice: {
+            id: string;
+            code: string;
+            title: string;
+            size: string | null;
+            edition: string;
+            /** @enum {string} */
+            kind: "kit" | "module";
+            confirmed: boolean;
+            latest: boolean;
+        };
         /** @description One line of a list. */
         ListLineResource: {
             code: string;
@@ -2168,6 +2253,11 @@ export interface components {
             kits: number;
             latest: boolean;
             serves: string[];
+        };
+        /** @description One page of the lists and their editions. */
+        ListsResource: {
+            lists: components["schemas"]["ListSummary"][];
+            page: components["schemas"]["PageOf"];
         };
         NewHouseList: {
             code: string;
@@ -2390,17 +2480,25 @@ export interface components {
             unsettled: components["schemas"]["UnsettledResource"][];
             kit: components["schemas"]["KitResource"];
         };
+        /** @description One page of what lies in a store. */
+        StoreContentsResource: {
+            store: components["schemas"]["StoreResource"];
+            rows: components["schemas"]["StoreRow"][];
+            page: components["schemas"]["PageOf"];
+        };
         /** @description A store, by name. */
         StoreRef: {
             id: string;
             name: string;
         };
-        /** @description A store and what lies in it. */
+        /** @description A store, and how much lies in it. */
         StoreResource: {
             id: string;
             name: string;
             place: string;
-            rows: components["schemas"]["StoreRow"][];
+            /** @description different items */
+            items: number;
+            pieces: number;
         };
         /** @description Pieces of a lot in a store. */
         StoreRow: {
@@ -2510,9 +2608,24 @@ export interface components {
             /** @description where shifts fare differently; the verdict is the worst */
             shifts: components["schemas"]["ShiftVerdictResource"][];
         };
+        /** @description Which page of a list this is. */
+        PageOf: {
+            page: number;
+            pages: number;
+            /** @description rows in all */
+            in_all: number;
+        };
     };
     responses: never;
-    parameters: never;
+    parameters: {
+        /** @description What every list takes; named by each in its description. */
+        page: number;
+        order: "up" | "down";
+        /** @description words that it begins with, in any order */
+        q: string;
+        /** @description csv: all rows as they are filtered and sorted, as a sheet */
+        format: "json" | "csv";
+    };
     requestBodies: never;
     headers: never;
     pathItems: never;
@@ -3075,7 +3188,18 @@ export interface operations {
     };
     readItems: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description What every list takes; named by each in its description. */
+                page?: components["parameters"]["page"];
+                order?: components["parameters"]["order"];
+                /** @description words that it begins with, in any order */
+                q?: components["parameters"]["q"];
+                /** @description csv: all rows as they are filtered and sorted, as a sheet */
+                format?: components["parameters"]["format"];
+                sort?: "name" | "code" | "class";
+                class?: string;
+                scope?: "anyone" | "first_aider" | "trained" | "clinician";
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -3088,8 +3212,15 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ItemRow"][];
+                    "application/json": components["schemas"]["ItemsResource"];
                 };
+            };
+            /** @description Not a list that can be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3121,6 +3252,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    readItemChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All items by name, to choose from */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemChoice"][];
+                };
             };
         };
     };
@@ -3380,26 +3531,6 @@ export interface operations {
             };
         };
     };
-    readPlaces: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description All places in walking order with their kits */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PlaceResource"][];
-                };
-            };
-        };
-    };
     readDesigns: {
         parameters: {
             query?: never;
@@ -3416,26 +3547,6 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DesignResource"][];
-                };
-            };
-        };
-    };
-    readStores: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description All stores and what lies in them */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["StoreResource"][];
                 };
             };
         };
@@ -3573,6 +3684,45 @@ export interface operations {
             };
         };
     };
+    readKits: {
+        parameters: {
+            query?: {
+                /** @description What every list takes; named by each in its description. */
+                page?: components["parameters"]["page"];
+                order?: components["parameters"]["order"];
+                /** @description words that it begins with, in any order */
+                q?: components["parameters"]["q"];
+                /** @description csv: all rows as they are filtered and sorted, as a sheet */
+                format?: components["parameters"]["format"];
+                sort?: "walk" | "code" | "due" | "band";
+                place?: string;
+                verdict?: "ready" | "ready_with_actions" | "limited" | "not_ready";
+                work?: "check_due" | "check_later" | "check_none" | "restock";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Kits in service */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitsResource"];
+                };
+            };
+            /** @description Not a list that can be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     equipKit: {
         parameters: {
             query?: never;
@@ -3707,6 +3857,9 @@ export interface operations {
             query?: {
                 /** @description Only what is older than this operation */
                 before?: number;
+                only?: "checks" | "contents" | "seals" | "changes";
+                /** @description csv: all rows as they are filtered and sorted, as a sheet */
+                format?: components["parameters"]["format"];
             };
             header?: never;
             path: {
@@ -3876,6 +4029,39 @@ export interface operations {
             };
         };
     };
+    readPlaces: {
+        parameters: {
+            query?: {
+                /** @description What every list takes; named by each in its description. */
+                page?: components["parameters"]["page"];
+                /** @description words that it begins with, in any order */
+                q?: components["parameters"]["q"];
+                id?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Places in walking order */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlacesResource"];
+                };
+            };
+            /** @description Not a list that can be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readEditionChange: {
         parameters: {
             query?: {
@@ -3998,21 +4184,40 @@ export interface operations {
     };
     readLists: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description What every list takes; named by each in its description. */
+                page?: components["parameters"]["page"];
+                order?: components["parameters"]["order"];
+                /** @description words that it begins with, in any order */
+                q?: components["parameters"]["q"];
+                /** @description csv: all rows as they are filtered and sorted, as a sheet */
+                format?: components["parameters"]["format"];
+                sort?: "title" | "code" | "confirmed";
+                group?: "starter" | "house" | "module";
+                confirmed?: "yes" | "no";
+                edition?: "latest";
+            };
             header?: never;
             path?: never;
             cookie?: never;
         };
         requestBody?: never;
         responses: {
-            /** @description All lists and editions */
+            /** @description Lists and editions */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ListSummary"][];
+                    "application/json": components["schemas"]["ListsResource"];
                 };
+            };
+            /** @description Not a list that can be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4044,6 +4249,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    readListChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All lists and editions by name, to choose from */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListChoice"][];
+                };
             };
         };
     };
@@ -4475,6 +4700,66 @@ export interface operations {
                 };
             };
             /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readStores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All stores */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreResource"][];
+                };
+            };
+        };
+    };
+    readStore: {
+        parameters: {
+            query?: {
+                /** @description What every list takes; named by each in its description. */
+                page?: components["parameters"]["page"];
+                order?: components["parameters"]["order"];
+                /** @description words that it begins with, in any order */
+                q?: components["parameters"]["q"];
+                /** @description csv: all rows as they are filtered and sorted, as a sheet */
+                format?: components["parameters"]["format"];
+                sort?: "item" | "lot" | "expires" | "quantity";
+                condition?: "good" | "opened" | "damaged" | "soiled" | "failed";
+                until?: string;
+            };
+            header?: never;
+            path: {
+                store: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What lies in the store */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreContentsResource"];
+                };
+            };
+            /** @description Not a list that can be read */
             422: {
                 headers: {
                     [name: string]: unknown;

@@ -1,11 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
 import type { Schemas } from '../api/client';
-import { questions } from '../api/queries';
 import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
+import { SearchPlace, usePlace } from '../ui/Search';
 import { figureQuestions, riskQuestions } from './answers';
 import { useAnswers } from './useAnswers';
 import { words } from './words';
@@ -129,36 +128,26 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
 type Answering = ReturnType<typeof useAnswers>;
 
 function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change'> & { problem: string | undefined }) {
-    const { data: places = [] } = useQuery(questions.places());
-    const chosen = places.filter((place) => answers.places.includes(place.id));
     return (
         <Box sx={{ my: 4 }}>
             <Typography variant="h3">{words.whereItIs}</Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
                 {words.kitsAtThesePlacesAnd}
             </Typography>
-            {chosen.map((place) => (
-                <Box key={place.id} sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-                    <span>{place.path}</span>
-                    <Button
-                        size="small"
-                        variant="text"
-                        aria-label={words.remove2(place.path)}
-                        onClick={() => change({ places: answers.places.filter((one) => one !== place.id) })}
-                    >
-                        {words.remove3}
-                    </Button>
-                </Box>
+            {answers.places.map((id) => (
+                <ChosenPlace
+                    key={id}
+                    id={id}
+                    onRemove={() => change({ places: answers.places.filter((one) => one !== id) })}
+                />
             ))}
             <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
-                <Choose
+                <SearchPlace
+                    key={answers.places.length}
                     label={words.addAPlace}
                     value=""
-                    empty={words.chooseOne}
                     onChoose={(place) => place && change({ places: [...answers.places, place] })}
-                    options={places
-                        .filter((place) => !answers.places.includes(place.id))
-                        .map((place) => [place.id, place.path] as const)}
+                    without={answers.places}
                     error={problem !== undefined}
                     helperText={problem ?? words.aPlaceBelongsToOne}
                 />
@@ -169,6 +158,19 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
                     help={words.suchAsOnTheWall}
                 />
             </Row>
+        </Box>
+    );
+}
+
+function ChosenPlace({ id, onRemove }: { id: string; onRemove: () => void }) {
+    const { data: place } = usePlace(id);
+    const path = place?.path ?? '';
+    return (
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
+            <span>{path}</span>
+            <Button size="small" variant="text" aria-label={words.remove2(path)} onClick={onRemove}>
+                {words.remove3}
+            </Button>
         </Box>
     );
 }

@@ -15,7 +15,7 @@ export default function ChoicesPage() {
     const client = useQueryClient();
     const { may } = useSession();
     const { data: choices, error } = useQuery(questions.choices());
-    const { data: lists = [] } = useQuery(questions.lists());
+    const { data: lists = [] } = useQuery(questions.listChoices());
     const { data: designs = [] } = useQuery(questions.designs());
     const { data: organisation } = useQuery(questions.organisation());
     const choose = useMutation({

@@ -6,6 +6,7 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
+import { SearchPlace } from '../ui/Search';
 import { sayScope } from '../ui/words';
 import { words } from './words';
 
@@ -18,7 +19,6 @@ const scopes = (['first_aider', 'trained', 'clinician', 'anyone'] as const).map(
 /** How many first aiders a place asks for, by shift and training: the responsible person says. */
 export function CoverNeeds() {
     const client = useQueryClient();
-    const { data: places = [] } = useQuery(questions.places());
     const { data: shifts = [] } = useQuery(questions.shifts());
     const { data: cover = [] } = useQuery(questions.cover());
     const [place, setPlace] = useState('');
@@ -41,12 +41,10 @@ export function CoverNeeds() {
         setNeeds(needs.map((need, index) => (index === at ? { ...need, ...to } : need)));
     return (
         <Sheet title={words.howManyAPlaceNeeds}>
-            <Choose
+            <SearchPlace
                 label={words.place}
                 value={place}
-                empty={words.chooseOne}
                 onChoose={choose}
-                options={places.map((one) => [one.id, one.path] as const)}
                 helperText={words.yourRegulatorsGuidanceGivesFigures}
                 sx={{ maxWidth: 480 }}
             />

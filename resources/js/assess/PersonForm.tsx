@@ -6,6 +6,7 @@ import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
+import { SearchPlace } from '../ui/Search';
 import { sayScope } from '../ui/words';
 import { words } from './words';
 
@@ -18,7 +19,6 @@ const scopes = (['first_aider', 'trained', 'clinician', 'anyone'] as const).map(
 /** One first aider: what they are trained to and until when, and where they are posted. */
 export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderResource']; onDone: () => void }) {
     const client = useQueryClient();
-    const { data: places = [] } = useQuery(questions.places());
     const { data: shifts = [] } = useQuery(questions.shifts());
     const [kept, setKept] = useState<Person>(() => ({
         name: person.name,
@@ -113,12 +113,10 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                 ))}
                 {kept.postings.map((posting, at) => (
                     <Row key={at} columns="minmax(0, 2fr) minmax(0, 1fr) auto">
-                        <Choose
+                        <SearchPlace
                             label={words.postedTo}
                             value={posting.place_id}
-                            empty={words.chooseOne}
                             onChoose={(place_id) => post(at, { place_id })}
-                            options={places.map((place) => [place.id, place.path] as const)}
                             error={problem?.at(`postings.${at}.place_id`) !== undefined}
                             helperText={problem?.at(`postings.${at}.place_id`) ?? ' '}
                         />

@@ -11,14 +11,14 @@ interface AddFoundProps {
     label: string;
     /** The item that the line is about, chosen to begin with. */
     preset: string | null;
-    onAdd: (item: Schemas['ItemRow']) => void;
+    onAdd: (item: Schemas['ItemChoice']) => void;
 }
 
 /** Something that lies here and is not on record: which item it is; its lot, date and count are typed in its row. */
 export function AddFound({ label, preset, onAdd }: AddFoundProps) {
     const [isOpen, setOpen] = useState(false);
     const [code, setCode] = useState(preset ?? '');
-    const { data: items } = useQuery({ ...questions.items(), enabled: isOpen });
+    const { data: items } = useQuery({ ...questions.itemChoices(), enabled: isOpen });
     if (!isOpen) {
         return (
             <Button variant="text" size="small" onClick={() => setOpen(true)} aria-label={label} sx={{ mt: 1 }}>

@@ -1,41 +1,45 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { questions } from '../api/queries';
-import { KitLine } from '../pack/PlacesPage';
+import { KitLine } from '../pack/KitLine';
 import { useSession } from '../session/useSession';
+import { ExportSheet, Pager, ShowOnly } from '../ui/Listing';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { useListing } from '../ui/useListing';
 import { count } from '../ui/words';
 import { drafts } from './drafts';
 import { words } from './words';
 
+const groups = [
+    { work: 'check_due', before: 'due-', title: words.dueNow },
+    { work: 'check_later', before: 'later-', title: words.dueLater },
+    { work: 'check_none', before: 'none-', title: words.noCheckPlanned },
+] as const;
+
 /** All kits by the day on which their check falls due. */
 export default function CheckListPage() {
-    const { data: places, error } = useQuery(questions.places());
-    const { may, today, user } = useSession();
+    const { may, user } = useSession();
     const own = useSyncExternalStore(drafts.subscribe, drafts.all).filter((draft) => draft.user === user?.id).length;
-    if (!places) {
-        return <Waiting error={error} />;
-    }
-    const kits = places
-        .flatMap((place) => place.kits)
-        .sort((one, other) => ((one.due_on ?? '9') < (other.due_on ?? '9') ? -1 : 1));
-    const groups = [
-        { title: words.dueNow, kits: kits.filter((kit) => kit.due_on !== null && kit.due_on <= today) },
-        { title: words.dueLater, kits: kits.filter((kit) => kit.due_on !== null && kit.due_on > today) },
-        { title: words.noCheckPlanned, kits: kits.filter((kit) => kit.due_on === null) },
-    ];
+    const text = useListing(['q']);
+    const all = useListing(['q']);
     return (
         <Page
             title={words.check}
             beside={
-                own > 0 && (
-                    <Button component={Link} to="/waiting">
-                        {words.onThisDevice(count(own, 'check'))}
-                    </Button>
-                )
+                <>
+                    {own > 0 && (
+                        <Button component={Link} to="/waiting">
+                            {words.onThisDevice(count(own, 'check'))}
+                        </Button>
+                    )}
+                    {may('export') && (
+                        <ExportSheet listing={{ ...all, asked: { ...all.asked, sort: 'due' } }} path="/kits" />
+                    )}
+                    <ShowOnly listing={text} />
+                </>
             }
         >
             <Box
@@ -46,38 +50,33 @@ export default function CheckListPage() {
                     alignItems: 'start',
                 }}
             >
-                {groups.map(
-                    (group) =>
-                        (group.kits.length > 0 || group.title === 'Due now') && (
-                            <Sheet key={group.title} title={`${group.title}: ${count(group.kits.length, 'kit')}`}>
-                                {group.kits.length === 0 && <Empty>{words.noCheckIsDueAny}</Empty>}
-                                {group.kits.map((kit) => (
-                                    <Box
-                                        key={kit.code}
-                                        sx={{
-                                            display: 'grid',
-                                            gridTemplateColumns: { sm: 'minmax(0, 1fr) 120px' },
-                                            gap: 3,
-                                            alignItems: 'center',
-                                        }}
-                                    >
-                                        <KitLine kit={kit} />
-                                        {may('check') && (
-                                            <Button
-                                                component={Link}
-                                                to={`/kits/${kit.code}/check`}
-                                                variant={group.title === 'Due now' ? 'contained' : 'outlined'}
-                                                aria-label={words.check2(kit.code)}
-                                            >
-                                                {words.check}
-                                            </Button>
-                                        )}
-                                    </Box>
-                                ))}
-                            </Sheet>
-                        ),
-                )}
+                {groups.map((group) => (
+                    <Group key={group.work} {...group} q={text.get('q')} />
+                ))}
             </Box>
         </Page>
+    );
+}
+
+function Group({ work, before, title, q }: (typeof groups)[number] & { q: string }) {
+    const listing = useListing([], before);
+    const { data, error } = useQuery({
+        ...questions.kits({ work, sort: 'due', ...(q && { q }) }, listing.page),
+        placeholderData: keepPreviousData,
+    });
+    if (!data) {
+        return <Waiting error={error} />;
+    }
+    const things = count(data.page.in_all, 'kit');
+    return (
+        (data.page.in_all > 0 || work === 'check_due') && (
+            <Sheet title={`${title}: ${things}`}>
+                {data.kits.length === 0 && <Empty>{q ? words.noKitMatches : words.noCheckIsDueAny}</Empty>}
+                {data.kits.map((kit) => (
+                    <KitLine key={kit.code} kit={kit} job="check" isPlaced />
+                ))}
+                <Pager page={data.page} listing={listing} things={things} />
+            </Sheet>
+        )
     );
 }

@@ -27,6 +27,7 @@ export const words = {
     chooseOne: 'Choose one',
     add: 'Add',
     cancel: 'Cancel',
+    noKitMatches: 'No kit matches.',
     dueNow: 'Due now',
     dueLater: 'Due later',
     noCheckPlanned: 'No check planned',

@@ -1,12 +1,15 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
-import { Choose, Row } from '../ui/Fields';
+import { Row } from '../ui/Fields';
 import { Caution, Empty, Page, Sheet, Trouble } from '../ui/Page';
+import { Search, type Choice } from '../ui/Search';
 import { Table } from '../ui/Table';
+import { useSettled } from '../ui/useSettled';
 import { sayList, sayMoney } from '../ui/words';
 import { ListWarning } from './ListWarning';
 import { words } from './words';
@@ -25,33 +28,22 @@ export default function ComparePage() {
     const [search, setSearch] = useSearchParams();
     const list = search.get('list') ?? '';
     const subject = search.get('subject') ?? '';
-    const { data: lists = [] } = useQuery(questions.lists());
-    const { data: places = [] } = useQuery(questions.places());
+    const { data: lists = [] } = useQuery(questions.listChoices());
     const { data: designs = [] } = useQuery(questions.designs());
     const { data: held, error } = useQuery(questions.comparison(list, subject));
-    const kits = places.flatMap((place) => place.kits);
     const choose = (to: Record<string, string>) => setSearch({ list, subject, ...to }, { replace: true });
     return (
         <Page title={words.compareWithAList}>
             <Sheet title={words.chooseAKitAndA}>
                 <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
-                    <Choose
-                        label={words.kitOrDesign}
+                    <SearchSubject
                         value={subject}
-                        empty={words.chooseOne}
                         onChoose={(value) => choose({ subject: value })}
-                        options={[
-                            ...kits
-                                .toSorted((one, other) => one.code.localeCompare(other.code))
-                                .map((kit) => [`kit:${kit.code}`, `${kit.code} ${kit.name}`] as const),
-                            ...designs.map((design) => [`design:${design.code}`, words.design(design.name)] as const),
-                        ]}
-                        helperText={words.aDesignIsComparedAs}
+                        designs={designs.map((design) => [`design:${design.code}`, words.design(design.name)] as const)}
                     />
-                    <Choose
+                    <Search
                         label={words.listAndEdition}
                         value={list}
-                        empty={words.chooseOne}
                         onChoose={(value) => choose({ list: value })}
                         options={lists.map((one) => [one.id, words.edition2(sayList(one), one.edition)] as const)}
                         helperText={words.nothingIsChangedByThis}
@@ -217,5 +209,41 @@ function WhatItTakes({ held }: { held: Schemas['ComparisonResource'] }) {
                 </tfoot>
             </Table>
         </Sheet>
+    );
+}
+
+interface SearchSubjectProps {
+    value: string;
+    onChoose: (value: string) => void;
+    designs: Choice[];
+}
+
+/** A kit, looked for by the server, or a design. */
+function SearchSubject({ value, onChoose, designs }: SearchSubjectProps) {
+    const [typed, setTyped] = useState('');
+    const q = useSettled(typed);
+    const { data, isFetching } = useQuery({
+        ...questions.kits({ sort: 'code', ...(q && { q }) }, 1),
+        placeholderData: keepPreviousData,
+    });
+    const code = value.startsWith('kit:') ? value.slice(4) : '';
+    const { data: kit } = useQuery({ ...questions.kit(code), enabled: code !== '' });
+    const kits = new Map([...(data?.kits ?? []), ...(kit ? [kit] : [])].map((one) => [one.code, one.name]));
+    const matching = designs.filter(([, word]) => word.toLowerCase().includes(q.toLowerCase()));
+    const chosen = designs.filter(([one]) => one === value && !matching.some(([other]) => other === one));
+    return (
+        <Search
+            label={words.kitOrDesign}
+            value={value}
+            onChoose={onChoose}
+            options={[
+                ...[...kits].map(([one, name]) => [`kit:${one}`, `${one} ${name}`] as const),
+                ...matching,
+                ...chosen,
+            ]}
+            onType={setTyped}
+            isReading={isFetching}
+            helperText={words.aDesignIsComparedAs}
+        />
     );
 }

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
@@ -39,7 +40,8 @@ export default function EditListPage() {
 function Editor({ list }: { list: Schemas['ListResource'] }) {
     const client = useQueryClient();
     const navigate = useNavigate();
-    const { data: items = [] } = useQuery(questions.items());
+    const { data: catalogue } = useQuery(questions.itemChoices());
+    const items = useMemo(() => (catalogue ?? []).map(({ code, name }) => [code, name] as const), [catalogue]);
     const { data: classes = [] } = useQuery(questions.classes());
     const { typed, type, forget, isOld } = useKept<EditedList>(`list.${list.id}.${list.revision}`, {
         title: list.title,

@@ -37,7 +37,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
     const client = useQueryClient();
     const navigate = useNavigate();
     const { data: classes = [] } = useQuery(questions.classes());
-    const { data: items = [] } = useQuery(questions.items());
+    const { data: items = [] } = useQuery(questions.itemChoices());
     const { typed, type, forget, isOld } = useKept<EditedItem>(`item.${begin.code}.${base ?? 'new'}`, begin);
     const keep = useMutation({
         mutationFn: () =>

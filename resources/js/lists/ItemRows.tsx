@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import type { Problem } from '../api/client';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet } from '../ui/Page';
+import { Search } from '../ui/Search';
 import type { EditedItem } from './itemEditing';
 import { words } from './words';
 
@@ -102,10 +103,10 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                             }
                         />
                         <Row columns="minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr) minmax(0, 2fr) auto">
-                            <Choose
+                            <Search
                                 label={words.anyOf(at + 1)}
                                 value=""
-                                empty={words.addAnItem}
+                                placeholder={words.addAnItem}
                                 onChoose={(code) =>
                                     code !== '' &&
                                     type({
@@ -169,10 +170,9 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                     name={name}
                     onTakeOut={(code) => type({ ...typed, stand_ins: typed.stand_ins.filter((one) => one !== code) })}
                 />
-                <Choose
+                <Search
                     label={words.addASubstitute}
                     value=""
-                    empty={words.chooseOne}
                     onChoose={(code) => code !== '' && type({ ...typed, stand_ins: [...typed.stand_ins, code] })}
                     options={others.filter(([code]) => !typed.stand_ins.includes(code))}
                     error={problem?.at('stand_ins') !== undefined}

@@ -1,28 +1,35 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { useSession } from '../session/useSession';
 import { questions } from '../api/queries';
+import { Choose } from '../ui/Fields';
+import { ExportSheet, Pager, ShowOnly, SortHead } from '../ui/Listing';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { sayMoney } from '../ui/words';
+import { useListing } from '../ui/useListing';
+import { count, sayMoney, sayScope } from '../ui/words';
 import { words } from './words';
+
+const scopes = (['anyone', 'first_aider', 'trained', 'clinician'] as const).map(
+    (scope) => [scope, sayScope(scope)] as const,
+);
 
 /** The catalogue, with what each thing is for and how many there are. */
 export default function ItemsPage() {
-    const { data: items, error } = useQuery(questions.items());
+    const listing = useListing(['q', 'class', 'scope']);
+    const { data, error } = useQuery({
+        ...questions.items(listing.asked, listing.page),
+        placeholderData: keepPreviousData,
+    });
     const { data: organisation } = useQuery(questions.organisation());
+    const { data: classes = [] } = useQuery(questions.classes());
     const { may } = useSession();
-    const [text, setText] = useState('');
-    if (!items) {
+    if (!data) {
         return <Waiting error={error} />;
     }
-    const shown = items.filter((item) =>
-        `${item.name} ${item.code} ${item.class} ${item.purpose}`.toLowerCase().includes(text.toLowerCase()),
-    );
+    const things = count(data.page.in_all, 'item');
     return (
         <Page
             title={words.items}
@@ -36,24 +43,40 @@ export default function ItemsPage() {
                             {words.newItem}
                         </Button>
                     )}
-                    <TextField
-                        label={words.showOnly}
-                        value={text}
-                        onChange={(event) => setText(event.target.value)}
-                        sx={{ width: 260 }}
-                    />
+                    {may('export') && <ExportSheet listing={listing} path="/items" />}
                 </>
             }
         >
-            <Sheet title={words.ofItems(shown.length, items.length)}>
-                {shown.length === 0 && <Empty>{words.noItemMatchesShowOnly}</Empty>}
+            <Box role="search" sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mb: 4 }}>
+                <ShowOnly listing={listing} />
+                <Choose
+                    label={words.classWord}
+                    value={listing.get('class')}
+                    empty={words.allClasses}
+                    onChoose={(name) => listing.set({ class: name })}
+                    options={classes.map((one) => [one.class, one.title] as const)}
+                    sx={{ width: { xs: '100%', sm: 260 } }}
+                />
+                <Choose
+                    label={words.usedBy}
+                    value={listing.get('scope')}
+                    empty={words.all}
+                    onChoose={(scope) => listing.set({ scope })}
+                    options={scopes}
+                    sx={{ width: { xs: '100%', sm: 220 } }}
+                />
+            </Box>
+            <Sheet title={listing.isAll ? things : words.match(things)}>
+                {data.items.length === 0 && <Empty>{words.noItemMatchesShowOnly}</Empty>}
                 <Table>
                     <thead>
                         <tr>
-                            <th scope="col">{words.item}</th>
-                            <th scope="col" className="wide">
+                            <SortHead listing={listing} by="name" first>
+                                {words.item}
+                            </SortHead>
+                            <SortHead listing={listing} by="class" className="wide">
                                 {words.classWord}
-                            </th>
+                            </SortHead>
                             <th scope="col" className="n wide">
                                 {words.oneCosts}
                             </th>
@@ -66,7 +89,7 @@ export default function ItemsPage() {
                         </tr>
                     </thead>
                     <tbody>
-                        {shown.map((item) => (
+                        {data.items.map((item) => (
                             <tr key={item.code}>
                                 <td>
                                     <Box
@@ -91,6 +114,7 @@ export default function ItemsPage() {
                         ))}
                     </tbody>
                 </Table>
+                <Pager page={data.page} listing={listing} things={things} />
             </Sheet>
         </Page>
     );

@@ -1,14 +1,16 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import type { Problem, Schemas } from '../api/client';
+import type { Problem } from '../api/client';
 import { Choose, Row, Write } from '../ui/Fields';
+import { Search, type Choice } from '../ui/Search';
 import { freshEntry, type EditedEntry, type EditedLine } from './editing';
 import { words } from './words';
 
 interface LineEditorProps {
     line: EditedLine;
     at: number;
-    items: Schemas['ItemRow'][];
+    /** The whole catalogue. */
+    items: readonly Choice[];
     problem: Problem | null;
     isFirst: boolean;
     isLast: boolean;
@@ -95,12 +97,11 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                         ]}
                     />
                     {entry.kind === 'item' ? (
-                        <Choose
+                        <Search
                             label={words.itemFor(name)}
                             value={entry.item}
-                            empty={words.chooseOne}
                             onChoose={(item) => accepts(replace(line.accepts, place, { item }))}
-                            options={items.map((item) => [item.code, item.name] as const)}
+                            options={items}
                             error={wrong(`accepts.${place}.item`) !== undefined || wrong('accepts') !== undefined}
                             helperText={wrong(`accepts.${place}.item`) ?? (place === 0 ? wrong('accepts') : undefined)}
                         />

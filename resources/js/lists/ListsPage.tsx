@@ -1,39 +1,42 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
+import { Choose } from '../ui/Fields';
+import { ExportSheet, Pager, ShowOnly, SortHead } from '../ui/Listing';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
+import { useListing, type Listing } from '../ui/useListing';
 import { count, sayDay, sayList } from '../ui/words';
 import { NewList } from './NewList';
 import { words } from './words';
 
 type Summary = Schemas['ListSummary'];
 
-const groups: { title: string; is: (list: Summary) => boolean }[] = [
-    { title: words.starterListsWrittenDownFrom, is: (list) => list.origin === 'starter' },
-    { title: words.houseLists, is: (list) => list.origin === 'house' && list.kind === 'kit' },
-    { title: words.modulesOneForEachRisk, is: (list) => list.origin === 'house' && list.kind === 'module' },
-];
+const groups = [
+    ['starter', words.starterListsWrittenDownFrom],
+    ['house', words.houseLists],
+    ['module', words.modulesOneForEachRisk],
+] as const;
 
 /** The lists that kits are held to: starter lists, unconfirmed until somebody confirms them, house lists and modules. */
 export default function ListsPage() {
-    const { data: lists, error } = useQuery(questions.lists());
+    const listing = useListing(['q', 'group', 'confirmed', 'edition']);
+    const { data, error } = useQuery({
+        ...questions.lists(listing.asked, listing.page),
+        placeholderData: keepPreviousData,
+    });
     const { may } = useSession();
-    const [text, setText] = useState('');
     const [isNew, setIsNew] = useState(false);
-    if (!lists) {
+    if (!data) {
         return <Waiting error={error} />;
     }
-    const shown = lists.filter((list) =>
-        `${sayList(list)} ${list.code} ${list.basis}`.toLowerCase().includes(text.toLowerCase()),
-    );
+    const things = count(data.page.in_all, 'list');
     return (
         <Page
             title={words.lists}
@@ -48,6 +51,7 @@ export default function ListsPage() {
                     <Button component={Link} to="/exchange">
                         {words.files}
                     </Button>
+                    {may('export') && <ExportSheet listing={listing} path="/lists" />}
                     {may('plan') && (
                         <Button variant="contained" onClick={() => setIsNew(true)}>
                             {words.newHouseList}
@@ -57,36 +61,61 @@ export default function ListsPage() {
             }
         >
             <Typography sx={{ mb: 4, maxWidth: 760 }}>{words.starterListsAreFiguresTo}</Typography>
-            {isNew && <NewList lists={lists} onClose={() => setIsNew(false)} />}
-            <TextField
-                label={words.showOnly}
-                value={text}
-                onChange={(event) => setText(event.target.value)}
-                sx={{ maxWidth: 320, mb: 4 }}
-            />
-            {shown.length === 0 && <Empty>{words.noListMatchesShowOnly}</Empty>}
-            {groups.map(({ title, is }) => {
-                const group = shown.filter(is);
-                return (
-                    group.length > 0 && (
-                        <Sheet key={title} title={title} beside={<span>{count(group.length, 'list')}</span>}>
-                            <ListTable lists={group} />
-                        </Sheet>
-                    )
-                );
-            })}
+            {isNew && <NewList onClose={() => setIsNew(false)} />}
+            <Box role="search" sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, mb: 4 }}>
+                <ShowOnly listing={listing} />
+                <Choose
+                    label={words.group}
+                    value={listing.get('group')}
+                    empty={words.all}
+                    onChoose={(group) => listing.set({ group })}
+                    options={groups}
+                    sx={{ width: { xs: '100%', sm: 300 } }}
+                />
+                <Choose
+                    label={words.confirmed2}
+                    value={listing.get('confirmed')}
+                    empty={words.all}
+                    onChoose={(confirmed) => listing.set({ confirmed })}
+                    options={[
+                        ['yes', words.confirmed2],
+                        ['no', words.unconfirmed],
+                    ]}
+                    sx={{ width: { xs: '100%', sm: 170 } }}
+                />
+                <Choose
+                    label={words.edition4}
+                    value={listing.get('edition')}
+                    empty={words.allEditions}
+                    onChoose={(edition) => listing.set({ edition })}
+                    options={[['latest', words.latestEditions]]}
+                    sx={{ width: { xs: '100%', sm: 190 } }}
+                />
+            </Box>
+            <Sheet title={listing.isAll ? things : words.match(things)}>
+                {data.lists.length === 0 ? (
+                    <Empty>{words.noListMatchesShowOnly}</Empty>
+                ) : (
+                    <ListTable lists={data.lists} listing={listing} />
+                )}
+                <Pager page={data.page} listing={listing} things={things} />
+            </Sheet>
         </Page>
     );
 }
 
-function ListTable({ lists }: { lists: Summary[] }) {
+function ListTable({ lists, listing }: { lists: Summary[]; listing: Listing }) {
     return (
         <Table>
             <thead>
                 <tr>
-                    <th scope="col">{words.list}</th>
+                    <SortHead listing={listing} by="title" first>
+                        {words.list}
+                    </SortHead>
                     <th scope="col">{words.edition4}</th>
-                    <th scope="col">{words.confirmed2}</th>
+                    <SortHead listing={listing} by="confirmed">
+                        {words.confirmed2}
+                    </SortHead>
                     <th scope="col" className="n wide">
                         {words.lines}
                     </th>
@@ -107,7 +136,7 @@ function ListTable({ lists }: { lists: Summary[] }) {
                                 {sayList(list)}
                             </Box>
                             <Box sx={{ color: 'text.secondary', display: { xs: 'none', md: 'block' } }}>
-                                {list.basis}
+                                {groupOf(list)}. {list.basis}
                             </Box>
                         </td>
                         <td>
@@ -122,6 +151,13 @@ function ListTable({ lists }: { lists: Summary[] }) {
             </tbody>
         </Table>
     );
+}
+
+function groupOf(list: Summary): string {
+    if (list.kind === 'module') {
+        return words.module;
+    }
+    return list.origin === 'starter' ? words.starterList : words.houseList;
 }
 
 function sayConfirmed(list: Summary): string {

@@ -1,16 +1,19 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, ask, isProblem, type Schemas } from '../api/client';
-import { Choose, Row, Write } from '../ui/Fields';
+import { api, ask, isProblem } from '../api/client';
+import { questions } from '../api/queries';
+import { Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
+import { Search } from '../ui/Search';
 import { sayList } from '../ui/words';
 import { words } from './words';
 
 /** A house list, empty or copied from another, to be changed line by line. */
-export function NewList({ lists, onClose }: { lists: Schemas['ListSummary'][]; onClose: () => void }) {
+export function NewList({ onClose }: { onClose: () => void }) {
+    const { data: lists = [] } = useQuery(questions.listChoices());
     const navigate = useNavigate();
     const client = useQueryClient();
     const [code, setCode] = useState('');
@@ -50,10 +53,10 @@ export function NewList({ lists, onClose }: { lists: Schemas['ListSummary'][]; o
                         problem={problem?.at('code')}
                         help={words.suchAsRiverWalkFiles}
                     />
-                    <Choose
+                    <Search
                         label={words.copiedFrom2}
                         value={from}
-                        empty={words.noneBeginWithAnEmpty}
+                        placeholder={words.noneBeginWithAnEmpty}
                         onChoose={setFrom}
                         options={lists.map((list) => [list.id, words.edition3(sayList(list), list.edition)] as const)}
                     />

@@ -11,6 +11,7 @@ import { questions } from '../api/queries';
 import { ListWarning } from '../lists/ListWarning';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { SearchPlace } from '../ui/Search';
 import { count, sayList, sayScope } from '../ui/words';
 import { words } from './words';
 
@@ -25,7 +26,6 @@ export default function EquipPage() {
     const [search] = useSearchParams();
     const client = useQueryClient();
     const { data: designs, error } = useQuery(questions.designs());
-    const { data: places } = useQuery(questions.places());
     const [kit, setKit] = useState<Schemas['NewKit']>(() => ({
         id: newId(),
         code: '',
@@ -42,7 +42,7 @@ export default function EquipPage() {
             void navigate(`/kits/${made.code}/restock`);
         },
     });
-    if (!designs || !places) {
+    if (!designs) {
         return <Waiting error={error} />;
     }
     const problem = isProblem(equip.error) ? equip.error : null;
@@ -84,18 +84,13 @@ export default function EquipPage() {
                                 </option>
                             ))}
                         </TextField>
-                        <TextField
-                            select
-                            slotProps={listed}
-                            {...field('place_id', words.place, words.whereEveryoneCanSeeAnd)}
-                        >
-                            <option value="">{words.chooseOne}</option>
-                            {places.map((place) => (
-                                <option key={place.id} value={place.id}>
-                                    {place.path}
-                                </option>
-                            ))}
-                        </TextField>
+                        <SearchPlace
+                            label={words.place}
+                            value={kit.place_id}
+                            onChoose={(place_id) => setKit({ ...kit, place_id })}
+                            error={problem?.at('place_id') !== undefined}
+                            helperText={problem?.at('place_id') ?? words.whereEveryoneCanSeeAnd}
+                        />
                         <TextField {...field('code', words.code, words.asPrintedOnTheLabel)} />
                         <TextField {...field('name', words.name, words.whatPeopleCallItSuch)} />
                         <TextField

@@ -5,20 +5,36 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
+import { Choose } from '../ui/Fields';
+import { ExportSheet } from '../ui/Listing';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { useListing } from '../ui/useListing';
 import { VerdictMark } from '../ui/VerdictMark';
 import { count, sayInstant } from '../ui/words';
 import { words } from './words';
 
+const kinds = [
+    ['checks', words.onlyChecks],
+    ['contents', words.onlyContents],
+    ['seals', words.onlySeals],
+    ['changes', words.onlyChanges],
+] as const;
+
 /** Every check and movement of a kit: who, when, why. Nothing here is ever changed. */
 export default function HistoryPage() {
     const { code = '' } = useParams();
+    const listing = useListing(['only']);
+    const only = kinds.map(([kind]) => kind).find((kind) => kind === listing.get('only'));
+    const { may } = useSession();
     const { data, error, hasNextPage, fetchNextPage, isFetchingNextPage } = useInfiniteQuery({
-        queryKey: ['history', code],
+        queryKey: ['history', code, only],
         queryFn: ({ pageParam }) =>
             ask(
                 api.GET('/kits/{kit}/history', {
-                    params: { path: { kit: code }, query: pageParam === null ? {} : { before: pageParam } },
+                    params: {
+                        path: { kit: code },
+                        query: { ...(pageParam !== null && { before: pageParam }), ...(only && { only }) },
+                    },
                 }),
             ),
         initialPageParam: null as number | null,
@@ -33,13 +49,26 @@ export default function HistoryPage() {
         <Page
             title={words.historyOf(first.kit, first.kit_name)}
             beside={
-                <Button component={Link} to={`/kits/${code}`}>
-                    {words.toTheKit}
-                </Button>
+                <>
+                    <Choose
+                        label={words.show}
+                        value={only ?? ''}
+                        empty={words.all}
+                        onChoose={(to) => listing.set({ only: to })}
+                        options={kinds}
+                        sx={{ minWidth: 200 }}
+                    />
+                    {may('export') && <ExportSheet listing={listing} path={`/kits/${code}/history`} />}
+                    <Button component={Link} to={`/kits/${code}`}>
+                        {words.toTheKit}
+                    </Button>
+                </>
             }
         >
             <Sheet>
-                {entries.length === 0 && <Empty>{words.nothingIsRecordedForThis}</Empty>}
+                {entries.length === 0 && (
+                    <Empty>{only ? words.nothingOfThisKind : words.nothingIsRecordedForThis}</Empty>
+                )}
                 {entries.map((entry, index) => (
                     <Entry key={`${entry.at} ${entry.kind} ${index}`} entry={entry} />
                 ))}

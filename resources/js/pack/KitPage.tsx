@@ -180,7 +180,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                 </dd>
                 <dt>{words.place}</dt>
                 <dd>
-                    <Link to={`/kits#place-${kit.place.id}`} style={{ color: 'inherit' }}>
+                    <Link to={`/kits?place=${kit.place.id}`} style={{ color: 'inherit' }}>
                         {kit.place.path}
                     </Link>
                 </dd>

@@ -1,47 +1,58 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
-import { Link, useLocation } from 'react-router';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
+import { Choose } from '../ui/Fields';
+import { ExportSheet, Pager, ShowOnly } from '../ui/Listing';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
-import { VerdictMark } from '../ui/VerdictMark';
-import { count, sayDay } from '../ui/words';
+import { SearchPlace } from '../ui/Search';
+import { useListing, type Listing } from '../ui/useListing';
+import { count, verdictWords } from '../ui/words';
+import { KitLine } from './KitLine';
 import { words } from './words';
 
 const ASK_AGAIN_MS = 1500;
 
-/** All kits, by place in walking order. */
+const FIELDS = ['q', 'place', 'verdict', 'work'] as const;
+
+const verdicts = (['not_ready', 'limited', 'ready_with_actions', 'ready'] as const).map(
+    (verdict) => [verdict, verdictWords[verdict]] as const,
+);
+
+const works = [
+    ['check_due', words.checkIsDue],
+    ['restock', words.toRestock],
+] as const;
+
+const sorts = [
+    ['', words.byWalkingOrder],
+    ['code', words.byCode],
+    ['due', words.byNextCheck],
+    ['band', words.byUrgency],
+] as const;
+
+/** All kits, by place in walking order, or by what they want. */
 export default function PlacesPage() {
-    const { data: places, error } = useQuery({
-        ...questions.places(),
-        refetchInterval: (query) =>
-            query.state.data?.some((place) => place.kits.some((kit) => kit.verdict === null)) ? ASK_AGAIN_MS : false,
+    const listing = useListing(FIELDS);
+    const { data, error } = useQuery({
+        ...questions.kits(listing.asked, listing.page),
+        placeholderData: keepPreviousData,
+        refetchInterval: (query) => (query.state.data?.kits.some((kit) => kit.verdict === null) ? ASK_AGAIN_MS : false),
     });
     const { may } = useSession();
-    const { hash } = useLocation();
-    useEffect(() => {
-        if (places && hash) {
-            document.getElementById(hash.slice(1))?.scrollIntoView({ block: 'start' });
-        }
-    }, [places, hash]);
-    if (!places) {
+    if (!data) {
         return <Waiting error={error} />;
     }
-    const used = places.filter((place) => place.kits.length > 0 || `#place-${place.id}` === hash);
-    const kits = used.reduce((sum, place) => sum + place.kits.length, 0);
+    const things = count(data.page.in_all, 'kit');
     return (
         <Page
             title={words.kitsByPlace}
             beside={
                 <>
-                    <Typography sx={{ alignSelf: 'center', color: 'text.secondary' }}>
-                        {count(kits, 'kit')} in {count(used.length, 'place')} of {places.length}
-                        {words.inWalkingOrder}
-                    </Typography>
+                    {may('export') && <ExportSheet listing={listing} path="/kits" />}
                     {may('equip') && (
                         <Button component={Link} to="/kits/new" variant="contained">
                             {words.equipANewKit}
@@ -50,72 +61,77 @@ export default function PlacesPage() {
                 </>
             }
         >
-            {used.length === 0 && <Empty>{words.thereIsNoKitYet}</Empty>}
-            <Box sx={{ columnWidth: { md: 520 }, columnGap: 4 }}>
-                {used.map((place) => (
-                    <Box key={place.id} sx={{ breakInside: 'avoid' }}>
-                        <Sheet id={`place-${place.id}`} title={place.path}>
-                            {place.kits.length === 0 && <Empty>{words.noKitIsAtThis}</Empty>}
-                            {place.kits.map((kit) => (
-                                <KitLine key={kit.code} kit={kit} />
-                            ))}
-                        </Sheet>
-                    </Box>
-                ))}
-            </Box>
+            <Filters listing={listing} />
+            <Sheet title={listing.isAll ? things : words.match(things)}>
+                {data.kits.length === 0 && <Empty>{listing.isAll ? words.thereIsNoKitYet : words.noKitMatches}</Empty>}
+                {listing.get('sort') === '' ? (
+                    <ByPlace kits={data.kits} />
+                ) : (
+                    data.kits.map((kit) => <KitLine key={kit.code} kit={kit} isPlaced />)
+                )}
+                <Pager page={data.page} listing={listing} things={things} />
+            </Sheet>
         </Page>
     );
 }
 
-export function dueWords(kit: Schemas['KitRow']): string {
-    if (kit.due_on === null) {
-        return words.noCheckPlanned;
-    }
-    const what = kit.due_kind === 'quick' ? words.quickCheck2 : 'check';
-    return kit.overdue_days > 0
-        ? words.overdue(what, count(kit.overdue_days, 'day'))
-        : words.due(what, sayDay(kit.due_on));
-}
-
-export function KitLine({ kit }: { kit: Schemas['KitRow'] }) {
+function Filters({ listing }: { listing: Listing }) {
+    const filter = (name: string) => ({
+        value: listing.get(name),
+        empty: words.all,
+        onChoose: (value: string) => listing.set({ [name]: value }),
+    });
     return (
         <Box
+            role="search"
+            aria-label={words.showOnlySome}
             sx={{
                 display: 'grid',
-                gridTemplateColumns: 'minmax(0, 1fr) auto',
-                gap: '2px 12px',
-                py: 2,
-                borderTop: 1,
-                borderColor: 'divider',
+                gap: 3,
+                mb: 4,
+                gridTemplateColumns: {
+                    xs: 'minmax(0, 1fr)',
+                    sm: 'repeat(2, minmax(0, 1fr))',
+                    lg: '240px minmax(0, 2fr) repeat(3, minmax(0, 1fr))',
+                },
+                alignItems: 'start',
             }}
         >
-            <Box
-                component={Link}
-                to={`/kits/${kit.code}`}
-                sx={{
-                    color: 'primary.main',
-                    fontWeight: 700,
-                    textDecoration: 'none',
-                    '&:hover': { textDecoration: 'underline' },
-                }}
-            >
-                {kit.code} {kit.name}
-            </Box>
-            <VerdictMark verdict={kit.verdict} />
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {kit.design_name}
-                {kit.seal === 'intact' && words.sealed}
-                {kit.seal === 'broken' && words.sealBroken}
-            </Typography>
-            <Typography variant="body2" sx={{ textAlign: 'right', fontWeight: kit.overdue_days > 0 ? 700 : 400 }}>
-                {dueWords(kit)}
-            </Typography>
-            {kit.reasons[0] && (
-                <Typography variant="body2" sx={{ gridColumn: '1 / -1' }}>
-                    {kit.reasons[0]}
-                    {kit.reasons.length > 1 && words.and(count(kit.reasons.length - 1, 'more reason'))}
-                </Typography>
-            )}
+            <ShowOnly listing={listing} />
+            <SearchPlace
+                label={words.place}
+                value={listing.get('place')}
+                onChoose={(place) => listing.set({ place })}
+                placeholder={words.allPlaces}
+            />
+            <Choose label={words.verdict} {...filter('verdict')} options={verdicts} />
+            <Choose label={words.toDo} {...filter('work')} options={works} />
+            <Choose
+                label={words.sorted}
+                value={listing.get('sort')}
+                onChoose={(sort) => listing.set({ sort })}
+                options={sorts}
+            />
+        </Box>
+    );
+}
+
+function ByPlace({ kits }: { kits: Schemas['KitRow'][] }) {
+    const places = [...new Map(kits.map((kit) => [kit.place.id, kit.place])).values()];
+    return (
+        <Box sx={{ columnWidth: { md: 520 }, columnGap: 6 }}>
+            {places.map((place) => (
+                <Box key={place.id} component="section" aria-label={place.path} sx={{ breakInside: 'avoid', mb: 4 }}>
+                    <Box component="h3" sx={{ m: 0, mb: 1, fontSize: 15 }}>
+                        {place.path}
+                    </Box>
+                    {kits
+                        .filter((kit) => kit.place.id === place.id)
+                        .map((kit) => (
+                            <KitLine key={kit.code} kit={kit} />
+                        ))}
+                </Box>
+            ))}
         </Box>
     );
 }

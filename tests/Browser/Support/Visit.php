@@ -105,9 +105,16 @@ final class Visit
         }, 'It cannot be pressed.');
     }
 
-    /** Chooses from a list by what its entry begins with. */
+    /** Chooses from a list by what its entry begins with; where many are looked through by typing, types it. */
     public function choose(string $label, string $option): self
     {
+        $field = $this->find('//*[self::input or self::select][@id=//label[normalize-space()='.self::quote($label).']/@for]');
+        if ($field->getAttribute('role') === 'combobox') {
+            $this->fill($label, $option);
+            $this->click(fn (): RemoteWebElement => $this->find('//li[@role="option"][starts-with(normalize-space(), '.self::quote($option).')]'));
+
+            return $this;
+        }
         $this->click(fn (): RemoteWebElement => $this->find('//select[@id=//label[normalize-space()='.self::quote($label).']/@for]/option[starts-with(normalize-space(), '.self::quote($option).')]'));
 
         return $this;

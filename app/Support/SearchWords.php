@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Today;
+namespace App\Support;
 
 use Illuminate\Database\Query\Builder;
 

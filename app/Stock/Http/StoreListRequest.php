@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock\Http;
+
+use App\Support\Listing\ListRequest;
+use Illuminate\Validation\Rule;
+
+/** Which lots in a store are listed. */
+final class StoreListRequest extends ListRequest
+{
+    protected function sorts(): array
+    {
+        return ['item', 'lot', 'expires', 'quantity'];
+    }
+
+    protected function filters(): array
+    {
+        return [
+            'condition' => ['nullable', Rule::in(['good', 'opened', 'damaged', 'soiled', 'failed'])],
+            'until' => ['nullable', 'date_format:Y-m-d'],
+        ];
+    }
+}

@@ -1,0 +1,125 @@
+import Box from '@mui/material/Box';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { Link, useParams } from 'react-router';
+import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
+import { Choose } from '../ui/Fields';
+import { ExportSheet, Pager, ShowOnly, SortHead } from '../ui/Listing';
+import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { Table } from '../ui/Table';
+import { useListing } from '../ui/useListing';
+import { count, sayGoodUntil } from '../ui/words';
+import { words } from './words';
+
+const conditions = [
+    ['good', words.good],
+    ['opened', words.opened],
+    ['damaged', words.damaged],
+    ['soiled', words.soiled],
+    ['failed', words.failed],
+] as const;
+
+/** What lies in a store: each lot, until when it is good, and how many. */
+export default function StorePage() {
+    const { id = '' } = useParams();
+    const listing = useListing(['q', 'condition', 'until']);
+    const { data, error } = useQuery({
+        ...questions.store(id, listing.asked, listing.page),
+        placeholderData: keepPreviousData,
+    });
+    const { may, today } = useSession();
+    if (!data) {
+        return <Waiting error={error} />;
+    }
+    const things = count(data.page.in_all, 'lot');
+    return (
+        <Page
+            title={data.store.name}
+            above={
+                <span>
+                    {data.store.place} · {count(data.store.pieces, 'piece')} of {count(data.store.items, 'item')}
+                </span>
+            }
+            beside={
+                <>
+                    {may('export') && <ExportSheet listing={listing} path={`/stores/${id}`} />}
+                    <ShowOnly listing={listing} />
+                    <Choose
+                        label={words.condition}
+                        value={listing.get('condition')}
+                        empty={words.any}
+                        onChoose={(condition) => listing.set({ condition })}
+                        options={conditions}
+                        sx={{ minWidth: 140 }}
+                    />
+                    <Choose
+                        label={words.expiry}
+                        value={listing.get('until') === '' ? '' : 'expired'}
+                        empty={words.any}
+                        onChoose={(expired) => listing.set({ until: expired === '' ? '' : dayBefore(today) })}
+                        options={[['expired', words.expired]]}
+                        sx={{ minWidth: 140 }}
+                    />
+                </>
+            }
+        >
+            <Sheet title={listing.isAll ? things : words.match(things)}>
+                {data.rows.length === 0 ? (
+                    <Empty>{listing.isAll ? words.nothingLiesHere : words.noLotMatches}</Empty>
+                ) : (
+                    <Table>
+                        <thead>
+                            <tr>
+                                <SortHead listing={listing} by="item" first>
+                                    {words.item}
+                                </SortHead>
+                                <SortHead listing={listing} by="lot">
+                                    {words.lotNumber}
+                                </SortHead>
+                                <SortHead listing={listing} by="expires">
+                                    {words.expiry}
+                                </SortHead>
+                                <SortHead listing={listing} by="quantity" className="n">
+                                    {words.pieces}
+                                </SortHead>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            {data.rows.map((row, at) => (
+                                <tr key={`${row.item} ${row.lot ?? ''} ${row.expires ?? ''} ${row.condition} ${at}`}>
+                                    <td>
+                                        <Box
+                                            component={Link}
+                                            to={`/items/${row.item}`}
+                                            sx={{ color: 'primary.main', fontWeight: 600 }}
+                                        >
+                                            {row.name}
+                                        </Box>
+                                        {row.condition !== 'good' && (
+                                            <strong> ▲ {conditions.find(([one]) => one === row.condition)?.[1]}</strong>
+                                        )}
+                                    </td>
+                                    <td>{row.lot ?? words.noLot}</td>
+                                    <td>
+                                        {row.good_until !== null && row.good_until < today && '▲ '}
+                                        {sayGoodUntil(
+                                            row.good_until,
+                                            row.good_until !== null && row.good_until < today,
+                                        )}
+                                    </td>
+                                    <td className="n">{row.quantity}</td>
+                                </tr>
+                            ))}
+                        </tbody>
+                    </Table>
+                )}
+                <Pager page={data.page} listing={listing} things={things} />
+            </Sheet>
+        </Page>
+    );
+}
+
+/** What was good until then is expired today. */
+function dayBefore(day: string): string {
+    return new Date(Date.parse(`${day}T00:00:00Z`) - 86_400_000).toISOString().slice(0, 10);
+}

@@ -30,7 +30,8 @@ final class ReadItemTable
         foreach (array_chunk($this->asked($asked)->get(['items.*'])->all(), PageOf::ROWS) as $some) {
             foreach ($this->rows($some) as $item) {
                 yield [
-                    $item->code, $item->name, $item->class, $item->purpose, $item->caution, $item->scope, $item->in_kits, $item->in_store, $item->price,
+                    $item->code, $item->name, $item->class, $item->purpose, $item->caution, $item->scope,
+                    $item->in_kits, $item->in_store, $item->price,
                 ];
             }
         }

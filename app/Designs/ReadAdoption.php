@@ -13,8 +13,9 @@ use App\Judging\KitPlan;
 use App\Kits\Models\Kit;
 use App\Kits\ShownUnder;
 use App\Lists\ListLoader;
+use Sarcina\Core\Advice\Advice;
+use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Check\Judgement;
-use Sarcina\Core\Check\LineOutcome;
 
 /** What a kit would have added, moved and removed if it followed another edition of its design. */
 final class ReadAdoption
@@ -39,7 +40,7 @@ final class ReadAdoption
             $after->judgement->verdict,
             $this->added($now, $after),
             array_values($moved),
-            $this->removed($now->judgement, $after->judgement),
+            $this->removed($now->atBest(), $after->atBest()),
         );
     }
 
@@ -86,36 +87,41 @@ final class ReadAdoption
         );
     }
 
-    /** @return list<string> */
+    /**
+     * What it would lack then, whoever is posted: that nobody may use what lies there is no reason to put in more of it.
+     *
+     * @return list<string>
+     */
     private function added(Judged $now, Judged $then): array
     {
         $before = [];
-        foreach ($now->judgement->lines as $outcome) {
+        foreach ($now->atBest()->lines as $outcome) {
             $before[$outcome->line->id] = $outcome;
         }
+        $wanted = [];
+        foreach ((new Advice($then->atBest()))->wanted() as $want) {
+            $wanted[$want->line->id ?? ''] = $want;
+        }
         $added = [];
-        foreach ($then->judgement->lines as $outcome) {
+        foreach ($then->atBest()->lines as $outcome) {
             $was = $before[$outcome->line->id] ?? null;
             if ($outcome->isShort && ($was === null || (string) $was->short !== (string) $outcome->short)) {
                 $need = $then->plan->line($outcome->line->id)->need;
-                $added[] = "{$need}: {$outcome->effective} of {$outcome->required}".$this->toAdd($then->judgement, $outcome);
+                $added[] = "{$need}: {$outcome->effective} of {$outcome->required}".$this->toAdd($then->atBest(), $wanted[$outcome->line->id] ?? null);
             }
         }
 
         return $added;
     }
 
-    private function toAdd(Judgement $then, LineOutcome $outcome): string
+    private function toAdd(Judgement $then, ?Wanted $want): string
     {
-        foreach ($then->restock as $restock) {
-            if ($restock->line === $outcome->line->id) {
-                $item = $this->lists->itemFor($then, $restock);
-
-                return $item === null ? '' : ", to add {$restock->quantity} × {$this->catalogue->name($item)}";
-            }
+        if ($want === null) {
+            return '';
         }
+        $item = $want->item ?? ($want->line === null ? null : $this->lists->itemOn($then, $want->line));
 
-        return '';
+        return $item === null ? '' : ", to add {$want->pieces} × {$this->catalogue->name($item)}";
     }
 
     /** @return list<string> "2 × Foil blanket" */

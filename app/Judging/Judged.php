@@ -22,6 +22,7 @@ final readonly class Judged
      * @param  int  $version  what it was judged under (JudgingVersion)
      * @param  int  $graceDays  after that check is due before it is overdue
      * @param  string|null  $dueIn  the module whose check is due first; null: the kit itself
+     * @param  Judgement|null  $best  of those who may use most; null: there is one judgement alone
      * @param  list<ShiftVerdict>  $shifts  of each shift of its place by itself; the judgement is the worst of them
      */
     public function __construct(
@@ -36,6 +37,7 @@ final readonly class Judged
         public ?string $dueIn = null,
         public int $graceDays = 0,
         private array $shifts = [],
+        private ?Judgement $best = null,
     ) {
     }
 
@@ -45,6 +47,12 @@ final readonly class Judged
         $lowered = $this->disagreement?->verdict;
 
         return $lowered === null ? $this->shifts : array_map(static fn (ShiftVerdict $one): ShiftVerdict => $one->atBest($lowered), $this->shifts);
+    }
+
+    /** As those see it who may use most of it: what is in it, whoever is there. */
+    public function atBest(): Judgement
+    {
+        return $this->best ?? $this->judgement;
     }
 
     /** What those may use who have it: in the shift that it is told of. */

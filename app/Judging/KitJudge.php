@@ -89,7 +89,7 @@ final class KitJudge
         $scope = $this->scopes->of($kit, $today);
         $itself = new PlanPart('', $kit->name, $plan, $kit);
         $parts = $plan->parts === [] ? [$itself] : $plan->parts;
-        $worst = null;
+        $worst = $most = $best = null;
         $shifts = [];
         // The lowest scope first: of shifts that fare alike it is told of that one.
         foreach ($scope->each() as $one) {
@@ -99,6 +99,7 @@ final class KitJudge
                     $shifts[] = new ShiftVerdict($shift['shift'], $one, $inScope[0]->verdict);
                 }
             }
+            [$most, $best] = $most === null || $one->isAbove($most) ? [$one, $inScope[0]] : [$most, $best];
             $worst = $worst === null || $inScope[0]->verdict->isWorseThan($worst[0]->verdict) ? $inScope : $worst;
         }
         [$judgement, $joined] = $worst ?? throw new LogicException('A kit has a scope.');
@@ -120,7 +121,7 @@ final class KitJudge
 
         return new Judged(
             $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
-            $asChecked ? null : $this->disagreement($kit), $dueIn, $grace, $shifts,
+            $asChecked ? null : $this->disagreement($kit), $dueIn, $grace, $shifts, $best,
         );
     }
 

@@ -120,10 +120,16 @@ final class ListLoader
         }
         foreach ($judgement->assignment->list->lines as $line) {
             if ($line->id === $restock->line) {
-                return $this->fitting->best($line, fn (Item $item): bool => $judgement->assignment->isUsable($item));
+                return $this->itemOn($judgement, $line);
             }
         }
 
         return null;
+    }
+
+    /** The item that suits a line which names none. */
+    public function itemOn(Judgement $judgement, Line $line): ?string
+    {
+        return $this->fitting->best($line, fn (Item $item): bool => $judgement->assignment->isUsable($item));
     }
 }

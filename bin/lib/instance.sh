@@ -224,6 +224,7 @@ http {
             add_header X-Content-Type-Options nosniff;
             try_files \$uri =404;
         }
+        location = /sw.js { add_header Cache-Control no-cache; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
         location / { try_files \$uri @app; }
         location @app {
             include /etc/nginx/fastcgi_params;

@@ -98,7 +98,7 @@ page_sources() { find resources/js resources/views -type f | sort; echo vite.con
 
 need_build() {
     # shellcheck disable=SC2046
-    if done_for build $(page_sources) && [ -f public/build/manifest.json ]; then return; fi
+    if done_for build $(page_sources) && [ -f public/build/manifest.json ] && [ -f public/sw.js ]; then return; fi
     need_node_modules
     say "building the page"
     if ! npm run --silent build > var/build.log 2>&1; then

@@ -7,6 +7,8 @@
     <meta property="csp-nonce" nonce="{{ $nonce }}">
     <title>Sarcina</title>
     <link rel="icon" href="/mark.svg" type="image/svg+xml">
+    <link rel="manifest" href="/manifest.webmanifest">
+    <link rel="apple-touch-icon" href="/icons/icon-192.png">
     @vite('resources/js/main.tsx')
 </head>
 <body>

@@ -10,7 +10,7 @@ use PHPUnit\Framework\Attributes\DataProvider;
 final class ReachTest extends BrowserTestCase
 {
     private const SCREENS = [
-        '/' => 'Horizon', '/kits' => 'walking order', '/kits/QH-11' => 'Action required', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
+        '/' => 'Horizon', '/kits' => 'Walking order', '/kits/QH-11' => 'Action required', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
         '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Equipped', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
         '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'includes the classes below it', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
         '/assess/people' => 'Private.', '/settings' => 'Measures are stored as entered', '/exchange' => 'Export',
@@ -77,7 +77,7 @@ final class ReachTest extends BrowserTestCase
             'const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.json()).then(done)',
             ["/api/{$path}"],
         );
-        $lists = $ask('lists');
+        $lists = $ask('choices/lists');
         $of = static fn (string $code, string $edition): string => (string) array_values(array_filter(
             $lists,
             static fn (array $list): bool => $list['code'] === $code && $list['edition'] === $edition,
@@ -86,7 +86,7 @@ final class ReachTest extends BrowserTestCase
         [$old, $new] = [$of('bleeding-set', '1'), $of('bleeding-set', '2')];
 
         return [
-            "/assess/{$site}" => 'Whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Used by', "/lists/{$new}/edit" => 'About this list',
+            "/stores/{$ask('stores')[0]['id']}" => 'Expiry', "/assess/{$site}" => 'Whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Used by', "/lists/{$new}/edit" => 'About this list',
             "/lists/{$new}/confirm" => 'lines compared', "/lists/{$new}/change" => 'Changes', "/compare?list={$new}&subject=kit:QH-16" => 'What is needed',
         ];
     }

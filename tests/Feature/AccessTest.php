@@ -19,7 +19,7 @@ final class AccessTest extends TestCase
 
     /** Who may call what; a route that is not named here fails the test. */
     private const MAY = [
-        'kits' => self::ALL, 'items.choices' => self::ALL, 'lists.choices' => self::ALL, 'stores.show' => self::ALL,
+        'device-keys' => self::ALL, 'kits' => self::ALL, 'items.choices' => self::ALL, 'lists.choices' => self::ALL, 'stores.show' => self::ALL,
         'shifts' => self::ALL, 'shifts.keep' => ['lead'],
         'today' => self::ALL, 'find' => self::ALL, 'places' => self::ALL, 'items' => self::ALL, 'items.show' => self::ALL, 'lists' => self::ALL, 'designs' => self::ALL,
         'stores' => self::ALL, 'kits.show' => self::ALL, 'kits.history' => self::ALL, 'checks.show' => self::ALL, 'floor' => self::ALL,
@@ -114,7 +114,7 @@ final class AccessTest extends TestCase
         ]);
 
         return '/'.strtr($route->uri(), [
-            '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
+            '{device}' => $this->ulid(), '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
             '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),

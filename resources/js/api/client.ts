@@ -50,8 +50,11 @@ export const api = createClient<paths>({
 });
 
 api.use({
-    onRequest({ request }) {
+    async onRequest({ request }) {
         if (request.method !== 'GET') {
+            if (token === '') {
+                await renewToken();
+            }
             request.headers.set('X-CSRF-TOKEN', token);
         }
         return request;
@@ -60,6 +63,18 @@ api.use({
         measureClock(response.headers.get('Date'), Date.now());
     },
 });
+
+/** A page that was opened without a network has none yet. */
+async function renewToken(): Promise<void> {
+    try {
+        const answer = await fetch(`${window.location.origin}/api/session`, {
+            headers: { Accept: 'application/json' },
+        });
+        token = ((await answer.json()) as { csrf?: string }).csrf ?? '';
+    } catch {
+        // Then what is to be sent does not arrive either, and says so.
+    }
+}
 
 interface Answer<T> {
     data?: T;

@@ -1,23 +1,11 @@
 import { queryOptions } from '@tanstack/react-query';
-import { api, ask, keepToken } from './client';
-import { keepToday } from './today';
+import { api, ask } from './client';
 
 /** How a list is sorted and filtered, as its address says; the server refuses what it does not know. */
 type Asked = Record<string, string>;
 
 /** Every question that the page asks the server, each with its key. */
 export const questions = {
-    session: () =>
-        queryOptions({
-            queryKey: ['session'],
-            queryFn: async () => {
-                const session = await ask(api.GET('/session'));
-                keepToken(session.csrf);
-                keepToday(session.today);
-                return session;
-            },
-            staleTime: Infinity,
-        }),
     today: (page: number) =>
         queryOptions({
             queryKey: ['today', page],

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/device-keys/{device}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["readDeviceKey"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/organisation": {
         parameters: {
             query?: never;
@@ -1054,6 +1070,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description The key by which a person's work is locked on a device. */
+        DeviceKeyResource: {
+            /** @description 32 bytes, in base64 */
+            key: string;
+        };
         /** @description Whose kits these are, and how measures and money are shown. */
         OrganisationResource: {
             name: string;
@@ -2632,6 +2653,29 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    readDeviceKey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description a ULID that the device made */
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The key of who is signed in for this device, made where there is none yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceKeyResource"];
+                };
+            };
+        };
+    };
     readOrganisation: {
         parameters: {
             query?: never;

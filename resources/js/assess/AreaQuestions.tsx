@@ -143,9 +143,9 @@ function Where({ answers, change, problem }: Pick<Answering, 'answers' | 'change
             ))}
             <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
                 <SearchPlace
-                    key={answers.places.length}
                     label={words.addAPlace}
                     value=""
+                    clears
                     onChoose={(place) => place && change({ places: [...answers.places, place] })}
                     without={answers.places}
                     error={problem !== undefined}

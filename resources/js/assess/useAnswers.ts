@@ -1,20 +1,15 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ask, isProblem, type Problem, type Schemas } from '../api/client';
+import { keptAnswers } from './answersKept';
 import { answersOf, toSend, type Answers } from './answers';
 
 const PAUSE_MS = 350;
 
-/** Kept on this device until the server has it, so that nothing typed is lost. */
-const keptUnder = (area: string) => `sarcina.area.${area}`;
-
+/** What was typed here and is not sent, where nobody changed the area meanwhile. */
 function kept(area: Schemas['AreaResource']): Answers | null {
-    const found = localStorage.getItem(keptUnder(area.id));
-    if (found === null) {
-        return null;
-    }
-    const { base, answers } = JSON.parse(found) as { base: number; answers: Answers };
-    return base === area.revision ? answers : null;
+    const found = keptAnswers.of(area.id);
+    return found !== null && found.base === area.revision ? found.answers : null;
 }
 
 interface Answering {
@@ -32,6 +27,9 @@ export function useAnswers(assessment: string, area: Schemas['AreaResource']): A
     const [wanted, setWanted] = useState(() => (kept(area) === null ? 0 : 1));
     const [sent, setSent] = useState(0);
     const base = useRef(area.revision);
+    /** Which change was typed last: an answer of the server to an older one leaves it kept. */
+    const latest = useRef(wanted);
+    useEffect(() => keptAnswers.hold(area.id), [area.id]);
     const save = useMutation({
         mutationFn: ({ body }: { body: Schemas['AssessedArea']; turn: number }) =>
             ask(
@@ -43,7 +41,9 @@ export function useAnswers(assessment: string, area: Schemas['AreaResource']): A
         onSuccess: (now, { turn }) => {
             base.current = now.areas.find((one) => one.id === area.id)?.revision ?? base.current;
             setSent(turn);
-            localStorage.removeItem(keptUnder(area.id));
+            if (turn === latest.current) {
+                keptAnswers.drop(area.id);
+            }
             client.setQueryData(['assessment', assessment], now);
         },
         onError: (_, { turn }) => setSent(turn),
@@ -58,17 +58,22 @@ export function useAnswers(assessment: string, area: Schemas['AreaResource']): A
         }, PAUSE_MS);
         return () => clearTimeout(timer);
     }, [answers, wanted, sent, isPending, mutate]);
+    const now = useRef(answers);
     const change = useCallback(
-        (to: Partial<Answers>) =>
-            setAnswers((now) => {
-                const next = { ...now, ...to };
-                localStorage.setItem(keptUnder(area.id), JSON.stringify({ base: base.current, answers: next }));
-                setWanted((turn) => turn + 1);
-                return next;
-            }),
-        [area.id],
+        (to: Partial<Answers>) => {
+            const next = { ...now.current, ...to };
+            now.current = next;
+            latest.current += 1;
+            keptAnswers.keep({ assessment, area: area.id, name: next.name, base: base.current, answers: next });
+            setAnswers(next);
+            setWanted(latest.current);
+        },
+        [assessment, area.id],
     );
-    const again = useCallback(() => setWanted((turn) => turn + 1), []);
+    const again = useCallback(() => {
+        latest.current += 1;
+        setWanted(latest.current);
+    }, []);
     const problem = isProblem(save.error) && !isPending ? save.error : null;
     return { answers, change, problem, isSaved: wanted === sent && !isPending && problem === null, again };
 }

@@ -18,8 +18,9 @@ export default function CheckPage() {
     const { user } = useSession();
     const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
     const draft = useSyncExternalStore(drafts.subscribe, () => (user ? drafts.of(code, user.id) : null));
-    const lastSent = useSyncExternalStore(drafts.subscribe, () => drafts.lastSentOf(code));
-    const [sentBefore] = useState(() => drafts.lastSentOf(code));
+    const own = user?.id ?? '';
+    const lastSent = useSyncExternalStore(drafts.subscribe, () => drafts.lastSentOf(code, own));
+    const [sentBefore] = useState(() => drafts.lastSentOf(code, own));
     const sent = !draft && lastSent !== sentBefore ? lastSent : null;
 
     useEffect(() => {

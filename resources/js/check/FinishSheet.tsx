@@ -44,7 +44,7 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
                 />
             )}
             {draft.modules
-                ?.filter((module) => module.state === 'opened')
+                .filter((module) => module.state === 'opened')
                 .map((module) => (
                     <TextField
                         key={module.code}
@@ -61,10 +61,7 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
             {(draft.sealReason !== '' || draft.errors.seal_reason !== undefined) && (
                 <TextField
                     label={words.whySealWasBroken(
-                        [
-                            kit.seal.number,
-                            ...(draft.modules ?? []).map((module) => module.state === 'opened' && module.seal),
-                        ]
+                        [kit.seal.number, ...draft.modules.map((module) => module.state === 'opened' && module.seal)]
                             .filter(Boolean)
                             .join(', '),
                     )}

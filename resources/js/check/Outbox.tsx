@@ -2,27 +2,28 @@ import Box from '@mui/material/Box';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
+import { device } from '../offline/device';
+import { isRefused, sendWaiting, whyRefused } from '../offline/outbox';
 import { useSession } from '../session/useSession';
-import { isRefused, whyRefused, type Draft } from './draft';
-import { drafts } from './drafts';
-import { sendWaiting } from './outbox';
+import { allWork, senders, type Work } from './work';
 import { words } from './words';
 
 const RETRY_MS = 3_000;
 
-/** Sends signed checks that wait for the server, and says so on every screen. */
+/** Sends signed work that waits for the server, and says so on every screen. */
 export function Outbox() {
     const { user } = useSession();
     const client = useQueryClient();
-    const all = useSyncExternalStore(drafts.subscribe, drafts.all);
-    const waiting = all.filter((draft) => draft.isWaiting && draft.user === user?.id);
+    const all = useSyncExternalStore(device.subscribe, allWork);
+    const isFailing = useSyncExternalStore(device.subscribe, () => device.isFailing);
+    const waiting = all.filter((work) => work.value.isWaiting);
     const isWaiting = waiting.length > 0;
     useEffect(() => {
         if (!isWaiting || !user) {
             return undefined;
         }
         const send = () => {
-            void sendWaiting(user.id).then((sent) => (sent.length > 0 ? client.invalidateQueries() : undefined));
+            void sendWaiting(senders).then((taken) => (taken > 0 ? client.invalidateQueries() : undefined));
         };
         send();
         const timer = window.setInterval(send, RETRY_MS);
@@ -32,46 +33,56 @@ export function Outbox() {
             window.removeEventListener('online', send);
         };
     }, [isWaiting, user, client]);
-    const refused = all.filter((draft) => draft.user === user?.id && isRefused(draft));
+    const signed = waiting.filter((work) => work.kind !== 'answers');
     return (
         <>
-            {refused.map((draft) => (
-                <Box
-                    key={draft.id}
-                    role="alert"
-                    sx={{
-                        px: { xs: 4, md: 6 },
-                        py: 2,
-                        bgcolor: 'canvas',
-                        borderBottom: 1,
-                        borderLeft: 6,
-                        borderColor: 'error.main',
-                    }}
-                >
-                    <strong>{words.needsYou}</strong> {words.checkWasNotAccepted(draft.kit)} {whyRefused(draft)}{' '}
-                    <Link to={`/kits/${draft.kit}/check`} style={{ color: 'inherit', fontWeight: 700 }}>
-                        {words.putItRight(draft.kit)}
-                    </Link>
-                </Box>
-            ))}
-            {isWaiting && <Waiting waiting={waiting} />}
+            {isFailing && (
+                <Strip isGrave>
+                    <strong>{words.notKeptHere}</strong> {words.doNotCloseThisPage}
+                </Strip>
+            )}
+            {all
+                .filter((work) => isRefused(work.value))
+                .map((work) => (
+                    <Strip key={work.id} isGrave>
+                        <strong>{words.needsYou}</strong> {words.wasNotAccepted(work.title)} {whyRefused(work.value)}{' '}
+                        <Link to={work.href} style={{ color: 'inherit', fontWeight: 700 }}>
+                            {words.putItRight2(work.title)}
+                        </Link>
+                    </Strip>
+                ))}
+            {signed.length > 0 && <Waiting waiting={signed} />}
         </>
     );
 }
 
-function Waiting({ waiting }: { waiting: Draft[] }) {
+function Strip({ isGrave, children }: { isGrave?: boolean; children: React.ReactNode }) {
     return (
         <Box
-            role="status"
-            sx={{ px: { xs: 4, md: 6 }, py: 2, bgcolor: 'canvas', borderBottom: 1, borderColor: 'divider' }}
+            role={isGrave ? 'alert' : 'status'}
+            sx={{
+                px: { xs: 4, md: 6 },
+                py: 2,
+                bgcolor: 'canvas',
+                borderBottom: 1,
+                borderColor: 'divider',
+                ...(isGrave && { borderLeft: 6, borderColor: 'error.main' }),
+            }}
         >
+            {children}
+        </Box>
+    );
+}
+
+function Waiting({ waiting }: { waiting: Work[] }) {
+    return (
+        <Strip>
             {words.savedOnThisDeviceAnd}{' '}
-            {waiting.map((draft, index) => (
-                <span key={draft.id}>
+            {waiting.map((work, index) => (
+                <span key={work.id}>
                     {index > 0 && ', '}
-                    <Link to={`/kits/${draft.kit}/check`} style={{ color: 'inherit', fontWeight: 700 }}>
-                        {words.checkOf}
-                        {draft.kit}
+                    <Link to={work.href} style={{ color: 'inherit', fontWeight: 700 }}>
+                        {work.title}
                     </Link>
                 </span>
             ))}
@@ -79,6 +90,6 @@ function Waiting({ waiting }: { waiting: Draft[] }) {
             <Link to="/waiting" style={{ color: 'inherit' }}>
                 {words.waitingToBeSent}
             </Link>
-        </Box>
+        </Strip>
     );
 }

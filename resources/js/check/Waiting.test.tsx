@@ -5,6 +5,7 @@ import { kit, sealedModule, user } from '../testing/samples';
 import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
 import type { Schemas } from '../api/client';
+import { restocks, type RestockDraft } from '../restock/draft';
 import { begin, moduleOf, sign, type Draft } from './draft';
 import { drafts } from './drafts';
 import { ModuleSeal } from './ModuleSeal';
@@ -14,6 +15,11 @@ import WaitingPage from './WaitingPage';
 beforeEach(() => drafts.all().forEach((draft) => drafts.drop(draft)));
 afterEach(() => vi.unstubAllGlobals());
 
+function keepRestock() {
+    const steps = [true, false].map((isDone) => ({ isDone }));
+    restocks.keep({ kit: 'QH-09', begunAt: '2027-01-02T09:00:00Z', steps, errors: {} } as unknown as RestockDraft);
+}
+
 const draft = (code: string, to: Partial<Draft> = {}) => ({ ...begin(kit({ code }), user, 'full'), ...to });
 
 describe('what waits on this device', () => {
@@ -22,9 +28,9 @@ describe('what waits on this device', () => {
         serve(() => refuse(422, 'Not accepted as entered.', { note: ['A note has 500 characters at the most.'] }));
         show(<Outbox />);
         const alert = await screen.findByRole('alert');
-        expect(alert.textContent).toContain('Needs you: the signed check of QH-03 was not accepted.');
+        expect(alert.textContent).toContain('Needs you: Check of QH-03 was not accepted.');
         expect(alert.textContent).toContain('A note has 500 characters at the most.');
-        expect(screen.getByRole('link', { name: 'Put the check of QH-03 right' }).getAttribute('href')).toBe(
+        expect(screen.getByRole('link', { name: 'Put right: Check of QH-03' }).getAttribute('href')).toBe(
             '/kits/QH-03/check',
         );
         expect(screen.queryByRole('status')).toBeNull();
@@ -35,7 +41,7 @@ describe('what waits on this device', () => {
         let isUp = false;
         serve(() => (isUp ? answer({ number: 41 }) : refuse(503, 'Not now.')));
         show(<Outbox />);
-        expect((await screen.findByRole('status')).textContent).toContain('check of QH-04');
+        expect((await screen.findByRole('status')).textContent).toContain('Check of QH-04');
         expect(screen.getByRole('link', { name: 'Waiting to be sent' })).toBeTruthy();
         isUp = true;
         window.dispatchEvent(new Event('online'));
@@ -47,7 +53,7 @@ describe('what waits on this device', () => {
         drafts.keep(draft('QH-05', { trouble: { title: 'No', detail: 'Kit QH-05 has no such pocket.', changes: [] } }));
         drafts.keep(sign(draft('QH-06')));
         drafts.keep(draft('QH-07'));
-        drafts.keep({ ...draft('QH-08'), user: 'somebody' });
+        keepRestock();
         serve(() => refuse(503, 'Not now.'));
         show(<WaitingPage />);
         expect(screen.getAllByRole('heading', { level: 2 }).map((heading) => heading.textContent)).toEqual([
@@ -56,14 +62,24 @@ describe('what waits on this device', () => {
             'Begun on this device, not signed yet',
         ]);
         expect(screen.getByText('Kit QH-05 has no such pocket.')).toBeTruthy();
-        expect(screen.queryByText(/QH-08/)).toBeNull();
-        expect(screen.getByText(/^1 check of somebody else/)).toBeTruthy();
+        expect(screen.getByText('Restock of QH-09')).toBeTruthy();
+        expect(screen.getByText(/1 of 2 steps done/)).toBeTruthy();
         expect(screen.getAllByText(/0 of 3 rows counted/)).toHaveLength(3);
+    });
+
+    it('discards only what is asked for twice', async () => {
+        drafts.keep(draft('QH-07'));
+        show(<WaitingPage />);
+        await userEvent.click(screen.getByRole('button', { name: 'Discard: Check of QH-07' }));
+        expect(drafts.all()).toHaveLength(1);
+        await userEvent.click(screen.getByRole('button', { name: 'Discard permanently?: Check of QH-07' }));
+        expect(drafts.all()).toEqual([]);
+        expect(screen.queryByText('Check of QH-07')).toBeNull();
     });
 
     it('says so where nothing waits', () => {
         show(<WaitingPage />);
-        expect(screen.getByText(/Nothing waits on this device/)).toBeTruthy();
+        expect(screen.getByText(/Nothing of yours waits on this device/)).toBeTruthy();
     });
 });
 

@@ -1,30 +1,29 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useSyncExternalStore } from 'react';
+import { useState, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
+import { device } from '../offline/device';
+import { isRefused, whyRefused } from '../offline/outbox';
+import { ClosedWork } from '../session/ClosedWork';
 import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet } from '../ui/Page';
-import { count, sayInstant } from '../ui/words';
-import { counted, isRefused, whyRefused, type Draft } from './draft';
-import { drafts } from './drafts';
+import { sayInstant } from '../ui/words';
+import { allWork, type Work } from './work';
 import { words } from './words';
 
-/** Every check on this device that the server does not have: refused, waiting, or not signed yet. */
+/** All work on this device that the server does not have: refused, waiting, or not signed yet. */
 export default function WaitingPage() {
-    const { user } = useSession();
-    const all = useSyncExternalStore(drafts.subscribe, drafts.all);
-    const own = all.filter((draft) => draft.user === user?.id);
+    const all = useSyncExternalStore(device.subscribe, allWork);
     const parts = [
-        [words.notAccepted, own.filter(isRefused)],
-        [words.signedAndWaiting, own.filter((draft) => draft.isWaiting)],
-        [words.notFinished, own.filter((draft) => !draft.isWaiting && !isRefused(draft))],
+        [words.notAccepted, all.filter((work) => isRefused(work.value))],
+        [words.signedAndWaiting, all.filter((work) => work.value.isWaiting)],
+        [words.notFinished, all.filter((work) => !work.value.isWaiting && !isRefused(work.value))],
     ] as const;
-    const others = all.length - own.length;
     return (
         <Page title={words.waitingToBeSent}>
-            {own.length === 0 && (
-                <Sheet title={words.waitingToBeSent}>
+            {all.length === 0 && (
+                <Sheet title={words.nothingOfYours}>
                     <Empty>{words.nothingWaits}</Empty>
                 </Sheet>
             )}
@@ -32,35 +31,48 @@ export default function WaitingPage() {
                 .filter(([, some]) => some.length > 0)
                 .map(([title, some]) => (
                     <Sheet key={title} title={title}>
-                        {some.map((draft) => (
-                            <One key={draft.id} draft={draft} />
+                        {some.map((work) => (
+                            <One key={work.id} work={work} />
                         ))}
                     </Sheet>
                 ))}
-            {others > 0 && <Typography>{words.ofOthers(count(others, 'check'))}</Typography>}
+            <ClosedWork />
         </Page>
     );
 }
 
-function One({ draft }: { draft: Draft }) {
+function One({ work }: { work: Work }) {
     const { timeZone } = useSession();
-    const done = draft.rows.filter((row) => counted(row) !== null).length;
     return (
-        <Box sx={{ borderTop: 1, borderColor: 'divider', py: 2 }} role="group" aria-label={words.check2(draft.kit)}>
-            <Typography sx={{ fontWeight: 700 }}>{words.check2(draft.kit)}</Typography>
+        <Box sx={{ borderTop: 1, borderColor: 'divider', py: 2 }} role="group" aria-label={work.title}>
+            <Typography sx={{ fontWeight: 700 }}>{work.title}</Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {words.begunAt(sayInstant(draft.startedAt, timeZone))}
-                {draft.kind === 'full' && `, ${words.countedOf(done, draft.rows.length)}`}
+                {[work.startedAt && words.begunAt(sayInstant(work.startedAt, timeZone)), work.detail]
+                    .filter(Boolean)
+                    .join(', ')}
             </Typography>
-            {isRefused(draft) && <Typography>{whyRefused(draft)}</Typography>}
-            <Button
-                component={Link}
-                to={`/kits/${draft.kit}/check`}
-                sx={{ mt: 2 }}
-                aria-label={`${words.goOn}: ${draft.kit}`}
-            >
-                {words.goOn}
-            </Button>
+            {isRefused(work.value) && <Typography>{whyRefused(work.value)}</Typography>}
+            <Box sx={{ display: 'flex', gap: 2, mt: 2 }}>
+                <Button component={Link} to={work.href} aria-label={`${words.goOn}: ${work.title}`}>
+                    {words.goOn}
+                </Button>
+                {!work.value.isWaiting && <Discard work={work} />}
+            </Box>
         </Box>
+    );
+}
+
+/** What is thrown away is gone for good: it is asked for twice. */
+function Discard({ work }: { work: Work }) {
+    const [isAsked, setAsked] = useState(false);
+    return (
+        <Button
+            variant="text"
+            color={isAsked ? 'error' : 'primary'}
+            aria-label={`${isAsked ? words.discardForGood : words.discard}: ${work.title}`}
+            onClick={() => (isAsked ? device.remove(work.id) : setAsked(true))}
+        >
+            {isAsked ? words.discardForGood : words.discard}
+        </Button>
     );
 }

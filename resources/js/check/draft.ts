@@ -1,6 +1,7 @@
 import { newId } from '../api/newId';
 import type { Schemas } from '../api/client';
 import { clockCheckedAt, timeNow } from '../api/clock';
+import type { Outgoing } from '../offline/outbox';
 
 export type Condition = Schemas['CountedRow']['condition'];
 export const conditions: Condition[] = ['good', 'opened', 'damaged', 'soiled', 'failed'];
@@ -39,14 +40,13 @@ export interface DraftModule {
 }
 
 /** A check in progress, as it is kept on this device. */
-export interface Draft {
+export interface Draft extends Outgoing {
     id: string;
     kit: string;
     user: string;
     startedAt: string;
     base: Schemas['Base'];
-    /** When it was signed, by this device's clock, corrected; and when that clock was last compared. */
-    doneAt: string | null;
+    /** When this device's clock was last compared. */
     clockCheckedAt: string | null;
     kind: 'full' | 'quick';
     rows: DraftRow[];
@@ -57,13 +57,7 @@ export interface Draft {
     sealFound: string;
     sealReason: string;
     sealSet: string;
-    /** None in drafts that were begun before kits had modules. */
-    modules?: DraftModule[];
-    /** Signed, and to be sent when the server answers. */
-    isWaiting: boolean;
-    /** Why the server did not take it: by field, and in words. */
-    errors: Record<string, string[]>;
-    trouble: { title: string; detail: string; changes: string[] } | null;
+    modules: DraftModule[];
 }
 
 type Kit = Schemas['KitResource'];
@@ -136,25 +130,15 @@ function modulesToAsk(module: Schemas['ModuleResource']): DraftModule[] {
 
 /** The sealed module that a pocket is in. */
 export function moduleOf(draft: Draft, pocket: string): DraftModule | undefined {
-    return draft.modules?.find((module) => pocket.startsWith(module.before));
+    return draft.modules.find((module) => pocket.startsWith(module.before));
 }
 
 export function setModule(draft: Draft, code: string, to: Partial<DraftModule>): Draft {
     return {
         ...draft,
         trouble: null,
-        modules: draft.modules?.map((module) => (module.code === code ? { ...module, ...to } : module)),
+        modules: draft.modules.map((module) => (module.code === code ? { ...module, ...to } : module)),
     };
-}
-
-/** The server did not take it: it stays here until its checker puts it right. */
-export function isRefused(draft: Draft): boolean {
-    return !draft.isWaiting && (draft.trouble !== null || Object.keys(draft.errors).length > 0);
-}
-
-/** Why it was not taken, in one sentence. */
-export function whyRefused(draft: Draft): string {
-    return Object.values(draft.errors)[0]?.[0] ?? draft.trouble?.detail ?? '';
 }
 
 /** Signed now: it is sent as soon as the server answers. */

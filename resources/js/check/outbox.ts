@@ -1,35 +1,11 @@
-import { api, ask, isProblem } from '../api/client';
+import { api, ask } from '../api/client';
+import type { Sender } from '../offline/outbox';
 import { rowsToSend, type Draft } from './draft';
-import { drafts } from './drafts';
 
-let isSending = false;
-
-/**
- * Sends every signed check that waits. What cannot be sent now goes on waiting; what the server does not
- * take goes back to its checker with the reason. The id was made here: sent twice, it counts once.
- *
- * @returns the checks that were recorded
- */
-export async function sendWaiting(user: string): Promise<Draft[]> {
-    if (isSending) {
-        return [];
-    }
-    isSending = true;
-    const sent: Draft[] = [];
-    try {
-        for (const draft of drafts.all().filter((one) => one.isWaiting && one.user === user)) {
-            if (await send(draft)) {
-                sent.push(draft);
-            }
-        }
-    } finally {
-        isSending = false;
-    }
-    return sent;
-}
-
-async function send(draft: Draft): Promise<boolean> {
-    try {
+/** Sends a signed check. */
+export const checkSender: Sender<Draft> = {
+    kind: 'check',
+    send: async (draft) => {
         const recorded = await ask(
             api.PUT('/checks/{id}', {
                 params: { path: { id: draft.id } },
@@ -46,7 +22,7 @@ async function send(draft: Draft): Promise<boolean> {
                     seal_set: draft.sealSet || null,
                     seal_reason: draft.sealReason || null,
                     note: draft.note || null,
-                    modules: draft.modules?.map((module) => ({
+                    modules: draft.modules.map((module) => ({
                         code: module.code,
                         relied: module.state === 'closed',
                         seal_set: module.sealSet || null,
@@ -54,18 +30,6 @@ async function send(draft: Draft): Promise<boolean> {
                 },
             }),
         );
-        drafts.sent(draft, 'number' in recorded);
-        return true;
-    } catch (error) {
-        if (!isProblem(error) || error.isPassing || error.isSignedOut) {
-            return false;
-        }
-        drafts.keep({
-            ...draft,
-            isWaiting: false,
-            errors: error.errors,
-            trouble: { title: error.title, detail: error.message, changes: error.changes },
-        });
-        return false;
-    }
-}
+        return 'number' in recorded ? `/checks/${draft.id}` : `/kits/${draft.kit}`;
+    },
+};

@@ -8,7 +8,7 @@ import { questions } from '../api/queries';
 import { Row, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
-import { useKept } from '../ui/useKept';
+import { useKept } from '../offline/useKept';
 import { count, sayList } from '../ui/words';
 import { LineEditor } from './LineEditor';
 import { freshLine, linesOf, listToSend, type EditedList } from './editing';

@@ -7,7 +7,7 @@ import { questions } from '../api/queries';
 import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
-import { useKept } from '../ui/useKept';
+import { useKept } from '../offline/useKept';
 import { sayScope } from '../ui/words';
 import { freshItem, itemOf, itemToSend, type EditedItem } from './itemEditing';
 import { ItemRows } from './ItemRows';

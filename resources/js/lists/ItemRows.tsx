@@ -106,6 +106,7 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                             <Search
                                 label={words.anyOf(at + 1)}
                                 value=""
+                                clears
                                 placeholder={words.addAnItem}
                                 onChoose={(code) =>
                                     code !== '' &&
@@ -173,6 +174,7 @@ export function ItemRows({ typed, type, problem, others }: ItemRowsProps) {
                 <Search
                     label={words.addASubstitute}
                     value=""
+                    clears
                     onChoose={(code) => code !== '' && type({ ...typed, stand_ins: [...typed.stand_ins, code] })}
                     options={others.filter(([code]) => !typed.stand_ins.includes(code))}
                     error={problem?.at('stand_ins') !== undefined}

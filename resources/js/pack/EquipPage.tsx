@@ -2,17 +2,21 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type SyntheticEvent } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState, useSyncExternalStore, type SyntheticEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { newId } from '../api/newId';
-import { api, ask, isProblem, type Schemas } from '../api/client';
+import type { Schemas } from '../api/client';
+import { timeNow } from '../api/clock';
 import { questions } from '../api/queries';
+import { device } from '../offline/device';
+import { beganAnew, lastSent } from '../offline/outbox';
 import { ListWarning } from '../lists/ListWarning';
 import { OpenKit } from '../ui/OpenKit';
-import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { Page, Sheet, Waiting } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
 import { count, sayList, sayScope } from '../ui/words';
+import { EQUIP, equipId, type EquipDraft } from './equip';
 import { words } from './words';
 
 /** The device's own list: it serves gloves and keys alike. */
@@ -24,28 +28,39 @@ const scopes: Schemas['NewKit']['scope'][] = ['anyone', 'first_aider', 'trained'
 export default function EquipPage() {
     const navigate = useNavigate();
     const [search] = useSearchParams();
-    const client = useQueryClient();
+    const id = equipId(search.get('task'));
     const { data: designs, error } = useQuery(questions.designs());
-    const [kit, setKit] = useState<Schemas['NewKit']>(() => ({
-        id: newId(),
-        code: '',
-        name: '',
-        design_id: search.get('design') ?? '',
-        place_id: search.get('place') ?? '',
-        task: search.get('task'),
-        scope: 'first_aider',
-    }));
-    const equip = useMutation({
-        mutationFn: (body: Schemas['NewKit']) => ask(api.POST('/kits', { body })),
-        onSuccess: async (made) => {
-            await client.invalidateQueries();
-            void navigate(`/kits/${made.code}/restock`);
+    const [begun] = useState<EquipDraft>(() => ({
+        kit: {
+            id: newId(),
+            code: '',
+            name: '',
+            design_id: search.get('design') ?? '',
+            place_id: search.get('place') ?? '',
+            task: search.get('task'),
+            scope: 'first_aider',
         },
-    });
+        isWaiting: false,
+        doneAt: null,
+        errors: {},
+        trouble: null,
+    }));
+    const kept = useSyncExternalStore(device.subscribe, () => device.get(id) as EquipDraft | undefined);
+    const sent = useSyncExternalStore(device.subscribe, () => lastSent(id));
+    const [sentBefore] = useState(sent);
+    useEffect(() => {
+        if (kept === undefined && sent !== null && sent !== sentBefore) {
+            beganAnew(id);
+            void navigate(sent, { replace: true });
+        }
+    }, [kept, sent, sentBefore, id, navigate]);
+    const draft = kept ?? begun;
+    const { kit, errors } = draft;
+    const setKit = (to: Schemas['NewKit']) =>
+        device.put(EQUIP, id, { ...draft, kit: to, errors: {}, trouble: null } satisfies EquipDraft);
     if (!designs) {
         return <Waiting error={error} />;
     }
-    const problem = isProblem(equip.error) ? equip.error : null;
     const design = designs.find((one) => one.id === kit.design_id);
     const field = (name: keyof Schemas['NewKit'], label: string, help: string) => ({
         label,
@@ -53,12 +68,12 @@ export default function EquipPage() {
         value: kit[name],
         onChange: (event: { target: { value: string } }) =>
             setKit({ ...kit, [name]: name === 'code' ? event.target.value.toUpperCase() : event.target.value }),
-        error: problem?.at(name) !== undefined,
-        helperText: problem?.at(name) ?? help,
+        error: errors[name] !== undefined,
+        helperText: errors[name]?.[0] ?? help,
     });
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
-        equip.mutate(kit);
+        device.put(EQUIP, id, { ...draft, isWaiting: true, doneAt: timeNow(), errors: {}, trouble: null });
     };
     return (
         <Page title={words.equipANewKit}>
@@ -88,8 +103,8 @@ export default function EquipPage() {
                             label={words.place}
                             value={kit.place_id}
                             onChoose={(place_id) => setKit({ ...kit, place_id })}
-                            error={problem?.at('place_id') !== undefined}
-                            helperText={problem?.at('place_id') ?? words.whereEveryoneCanSeeAnd}
+                            error={errors.place_id !== undefined}
+                            helperText={errors.place_id?.[0] ?? words.whereEveryoneCanSeeAnd}
                         />
                         <TextField {...field('code', words.code, words.asPrintedOnTheLabel)} />
                         <TextField {...field('name', words.name, words.whatPeopleCallItSuch)} />
@@ -104,8 +119,11 @@ export default function EquipPage() {
                                 </option>
                             ))}
                         </TextField>
-                        {problem && problem.status !== 422 && <Trouble error={problem} />}
-                        <Button type="submit" variant="contained" disabled={equip.isPending}>
+                        {draft.trouble && Object.keys(errors).length === 0 && (
+                            <Typography role="alert">{draft.trouble.detail}</Typography>
+                        )}
+                        {draft.isWaiting && <Typography role="status">{words.savedAndWaiting}</Typography>}
+                        <Button type="submit" variant="contained" disabled={draft.isWaiting}>
                             {words.equipAndFillThisKit}
                         </Button>
                     </Box>

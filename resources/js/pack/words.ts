@@ -27,6 +27,7 @@ export const words = {
     whatPeopleCallItSuch: 'What people call it, such as Rose walk pouch.',
     forWord: 'For',
     itemsOutsideThisScopeOf: 'Items outside this scope of practice count as missing.',
+    savedAndWaiting: 'Saved on this device. It is sent as soon as the server answers.',
     equipAndFillThisKit: 'Equip and fill this kit',
     kitsOfThisDesign: (join: string) => `Kits of this design: ${join}.`,
     thereIsNoKitOf: 'There is no kit of this design yet.',

@@ -5,13 +5,13 @@ import { Sheet } from '../ui/Page';
 import { words } from './words';
 
 /** What the kit wants and the store lacks. */
-export function Missing({ plan }: { plan: Schemas['RestockResource'] }) {
+export function Missing({ missing }: { missing: Schemas['MissingResource'][] }) {
     return (
-        plan.missing.length > 0 && (
+        missing.length > 0 && (
             <Box sx={{ mt: 4 }}>
                 <Sheet title={words.outOfStock}>
                     <Box component="ul" sx={{ m: 0, pl: 5 }}>
-                        {plan.missing.map((row) => (
+                        {missing.map((row) => (
                             <li key={`${row.line ?? ''} ${row.what}`}>
                                 {row.quantity} × {row.what}
                             </li>

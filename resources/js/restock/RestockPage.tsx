@@ -2,60 +2,65 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { newId } from '../api/newId';
-import { api, ask, isProblem, type Schemas } from '../api/client';
-import { clockCheckedAt, timeNow } from '../api/clock';
+import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
+import { device } from '../offline/device';
+import { beganAnew, lastSent } from '../offline/outbox';
 import { pocketName } from '../pack/VerdictSheet';
 import { OpenKit } from '../ui/OpenKit';
-import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { count, sayDay } from '../ui/words';
 import { Missing } from './Missing';
 import { RestockRow } from './RestockRow';
-import { stepsOf, type Step } from './steps';
+import { BeginAnew, RestockTrouble } from './RestockState';
+import { beginRestock, finish, piecesOf, restockId, restocks, type RestockDraft } from './draft';
+import type { Step } from './steps';
 import { Choose } from '../ui/Fields';
 import { words } from './words';
 
 /** The pick list, walked pocket by pocket: what goes out, what goes in, confirmed lot by lot. */
 export default function RestockPage() {
     const { code = '' } = useParams();
-    const { data: kit, error } = useQuery(questions.kit(code));
+    const navigate = useNavigate();
+    const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
     const [store, setStore] = useState<string>();
+    const kept = useSyncExternalStore(device.subscribe, () => restocks.of(code));
     const { data: plan, error: planError } = useQuery({
         ...questions.restock(code, store),
         placeholderData: keepPreviousData,
         refetchOnWindowFocus: false,
+        // What was begun goes on with the list as it was read then.
+        enabled: kept === null,
     });
-    if (!kit || !plan) {
+    const sent = useSyncExternalStore(device.subscribe, () => lastSent(restockId(code)));
+    const [sentBefore] = useState(sent);
+    useEffect(() => {
+        if (kept === null && sent !== null && sent !== sentBefore) {
+            beganAnew(restockId(code));
+            void navigate(sent, { replace: true });
+        }
+    }, [kept, sent, sentBefore, code, navigate]);
+    const fresh = useMemo(() => (plan ? beginRestock(code, plan) : null), [code, plan]);
+    const draft = kept ?? fresh;
+    if (!kit || !draft) {
         return <Waiting error={error ?? planError} />;
     }
-    return (
-        <Walk
-            key={`${plan.store} ${plan.base.number} ${plan.in.length} ${plan.out.length}`}
-            kit={kit}
-            plan={plan}
-            onStore={setStore}
-        />
-    );
+    return <Walk kit={kit} draft={draft} stores={kept === null ? (plan?.stores ?? []) : []} onStore={setStore} />;
 }
 
 interface WalkProps {
     kit: Schemas['KitResource'];
-    plan: Schemas['RestockResource'];
+    draft: RestockDraft;
+    /** To choose from, while nothing is begun. */
+    stores: Schemas['StoreRef'][];
     onStore: (store: string) => void;
 }
 
-function Walk({ kit, plan, onStore }: WalkProps) {
-    const navigate = useNavigate();
-    const client = useQueryClient();
-    const [id] = useState(newId);
-    const [begunAt] = useState(timeNow);
-    const [steps, setSteps] = useState(() => stepsOf(plan));
-    const [sealReason, setSealReason] = useState('');
-    const [sealSet, setSealSet] = useState('');
+function Walk({ kit, draft, stores, onStore }: WalkProps) {
+    const { steps, errors } = draft;
     const pockets = useMemo(
         () =>
             kit.leaves
@@ -66,52 +71,12 @@ function Walk({ kit, plan, onStore }: WalkProps) {
     const [chosen, setChosen] = useState<string>();
     const pocket = chosen ?? pockets[0] ?? kit.leaves[0]?.pockets[0]?.id ?? '';
     const done = steps.filter((step) => step.isDone);
-    const finish = useMutation({
-        mutationFn: () =>
-            ask(
-                api.PUT('/kits/{kit}/restocks/{id}', {
-                    params: { path: { kit: kit.code, id } },
-                    body: {
-                        store: plan.store,
-                        base: plan.base,
-                        begun_at: begunAt,
-                        done_at: timeNow(),
-                        clock_checked_at: clockCheckedAt(),
-                        out: done.flatMap((step) =>
-                            step.way === 'out'
-                                ? [
-                                      {
-                                          pocket_id: step.pocket,
-                                          lot_id: step.row.lot_id,
-                                          condition: step.row.condition,
-                                          quantity: Number(step.quantity),
-                                          to: step.row.to,
-                                      },
-                                  ]
-                                : [],
-                        ),
-                        in: done.flatMap((step) =>
-                            step.way === 'in'
-                                ? [{ pocket_id: step.pocket, lot_id: step.row.lot_id, quantity: Number(step.quantity) }]
-                                : [],
-                        ),
-                        seal_reason: sealReason || null,
-                        seal_set: sealSet || null,
-                    },
-                }),
-            ),
-        onSuccess: async (renewed) => {
-            client.setQueryData(questions.kit(kit.code).queryKey, renewed.kit);
-            await client.invalidateQueries({ refetchType: 'none' });
-            void navigate(`/kits/${kit.code}`);
-        },
-    });
-    const problem = isProblem(finish.error) ? finish.error : null;
+    const set = (to: Partial<RestockDraft>) => restocks.keep({ ...draft, trouble: null, errors: {}, ...to });
     const change = (key: string, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) =>
-        setSteps((now) => now.map((step) => (step.key === key ? { ...step, ...to } : step)));
+        set({ steps: steps.map((step) => (step.key === key ? { ...step, ...to } : step)) });
     const errorOf = (step: Step) => {
         const at = done.filter((one) => one.way === step.way).findIndex((one) => one.key === step.key);
-        return step.isDone ? problem?.at(`${step.way}.${at}.quantity`) : undefined;
+        return step.isDone ? errors[`${step.way}.${at}.quantity`]?.[0] : undefined;
     };
     const isSealed = kit.seal.state === 'intact';
     return (
@@ -120,19 +85,19 @@ function Walk({ kit, plan, onStore }: WalkProps) {
             above={
                 <Typography sx={{ color: 'text.secondary' }}>
                     {words.from}
-                    {plan.store_name}
+                    {draft.storeName}
                     {words.whatGoesInMustBe}
-                    {sayDay(plan.until)}.
+                    {sayDay(draft.until)}.
                 </Typography>
             }
             beside={
                 <Box sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, gap: 2, alignItems: 'center' }}>
-                    {plan.stores.length > 1 && done.length === 0 && (
+                    {stores.length > 1 && (
                         <Choose
                             label={words.store}
-                            value={plan.store}
+                            value={draft.store}
                             onChoose={onStore}
-                            options={plan.stores.map((one) => [one.id, one.name] as const)}
+                            options={stores.map((one) => [one.id, one.name] as const)}
                             sx={{ width: 240 }}
                         />
                     )}
@@ -163,13 +128,13 @@ function Walk({ kit, plan, onStore }: WalkProps) {
                                 : words.ofDone(own.filter((step) => step.isDone).length, own.length);
                         }}
                     />
-                    <Missing plan={plan} />
+                    <Missing missing={draft.missing} />
                 </Box>
                 <Box sx={{ minWidth: 0 }}>
                     {steps.length === 0 && (
                         <Sheet title={words.nothingToRestock}>
                             <Empty>
-                                {plan.missing.length > 0
+                                {draft.missing.length > 0
                                     ? words.theStoreHasNothingThat
                                     : words.nothingIsMissingAndNothing}
                             </Empty>
@@ -183,9 +148,11 @@ function Walk({ kit, plan, onStore }: WalkProps) {
                                 <Button
                                     size="small"
                                     onClick={() =>
-                                        setSteps((now) =>
-                                            now.map((step) => (step.pocket === at ? { ...step, isDone: true } : step)),
-                                        )
+                                        set({
+                                            steps: steps.map((step) =>
+                                                step.pocket === at ? { ...step, isDone: true } : step,
+                                            ),
+                                        })
                                     }
                                 >
                                     {words.allOfThisPocketDone}
@@ -211,24 +178,24 @@ function Walk({ kit, plan, onStore }: WalkProps) {
                                 <Box sx={{ display: 'grid', gap: 3, my: 3 }}>
                                     <TextField
                                         label={words.whySealWasBroken(kit.seal.number ?? '')}
-                                        value={sealReason}
-                                        onChange={(event) => setSealReason(event.target.value)}
-                                        error={problem?.at('seal_reason') !== undefined}
-                                        helperText={problem?.at('seal_reason') ?? words.aBrokenSealAsksFor}
+                                        value={draft.sealReason}
+                                        onChange={(event) => set({ sealReason: event.target.value })}
+                                        error={errors.seal_reason !== undefined}
+                                        helperText={errors.seal_reason?.[0] ?? words.aBrokenSealAsksFor}
                                     />
                                 </Box>
                             )}
                             {kit.sealed_design && (
                                 <TextField
                                     label={words.numberOfTheNewSeal}
-                                    value={sealSet}
-                                    onChange={(event) => setSealSet(event.target.value)}
-                                    error={problem?.at('seal_set') !== undefined}
-                                    helperText={problem?.at('seal_set') ?? words.leaveItEmptyIfThe}
+                                    value={draft.sealSet}
+                                    onChange={(event) => set({ sealSet: event.target.value })}
+                                    error={errors.seal_set !== undefined}
+                                    helperText={errors.seal_set?.[0] ?? words.leaveItEmptyIfThe}
                                     sx={{ mb: 3 }}
                                 />
                             )}
-                            {problem && <Trouble error={problem} />}
+                            <RestockTrouble draft={draft} />
                             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
                                 {words.onlyTickedStepsAreRecorded}{' '}
                                 {done.length < steps.length &&
@@ -236,11 +203,14 @@ function Walk({ kit, plan, onStore }: WalkProps) {
                             </Typography>
                             <Button
                                 variant="contained"
-                                disabled={done.length === 0 || finish.isPending}
-                                onClick={() => finish.mutate()}
+                                disabled={
+                                    done.length === 0 || draft.isWaiting || done.some((step) => piecesOf(step) === null)
+                                }
+                                onClick={() => restocks.keep(finish(draft))}
                             >
                                 {words.saveAndUpdateStatus}
                             </Button>
+                            <BeginAnew draft={draft} />
                         </Sheet>
                     )}
                 </Box>

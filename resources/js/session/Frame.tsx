@@ -6,7 +6,8 @@ import type { ReactNode } from 'react';
 import { Link, Outlet, useLocation } from 'react-router';
 import { Icon, type IconName } from '../ui/Icon';
 import { Finder } from './Finder';
-import { useSession, useSignOut } from './useSession';
+import { SignOut } from './SignOut';
+import { useSession } from './useSession';
 import { words } from './words';
 
 interface Stage {
@@ -176,20 +177,13 @@ function BottomBar() {
 
 function Who() {
     const { user } = useSession();
-    const signOut = useSignOut();
     return (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, ml: 'auto', whiteSpace: 'nowrap' }}>
             <SchemeSwitch />
             <Box component="span" sx={{ px: 2, color: 'text.secondary', fontSize: 14 }}>
                 {user?.name}, {user?.role}
             </Box>
-            <ButtonBase
-                onClick={() => void signOut()}
-                sx={{ gap: 2, px: 3, minHeight: 44, borderRadius: '6px', fontWeight: 600, color: 'primary.main' }}
-            >
-                <Icon name="out" size={18} />
-                {words.signOut}
-            </ButtonBase>
+            <SignOut />
         </Box>
     );
 }

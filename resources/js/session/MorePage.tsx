@@ -3,13 +3,13 @@ import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import { Page, Sheet } from '../ui/Page';
 import { SchemeSwitch } from './Frame';
-import { useSession, useSignOut } from './useSession';
+import { SignOut } from './SignOut';
+import { useSession } from './useSession';
 import { words } from './words';
 
 /** What does not fit the bar in hand. */
 export default function MorePage() {
     const { user, session } = useSession();
-    const signOut = useSignOut();
     return (
         <Page title={words.more}>
             <Sheet title={words.stagesOfTheWork}>
@@ -40,7 +40,7 @@ export default function MorePage() {
                     {user?.role} at {session?.organisation}
                 </Box>
                 <SchemeSwitch />
-                <Button onClick={() => void signOut()}>{words.signOut2}</Button>
+                <SignOut />
             </Sheet>
         </Page>
     );

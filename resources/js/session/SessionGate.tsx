@@ -5,22 +5,38 @@ import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useState, type ReactNode } from 'react';
-import { whenSignedOut } from '../api/client';
-import { questions } from '../api/queries';
+import { api, ask, whenSignedOut } from '../api/client';
+import { device } from '../offline/device';
+import { takeOver } from '../offline/former';
 import { Waiting } from '../ui/Page';
+import { ClosedWork } from './ClosedWork';
+import { forgetCopies, sessionQuestion } from './session';
 import { SignInForm } from './SignInForm';
 import { words } from './words';
 
 /** Shows the page to who is signed in. Where a session ends while somebody works, they sign in over their work, which stays. */
 export function SessionGate({ children }: { children: ReactNode }) {
-    const session = useQuery(questions.session());
+    const session = useQuery(sessionQuestion());
     const [ended, setEnded] = useState(false);
-    useEffect(() => whenSignedOut(() => setEnded(true)), []);
+    const user = session.data?.user ?? null;
+    const isOpen = useOpenDevice(user, ended);
+    useEffect(
+        () =>
+            whenSignedOut(() => {
+                setEnded(true);
+                void device.expire();
+                void forgetCopies();
+            }),
+        [],
+    );
     if (!session.data) {
         return <Waiting error={session.error} />;
     }
-    if (!session.data.user) {
+    if (!user) {
         return <SignInPage organisation={session.data.organisation} />;
+    }
+    if (!isOpen) {
+        return <Waiting error={null} />;
     }
     return (
         <>
@@ -29,16 +45,48 @@ export function SessionGate({ children }: { children: ReactNode }) {
                 <DialogTitle id="ended">{words.theSessionHasEnded}</DialogTitle>
                 <DialogContent sx={{ display: 'grid', gap: 4 }}>
                     <Typography>{words.signInAgainToContinue}</Typography>
-                    <SignInForm email={session.data.user.email} onDone={() => setEnded(false)} />
+                    <SignInForm
+                        email={user.email}
+                        onDone={(now) => {
+                            if (now === user.id) {
+                                setEnded(false);
+                            } else {
+                                // What is on the page is somebody else's work.
+                                window.location.assign('/');
+                            }
+                        }}
+                    />
                 </DialogContent>
             </Dialog>
         </>
     );
 }
 
+type User = { id: string; name: string };
+
+/** Opens what that person has on this device, and again after their session had ended. */
+function useOpenDevice(user: User | null, ended: boolean): boolean {
+    const [opened, setOpened] = useState('');
+    const [id, name] = [user?.id ?? '', user?.name ?? ''];
+    useEffect(() => {
+        if (id === '' || ended) {
+            return;
+        }
+        const askKey = async (on: string) =>
+            (await ask(api.PUT('/device-keys/{device}', { params: { path: { device: on } } }))).key;
+        void device.begin({ id, name }, askKey).then(() => {
+            takeOver(id);
+            setOpened(id);
+        });
+    }, [id, name, ended]);
+    return id !== '' && opened === id;
+}
+
 function SignInPage({ organisation }: { organisation: string }) {
     useEffect(() => {
         document.title = words.signInSarcina;
+        void device.end();
+        void forgetCopies();
     }, []);
     return (
         <Box component="main" sx={{ minHeight: '100dvh', display: 'grid', gridTemplateColumns: { md: '1fr 1fr' } }}>
@@ -63,6 +111,7 @@ function SignInPage({ organisation }: { organisation: string }) {
                     {words.whatIsInThemWhether}
                 </Typography>
                 <SignInForm />
+                <ClosedWork />
             </Box>
             <Box
                 aria-hidden

@@ -4,8 +4,8 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState, type SyntheticEvent } from 'react';
 import { api, ask, isProblem, keepToken } from '../api/client';
-import { questions } from '../api/queries';
 import { Trouble } from '../ui/Page';
+import { keep, sessionQuestion } from './session';
 import { words } from './words';
 
 interface Credentials {
@@ -13,7 +13,7 @@ interface Credentials {
     password: string;
 }
 
-export function SignInForm({ email: known = '', onDone }: { email?: string; onDone?: () => void }) {
+export function SignInForm({ email: known = '', onDone }: { email?: string; onDone?: (user: string) => void }) {
     const client = useQueryClient();
     const [email, setEmail] = useState(known);
     const [password, setPassword] = useState('');
@@ -25,8 +25,9 @@ export function SignInForm({ email: known = '', onDone }: { email?: string; onDo
         },
         onSuccess: (session) => {
             keepToken(session.csrf);
-            client.setQueryData(questions.session().queryKey, session);
-            onDone?.();
+            void keep(session);
+            client.setQueryData(sessionQuestion().queryKey, session);
+            onDone?.(session.user?.id ?? '');
         },
     });
     const problem = isProblem(signIn.error) ? signIn.error : null;

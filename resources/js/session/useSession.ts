@@ -1,11 +1,12 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import { api, ask } from '../api/client';
-import { questions } from '../api/queries';
+import { device } from '../offline/device';
+import { forgetCopies, sessionQuestion } from './session';
 
 /** Who is signed in and what they may do. Used below the session gate, where somebody is. */
 export function useSession() {
-    const { data } = useQuery(questions.session());
+    const { data } = useQuery(sessionQuestion());
     const may = useCallback((ability: string) => data?.user?.may.includes(ability) ?? false, [data]);
     return {
         session: data,
@@ -16,13 +17,13 @@ export function useSession() {
     };
 }
 
-/** Ends the session and forgets all that was read, so that nothing stays on a shared device. */
+/** Ends the session and forgets all that was read, so that nothing stays on a shared device but what is not sent, locked. */
 export function useSignOut() {
     const client = useQueryClient();
     return useCallback(async () => {
         await ask(api.DELETE('/session'));
-        const names = 'caches' in window ? await caches.keys() : [];
-        await Promise.all(names.filter((name) => name.startsWith('sarcina-read')).map((name) => caches.delete(name)));
+        await device.end();
+        await forgetCopies();
         client.clear();
         window.location.assign('/');
     }, [client]);

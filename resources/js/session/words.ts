@@ -18,7 +18,6 @@ export const words = {
     stagesOfTheWork: 'Stages of the work',
     sarcinaToToday: 'Sarcina, to Today',
     more: 'More',
-    signOut: ' Sign out',
     light: 'Light',
     dark: 'Dark',
     assessWhatTheSiteNeeds: 'Assess: what the site needs',
@@ -32,6 +31,22 @@ export const words = {
     theAddressMayBeMistyped:
         "The address may be mistyped, or what it named was renamed. Use the finder, or go back to today's work.",
     toToday: 'To Today',
+    notAllIsSent: 'Not everything is sent',
+    unsentHere: (records: string, waiting: number) =>
+        waiting > 0
+            ? `The server does not have ${records} on this device yet; ${waiting} of them ${waiting === 1 ? 'is' : 'are'} signed and waiting to be sent.`
+            : `The server does not have ${records} on this device yet: not finished.`,
+    itStaysLocked:
+        'If you sign out now it stays on this device, locked. Only you can open it here, when you sign in again.',
+    stayAndSee: 'Stay, and show what waits',
+    sendNow: 'Send now',
+    sending: 'Sending…',
+    stillNotSent: 'The server did not take everything. Stay, or leave it here, locked.',
+    leaveItLocked: 'Sign out, leave it locked here',
+    waitsToBeSent: (records: string, name: string) =>
+        `${records} of ${name} on this device wait to be sent. Only ${name} can open them, by signing in here.`,
+    isNotFinished: (records: string, name: string) =>
+        `${records} of ${name} on this device not finished. Only ${name} can open them, by signing in here.`,
     theSessionHasEnded: 'The session has ended',
     signInAgainToContinue: 'Sign in again to continue. What you typed is still on the page.',
     signInSarcina: 'Sign in · Sarcina',

@@ -2,13 +2,13 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
-import { questions } from '../api/queries';
+import { sessionQuestion } from '../session/session';
 import { user } from './samples';
 
 /** Shows a part of the page as a signed-in person sees it, who may do what is named. */
 export function show(part: ReactElement, may: string[] = ['check', 'restock']): QueryClient {
     const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
-    client.setQueryData(questions.session().queryKey, {
+    client.setQueryData(sessionQuestion().queryKey, {
         user: { ...user, may },
         time_zone: 'UTC',
         today: '2026-11-27',

@@ -22,6 +22,8 @@ interface SearchProps {
     helperText?: ReactNode;
     sx?: { maxWidth?: number; mt?: number };
     disabled?: boolean;
+    /** Whether it is empty again for the next choice, once one was made. */
+    clears?: boolean;
 }
 
 interface FieldProps extends SearchProps {
@@ -33,13 +35,22 @@ interface FieldProps extends SearchProps {
 const among = createFilterOptions<Choice>({ limit: SHOWN, stringify: ([value, word]) => `${word} ${value}` });
 
 /** A choice out of many: typing narrows them down. For a few, a list of the device serves better (Choose). */
-export function Search({ label, value, options, onChoose, onType, isReading = false, ...field }: FieldProps) {
+export function Search({
+    label,
+    value,
+    options,
+    onChoose,
+    onType,
+    isReading = false,
+    clears = false,
+    ...field
+}: FieldProps) {
+    const [times, setTimes] = useState(0);
     const chosen = options.find(([one]) => one === value) ?? null;
     const { placeholder, error, helperText, sx, disabled } = field;
     return (
         <Autocomplete<Choice, false, boolean>
-            // What is chosen and cannot be chosen again leaves the field empty for the next.
-            key={value === '' ? String(options.length) : undefined}
+            key={times}
             options={options}
             value={chosen}
             disabled={disabled ?? false}
@@ -57,7 +68,12 @@ export function Search({ label, value, options, onChoose, onType, isReading = fa
                     onType?.(text);
                 }
             }}
-            onChange={(_, to) => onChoose(to === null ? '' : to[0])}
+            onChange={(_, to) => {
+                onChoose(to === null ? '' : to[0]);
+                if (clears) {
+                    setTimes(times + 1);
+                }
+            }}
             renderOption={({ key, ...props }, [, word]) => (
                 <Box component="li" key={key} {...props} sx={{ minHeight: 44 }}>
                     {word}
@@ -68,6 +84,7 @@ export function Search({ label, value, options, onChoose, onType, isReading = fa
                     {...props}
                     label={label}
                     placeholder={placeholder ?? words.typeToFind}
+                    autoFocus={times > 0}
                     error={error ?? false}
                     helperText={helperText}
                     slotProps={{ ...props.slotProps, inputLabel: { ...props.slotProps.inputLabel, shrink: true } }}

@@ -120,6 +120,17 @@ final class Visit
         return $this;
     }
 
+    /** Waits until this device has written what was typed. */
+    public function settle(): self
+    {
+        $this->wait(
+            fn (): bool => $this->chrome->driver->executeScript('return !document.documentElement.hasAttribute("data-saving")') === true,
+            'What was typed is not kept.',
+        );
+
+        return $this;
+    }
+
     /** Types over what a field holds. */
     public function fill(string $label, string $text): self
     {

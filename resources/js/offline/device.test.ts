@@ -1,0 +1,131 @@
+import { describe, expect, it, vi } from 'vitest';
+import { user } from '../testing/samples';
+import { db } from './db';
+import { device } from './device';
+import { importKey, lock, open } from './vault';
+import { takeOver } from './former';
+import { upgraded, versionOf } from './versions';
+
+const me = { id: user.id, name: user.name };
+const other = { id: '8', name: 'Pat Renn' };
+const keyOf = (letter: string) => () => Promise.resolve(btoa(letter.repeat(32)));
+
+/** The page is closed and opened again: only what lies in the store is left. */
+async function reopen(person = me, letter = 'k') {
+    await device.begin(other, keyOf('o'));
+    await device.begin(person, keyOf(letter));
+}
+
+describe('what this device keeps', () => {
+    it('is there again after the page was closed', async () => {
+        device.put('check', 'check:7:QH-01', { kit: 'QH-01', note: 'Zip is stiff', modules: [] });
+        await device.settled();
+        await reopen();
+        expect(device.get('check:7:QH-01')).toEqual({ kit: 'QH-01', note: 'Zip is stiff', modules: [] });
+    });
+
+    it('keeps the last of many changes, and nothing of what was removed', async () => {
+        for (let count = 1; count <= 40; count++) {
+            device.put('form', 'form:count', { count });
+        }
+        device.put('form', 'form:gone', { count: 1 });
+        device.remove('form:gone');
+        await device.settled();
+        await reopen();
+        expect(device.get('form:count')).toEqual({ count: 40 });
+        expect(device.get('form:gone')).toBeUndefined();
+    });
+
+    it('lies there locked: what it says is nowhere in the store', async () => {
+        device.put('form', 'form:secret', { note: 'Only for me' });
+        await device.settled();
+        const kept = await (await db()).get('locked', 'form:secret');
+        expect(kept).toMatchObject({ kind: 'form', person: me.id, personName: me.name });
+        expect(new TextDecoder().decode(kept?.body)).not.toContain('Only for me');
+        expect(JSON.stringify(kept)).not.toContain('Only for me');
+    });
+
+    it('of somebody else is said to be there, and cannot be read or removed by the next', async () => {
+        device.put('check', 'check:7:QH-02', { isWaiting: true });
+        await device.settled();
+        await device.begin(other, keyOf('o'));
+        expect(device.all('check')).toEqual([]);
+        expect(device.closed()).toMatchObject([{ kind: 'check', personName: me.name, isWaiting: true }]);
+        expect(await (await db()).getAllKeys('keys')).toEqual([other.id]);
+        await device.begin(me, keyOf('k'));
+        expect(device.get('check:7:QH-02')).toMatchObject({ isWaiting: true });
+    });
+
+    it('stays locked after signing out, and the key is gone', async () => {
+        device.put('check', 'check:7:QH-03', { isWaiting: false });
+        await device.end();
+        expect(await (await db()).getAllKeys('keys')).toEqual([]);
+        expect(device.get('check:7:QH-03')).toBeUndefined();
+        expect(device.closed()).toHaveLength(1);
+        await device.begin(me, keyOf('k'));
+        expect(device.get('check:7:QH-03')).toBeDefined();
+    });
+
+    it('stays on the page when the session ends, and what is typed then is written after signing in again', async () => {
+        device.put('form', 'form:a', 1);
+        await device.expire();
+        expect(await (await db()).getAllKeys('keys')).toEqual([]);
+        device.put('form', 'form:a', 2);
+        await device.settled();
+        expect(device.get('form:a')).toBe(2);
+        await device.begin(me, keyOf('k'));
+        await device.settled();
+        await reopen();
+        expect(device.get('form:a')).toBe(2);
+    });
+
+    it('needs no server where the key is still here', async () => {
+        const ask = vi.fn(keyOf('k'));
+        await device.begin(me, ask);
+        expect(ask).not.toHaveBeenCalled();
+    });
+
+    it('that another key locked is not opened, and not lost', async () => {
+        device.put('form', 'form:old', 1);
+        await device.settled();
+        await reopen(me, 'x');
+        expect(device.get('form:old')).toBeUndefined();
+        expect(device.closed()).toHaveLength(1);
+        await reopen();
+        expect(device.get('form:old')).toBe(1);
+    });
+});
+
+describe('the vault', () => {
+    it('opens only what it locked, under the name that it was locked under', async () => {
+        const key = await importKey(btoa('k'.repeat(32)));
+        const locked = await lock(key, 'one', { a: 1 });
+        expect(await open(key, 'one', locked)).toEqual({ a: 1 });
+        await expect(open(key, 'two', locked)).rejects.toThrow();
+        await expect(open(await importKey(btoa('x'.repeat(32))), 'one', locked)).rejects.toThrow();
+        await expect(crypto.subtle.exportKey('raw', key)).rejects.toThrow();
+    });
+});
+
+describe('work of another version of the page', () => {
+    it('is brought up to date, or left closed where it is newer', () => {
+        expect(upgraded('check', 1, { kit: 'QH-01' })).toEqual({ kit: 'QH-01', modules: [] });
+        expect(upgraded('check', versionOf('check'), { kit: 'QH-01', modules: [1] })).toEqual({
+            kit: 'QH-01',
+            modules: [1],
+        });
+        expect(upgraded('check', versionOf('check') + 1, {})).toBeUndefined();
+        expect(upgraded('restock', 1, { a: 1 })).toEqual({ a: 1 });
+    });
+
+    it('that lay in the open is taken over by its person alone', () => {
+        localStorage.setItem('sarcina.check.7.QH-05', JSON.stringify({ kit: 'QH-05', user: '7' }));
+        localStorage.setItem('sarcina.check.8.QH-06', JSON.stringify({ kit: 'QH-06', user: '8' }));
+        localStorage.setItem('sarcina.form.list.1.2', JSON.stringify({ title: 'Half' }));
+        takeOver('7');
+        expect(device.get('check:7:QH-05')).toEqual({ kit: 'QH-05', user: '7', modules: [] });
+        expect(device.get('form:list.1.2')).toEqual({ title: 'Half' });
+        expect(localStorage.getItem('sarcina.check.7.QH-05')).toBeNull();
+        expect(localStorage.getItem('sarcina.check.8.QH-06')).not.toBeNull();
+    });
+});

@@ -1,0 +1,20 @@
+/** How work that an older page kept is read by this one: for each kind, from each version to the next. */
+type Upgrade = (old: never) => unknown;
+
+const upgrades: Record<string, Upgrade[]> = {
+    // Checks that were begun before kits had modules ask about none.
+    check: [(old: { modules?: unknown[] }) => ({ ...old, modules: old.modules ?? [] })],
+};
+
+/** The version that this page writes: one more than there are upgrades. */
+export function versionOf(kind: string): number {
+    return (upgrades[kind]?.length ?? 0) + 1;
+}
+
+/** As this page has it; undefined where a newer page kept it, which this one cannot read. */
+export function upgraded(kind: string, version: number, value: unknown): unknown {
+    if (version > versionOf(kind)) {
+        return undefined;
+    }
+    return (upgrades[kind] ?? []).slice(version - 1).reduce<unknown>((old, upgrade) => upgrade(old as never), value);
+}

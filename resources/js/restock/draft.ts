@@ -1,0 +1,111 @@
+import { api, ask, type Schemas } from '../api/client';
+import { clockCheckedAt, timeNow } from '../api/clock';
+import { newId } from '../api/newId';
+import { device } from '../offline/device';
+import type { Outgoing, Sender } from '../offline/outbox';
+import { stepsOf, type Step } from './steps';
+
+const KIND = 'restock';
+
+/** A restock in progress, as it is kept on this device: the list as it was read, and what is done of it. */
+export interface RestockDraft extends Outgoing {
+    id: string;
+    kit: string;
+    begunAt: string;
+    clockCheckedAt: string | null;
+    base: Schemas['Base'];
+    store: string;
+    storeName: string;
+    /** The day until which what goes in must be in date. */
+    until: string;
+    missing: Schemas['MissingResource'][];
+    steps: Step[];
+    sealReason: string;
+    sealSet: string;
+}
+
+export function beginRestock(kit: string, plan: Schemas['RestockResource']): RestockDraft {
+    return {
+        id: newId(),
+        kit,
+        begunAt: timeNow(),
+        doneAt: null,
+        clockCheckedAt: null,
+        base: plan.base,
+        store: plan.store,
+        storeName: plan.store_name,
+        until: plan.until,
+        missing: plan.missing,
+        steps: stepsOf(plan),
+        sealReason: '',
+        sealSet: '',
+        isWaiting: false,
+        errors: {},
+        trouble: null,
+    };
+}
+
+export const restockId = (kit: string) => `${KIND}:${kit}`;
+
+export const restocks = {
+    of: (kit: string): RestockDraft | null => (device.get(restockId(kit)) as RestockDraft | undefined) ?? null,
+    keep: (draft: RestockDraft): void => device.put(KIND, restockId(draft.kit), draft),
+    drop: (kit: string): void => device.remove(restockId(kit)),
+};
+
+/** Signed now: it is sent as soon as the server answers. */
+export function finish(draft: RestockDraft): RestockDraft {
+    return {
+        ...draft,
+        isWaiting: true,
+        errors: {},
+        trouble: null,
+        doneAt: timeNow(),
+        clockCheckedAt: clockCheckedAt(),
+    };
+}
+
+/** How many pieces; null where no whole number was typed. */
+export function piecesOf(step: Step): number | null {
+    return /^\d{1,6}$/.test(step.quantity) ? Number(step.quantity) : null;
+}
+
+export const restockSender: Sender<RestockDraft> = {
+    kind: KIND,
+    send: async (draft) => {
+        const done = draft.steps.filter((step) => step.isDone);
+        await ask(
+            api.PUT('/kits/{kit}/restocks/{id}', {
+                params: { path: { kit: draft.kit, id: draft.id } },
+                body: {
+                    store: draft.store,
+                    base: draft.base,
+                    begun_at: draft.begunAt,
+                    done_at: draft.doneAt ?? draft.begunAt,
+                    clock_checked_at: draft.clockCheckedAt,
+                    out: done.flatMap((step) =>
+                        step.way === 'out'
+                            ? [
+                                  {
+                                      pocket_id: step.pocket,
+                                      lot_id: step.row.lot_id,
+                                      condition: step.row.condition,
+                                      quantity: piecesOf(step) ?? 0,
+                                      to: step.row.to,
+                                  },
+                              ]
+                            : [],
+                    ),
+                    in: done.flatMap((step) =>
+                        step.way === 'in'
+                            ? [{ pocket_id: step.pocket, lot_id: step.row.lot_id, quantity: piecesOf(step) ?? 0 }]
+                            : [],
+                    ),
+                    seal_reason: draft.sealReason || null,
+                    seal_set: draft.sealSet || null,
+                },
+            }),
+        );
+        return `/kits/${draft.kit}`;
+    },
+};

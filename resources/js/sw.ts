@@ -1,0 +1,63 @@
+/// <reference lib="webworker" />
+import { clientsClaim } from 'workbox-core';
+import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
+import { registerRoute } from 'workbox-routing';
+import { mayBeKept } from './offline/mayBeKept';
+
+declare const self: ServiceWorkerGlobalScope;
+
+/** The page itself, and copies of what was read; the built parts are fetched ahead. */
+const SHELL = 'sarcina-shell-2';
+const READ = 'sarcina-read-2';
+
+void self.skipWaiting();
+clientsClaim();
+cleanupOutdatedCaches();
+precacheAndRoute(self.__WB_MANIFEST);
+
+self.addEventListener('install', (event) => {
+    event.waitUntil(caches.open(SHELL).then((cache) => cache.add('/')));
+});
+
+self.addEventListener('activate', (event) => {
+    event.waitUntil(
+        caches
+            .keys()
+            .then((names) =>
+                Promise.all(
+                    names
+                        .filter((name) => /^sarcina-(shell|read)-/.test(name) && name !== SHELL && name !== READ)
+                        .map((name) => caches.delete(name)),
+                ),
+            ),
+    );
+});
+
+registerRoute(
+    ({ request }) => request.mode === 'navigate',
+    ({ request }) => networkFirst(request, SHELL, '/'),
+);
+registerRoute(
+    ({ url, sameOrigin }) => sameOrigin && mayBeKept(url),
+    ({ request }) => networkFirst(request, READ, request.url),
+);
+
+/** From the server; where that does not answer, as it was read last. */
+async function networkFirst(request: Request, cacheName: string, key: string): Promise<Response> {
+    const cache = await caches.open(cacheName);
+    try {
+        const answer = await fetch(request);
+        if (answer.ok) {
+            await cache.put(key, answer.clone());
+        } else if ([502, 503, 504].includes(answer.status)) {
+            return (await cache.match(key)) ?? answer;
+        }
+        return answer;
+    } catch (error) {
+        const kept = await cache.match(key);
+        if (kept) {
+            return kept;
+        }
+        throw error;
+    }
+}

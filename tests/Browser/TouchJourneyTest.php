@@ -17,22 +17,38 @@ final class TouchJourneyTest extends BrowserTestCase
         $visit->choose('Design', 'Bleeding-control set')->choose('Place', 'Tree yard, Saw shed')->fill('Code', 'qh-30')->fill('Name', 'Spare set for visitors');
         $visit->choose('For', 'people with special training')->press('Equip and fill this kit');
 
-        $visit->seeHeading('Restock QH-30 Spare set for visitors')->see('0 of 6 done');
-        $pieces = $visit->fieldThatBegins('Pieces: Put in Windlass tourniquet');
-        $pieces->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $pieces->sendKeys(WebDriverKeys::BACKSPACE);
-        $this->tickAll($visit);
-        $this->assertStringContainsString('6 of 6 done', $visit->text());
-        $visit->click(fn () => $visit->button('Save and update status'));
-        $visit->see('Enter how many, a whole number from 1');
-        $visit->fieldThatBegins('Pieces: Put in Windlass tourniquet')->sendKeys('1');
+        // One pocket to a screen: on top where one is, at the thumb what goes on.
+        $visit->seeHeading('Front, At hand, 0 of 2 done')->see('Restock QH-30 Spare set for visitors');
+        $pieces = function (string $typed) use ($visit): void {
+            $field = $visit->fieldThatBegins('Pieces: Put in Windlass tourniquet');
+            $field->sendKeys([WebDriverKeys::CONTROL, 'a']);
+            $field->sendKeys($typed);
+        };
+        $pieces('x');
+        $visit->see('A whole number of pieces.');
+        $visit->press('All of this pocket done')->seeHeading('Inside, Wounds, 0 of 2 done');
+        $visit->press('All of this pocket done')->seeHeading('Inside, Hands and tools, 0 of 2 done');
+        $visit->press('All of this pocket done')->seeHeading('Finish, 6 of 6 done');
+        $this->assertFalse($visit->button('Save and update status')->isEnabled());
+        $visit->press('Back to the first pocket');
+        $pieces('1');
+        $visit->press('Next')->press('Next')->press('Next');
         $visit->press('Save and update status')->seeHeading('QH-30 Spare set for visitors')->see('Ready. Everything on the list is there')->see('it was never checked');
 
-        $visit->press('Check QH-30')->seeHeading('Check QH-30 Spare set for visitors')->see('0 of 6 counted');
-        $visit->press('As recorded: Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->see('1 of 6 counted');
-        $visit->press('Whole pocket as recorded')->press('Next pocket')->see('Inside, Wounds');
-        $visit->press('Whole pocket as recorded')->press('Next pocket')->see('Inside, Hands and tools');
-        $visit->press('Whole pocket as recorded')->see('6 of 6 counted');
+        $visit->press('Check QH-30')->seeHeading('Front, At hand, 0 of 2')->see('Check QH-30 Spare set for visitors')->see('0 of 6 rows counted');
+        $visit->press('As recorded: Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->seeHeading('Front, At hand, 1 of 2');
+        $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'One fewer of Windlass tourniquet')]"));
+        $visit->see('1 fewer')->see('Not ready');
+        $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'One more of Windlass tourniquet')]"));
+        // The open kit unfolds, and what discards is in a menu that asks.
+        $visit->press('Unfold the kit: all pockets')->see('Hands and tools')->press('Fold the kit');
+        $visit->press('More to do here')->see('Leave, and keep what is counted');
+        $visit->click(fn () => $visit->find("//li[@role='menuitem'][normalize-space()='Discard check']"));
+        $visit->see('Discard counts')->keys(WebDriverKeys::ESCAPE)->dontSee('Discard counts');
+        // One press a pocket where all is as recorded.
+        $visit->press('Whole pocket as recorded')->seeHeading('Inside, Wounds, 0 of 2');
+        $visit->press('Whole pocket as recorded')->seeHeading('Inside, Hands and tools, 0 of 2');
+        $visit->press('Whole pocket as recorded')->seeHeading('Finish, 6 of 6');
         $visit->press('Sign and finish')->seeHeading('Full check of QH-30 Spare set for visitors')->see('signed by Maren Oduya')->see('all as recorded')->see('Ready. Everything on the list is there');
         $visit->press('History')->seeHeading('History of QH-30 Spare set for visitors')->see('Full check by Maren Oduya')->see('Restocked by Maren Oduya')->see('put into At hand, from Potting shed cupboard');
         $this->assertLessThanOrEqual(390, $visit->chrome->driver->executeScript('return document.documentElement.scrollWidth'));
@@ -55,13 +71,6 @@ final class TouchJourneyTest extends BrowserTestCase
                     .filter(([, width, height]) => (width < 44 || height < 44) && width > 0 && !(width >= 24 && height >= 44));
             JS);
             $this->assertSame([], $small, $path);
-        }
-    }
-
-    private function tickAll(\Tests\Browser\Support\Visit $visit): void
-    {
-        foreach ($visit->all("//input[@type='checkbox'][starts-with(@aria-label, 'Put in')]") as $box) {
-            $visit->click(fn () => $box);
         }
     }
 

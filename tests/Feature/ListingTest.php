@@ -159,6 +159,16 @@ final class ListingTest extends TestCase
         $this->getJson('/api/stores/no-such')->assertNotFound();
     }
 
+    public function test_the_lots_of_an_item_are_those_on_record(): void
+    {
+        $lots = $this->actAs('keeper')->getJson('/api/items/foil-blanket/lots')->assertOk()->json();
+        $this->assertEqualsCanonicalizing(
+            DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->where('items.code', 'foil-blanket')->get(['number', 'lots.expires'])
+                ->map(static fn (\stdClass $lot): array => ['lot' => $lot->number, 'expires' => $lot->expires])->all(),
+            $lots,
+        );
+    }
+
     public function test_a_history_can_be_asked_for_checks_alone(): void
     {
         $this->actAs('member');

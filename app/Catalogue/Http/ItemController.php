@@ -8,6 +8,7 @@ use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemClass;
 use App\Catalogue\ReadItems;
 use App\Catalogue\ReadItemTable;
+use App\Catalogue\ReadLots;
 use App\Catalogue\WriteItem;
 use App\Kits\Models\Kit;
 use App\Support\Http\Controller;
@@ -64,6 +65,18 @@ final class ItemController extends Controller
     public function show(Item $item, ReadItems $items): JsonResponse
     {
         return $this->json($items->one($item));
+    }
+
+    #[OA\Get(path: '/items/{item}/lots', operationId: 'readLots', tags: ['items'])]
+    #[OA\Parameter(name: 'item', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(
+        response: 200,
+        description: 'Its lots that are on record',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: KnownLot::class)),
+    )]
+    public function lots(Item $item, ReadLots $lots): JsonResponse
+    {
+        return $this->json($lots($item));
     }
 
     #[OA\Post(path: '/items', operationId: 'addItem', tags: ['items'])]

@@ -66,6 +66,11 @@ export const questions = {
             queryKey: ['item', item],
             queryFn: () => ask(api.GET('/items/{item}', { params: { path: { item } } })),
         }),
+    lots: (item: string) =>
+        queryOptions({
+            queryKey: ['lots', item],
+            queryFn: () => ask(api.GET('/items/{item}/lots', { params: { path: { item } } })),
+        }),
     classes: () => queryOptions({ queryKey: ['classes'], queryFn: () => ask(api.GET('/classes')) }),
     organisation: () => queryOptions({ queryKey: ['organisation'], queryFn: () => ask(api.GET('/organisation')) }),
     list: (list: string) =>

@@ -312,6 +312,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/items/{item}/lots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLots"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/classes": {
         parameters: {
             query?: never;
@@ -1437,6 +1453,12 @@ export interface components {
         ItemsResource: {
             items: components["schemas"]["ItemRow"][];
             page: components["schemas"]["PageOf"];
+        };
+        /** @description A lot of an item that is on record. */
+        KnownLot: {
+            lot: string | null;
+            /** @description as printed: YYYY-MM or YYYY-MM-DD */
+            expires: string | null;
         };
         /** @description A measure: as it was entered, and in the unit that the organisation prefers. */
         MeasureResource: {
@@ -3378,6 +3400,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    readLots: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its lots that are on record */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KnownLot"][];
+                };
             };
         };
     };

@@ -32,23 +32,24 @@ export function ShiftsSheet() {
                             </Box>
                         ))}
                     </Box>
-                    <Button
-                        disabled={!shifts}
-                        sx={{ mt: 2 }}
-                        onClick={() =>
-                            setEdited(
-                                (shifts ?? []).map(({ name, weekdays, from, to }) => ({
-                                    was: name,
-                                    name,
-                                    weekdays,
-                                    from,
-                                    to,
-                                })),
-                            )
-                        }
-                    >
-                        {words.changeShifts}
-                    </Button>
+                    {shifts && (
+                        <Button
+                            sx={{ mt: 2 }}
+                            onClick={() =>
+                                setEdited(
+                                    shifts.map(({ name, weekdays, from, to }) => ({
+                                        was: name,
+                                        name,
+                                        weekdays,
+                                        from,
+                                        to,
+                                    })),
+                                )
+                            }
+                        >
+                            {words.changeShifts}
+                        </Button>
+                    )}
                 </>
             ) : (
                 <ShiftsForm shifts={edited} onChange={setEdited} onDone={() => setEdited(null)} />

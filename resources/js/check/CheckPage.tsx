@@ -1,3 +1,4 @@
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -8,7 +9,8 @@ import { begin, type Draft } from './draft';
 import { drafts } from './drafts';
 import { QuickCheck } from './QuickCheck';
 import { SealStart } from './SealStart';
-import { Walk } from './Walk';
+import { Walk, type WalkProps } from './Walk';
+import { WalkInHand } from './WalkInHand';
 
 /** A check of one kit: begun, or gone on with where it was left on this device. */
 export default function CheckPage() {
@@ -63,6 +65,11 @@ export default function CheckPage() {
     return draft.kind === 'quick' ? (
         <QuickCheck kit={kit} draft={draft} change={change} onLeave={leave} />
     ) : (
-        <Walk kit={kit} draft={draft} change={change} onLeave={leave} />
+        <FullCheck kit={kit} draft={draft} change={change} onLeave={leave} />
     );
+}
+
+function FullCheck(props: WalkProps) {
+    const atDesk = useMediaQuery('(min-width:900px)');
+    return atDesk ? <Walk {...props} /> : <WalkInHand {...props} />;
 }

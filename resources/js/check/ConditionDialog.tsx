@@ -8,7 +8,8 @@ import Radio from '@mui/material/Radio';
 import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import { useState, type SyntheticEvent } from 'react';
-import { counted, conditions, type Condition, type DraftRow } from './draft';
+import { conditions, type Condition, type DraftRow } from './draft';
+import { counted } from './rows';
 import { words } from './words';
 
 const meaning: Record<Condition, string> = {
@@ -39,7 +40,7 @@ function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) 
     const there = counted(row) ?? row.recorded;
     const [condition, setCondition] = useState<Condition>(row.condition);
     const [pieces, setPieces] = useState(String(there));
-    const isSound = Number(pieces) >= 1 && Number(pieces) <= there;
+    const isSound = /^\d+$/.test(pieces) && Number(pieces) >= 1 && Number(pieces) <= there;
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
         if (isSound) {
@@ -72,9 +73,10 @@ function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) 
                 <TextField
                     label={words.howManyOf(there)}
                     value={pieces}
-                    onChange={(event) => setPieces(event.target.value.replace(/\D/g, ''))}
+                    onFocus={(event) => event.target.select()}
+                    onChange={(event) => setPieces(event.target.value.trim())}
                     error={!isSound}
-                    helperText={isSound ? words.theOthersStayAsThey : words.from1To(there)}
+                    helperText={isSound ? words.theOthersStayAsThey : words.piecesAreWhole(there)}
                     slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 6 } }}
                     sx={{ maxWidth: 200, mt: 1 }}
                 />

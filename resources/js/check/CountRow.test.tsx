@@ -5,7 +5,8 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import { keepToday } from '../api/today';
 import { draftRow, kit, user } from '../testing/samples';
 import { CountRow } from './CountRow';
-import { begin, counted, type Draft, type DraftRow } from './draft';
+import { begin, type Draft, type DraftRow } from './draft';
+import { counted } from './rows';
 
 let now: Draft;
 

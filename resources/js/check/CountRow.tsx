@@ -9,7 +9,9 @@ import { useRef, useState, type KeyboardEvent } from 'react';
 import { dateOrder, readPrinted, sayExpiry } from '../ui/words';
 import { ConditionDialog } from './ConditionDialog';
 import { DateField } from './DateField';
-import { counted, changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
+import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
+import { counted, isFarTooMany } from './rows';
+import { LotQuestion } from './LotQuestion';
 import { moveBy } from './PocketLines';
 import { words } from './words';
 
@@ -28,6 +30,8 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
     const count = useRef<HTMLInputElement>(null);
     const date = useRef<HTMLInputElement>(null);
     const set = (to: Partial<DraftRow>) => change((now) => changeRow(now, row.key, to));
+    const setLot = (to: Partial<DraftRow>) => set({ newLot: false, ...to });
+    const step = (by: number) => set({ quantity: String(Math.max(0, (counted(row) ?? row.recorded) + by)) });
     const error = (field: string) => draft.errors[`rows.${index}.${field}`]?.[0];
     const lotError = error('lot');
     const what = `${row.name}, ${row.lot ? words.lot2(row.lot) : words.noLot}`;
@@ -70,6 +74,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
             )}
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '8px 12px', alignItems: 'center' }}>
                 <Box sx={{ display: 'flex', alignItems: 'center', gap: 2 }}>
+                    <Stepper word="−" label={words.fewerPieces(what)} onClick={() => step(-1)} />
                     <InputBase
                         inputRef={count}
                         value={row.quantity}
@@ -97,7 +102,8 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                             '& input': { textAlign: 'right' },
                         }}
                     />
-                    <Box component="span" sx={{ fontSize: 14, whiteSpace: 'nowrap' }}>
+                    <Stepper word="+" label={words.morePieces(what)} onClick={() => step(1)} />
+                    <Box component="span" sx={{ fontSize: 14 }}>
                         {row.added ? 'found' : words.countedRecorded(row.recorded)}
                         {difference !== null && difference !== 0 && !row.added && (
                             <strong>, {difference > 0 ? words.more(difference) : words.fewer(-difference)}</strong>
@@ -105,15 +111,26 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     </Box>
                 </Box>
                 {row.quantity === '' && (
-                    <Button size="small" onClick={asRecorded} aria-label={words.asRecorded(what)}>
-                        {words.asRecorded2}
+                    <Button
+                        size="small"
+                        onClick={asRecorded}
+                        aria-label={words.asRecorded(what)}
+                        sx={{
+                            // In hand the largest target of the card, and its first.
+                            minHeight: { xs: 56, md: 36 },
+                            width: { xs: '100%', md: 'auto' },
+                            order: { xs: -1, md: 0 },
+                            fontSize: { xs: 17, md: 14 },
+                        }}
+                    >
+                        {row.added ? words.asRecorded2 : words.asRecordedOf(row.recorded)}
                     </Button>
                 )}
                 {row.added ? (
                     <TextField
                         label={words.lot3}
                         value={row.lot ?? ''}
-                        onChange={(event) => set({ lot: event.target.value || null })}
+                        onChange={(event) => setLot({ lot: event.target.value || null })}
                         error={lotError !== undefined}
                         sx={{ width: 120 }}
                         slotProps={{ htmlInput: { maxLength: 60, 'aria-label': words.lotOf(row.name) } }}
@@ -128,7 +145,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     error={error('expires')}
                     onRead={(typed) => {
                         const read = readPrinted(typed, dateOrder.read());
-                        set(typed === '' || read ? { expires: read, unread: null } : { unread: typed });
+                        setLot(typed === '' || read ? { expires: read, unread: null } : { unread: typed });
                     }}
                     onDone={() => count.current?.focus()}
                 />
@@ -162,6 +179,21 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                         {message}
                     </Typography>
                 ))}
+            {isFarTooMany(row) && number !== null && (
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', mt: 1 }}>
+                    <Typography role="alert" variant="body2" sx={{ fontWeight: 700 }}>
+                        {words.isItSoMany(number, row.recorded)}
+                    </Typography>
+                    <Button size="small" onClick={() => set({ sure: number })}>
+                        {words.yesSoMany(number)}
+                    </Button>
+                </Box>
+            )}
+            <LotQuestion
+                row={row}
+                set={set}
+                onMisprint={(sentence) => change((now) => ({ ...now, note: `${now.note} ${sentence}`.trim() }))}
+            />
             {(lotError !== undefined || row.newLot) && (
                 <FormControlLabel
                     control={
@@ -180,5 +212,18 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                 onChoose={(condition, pieces) => change((now) => setCondition(now, row.key, condition, pieces))}
             />
         </Box>
+    );
+}
+
+/** One more or one fewer, for a thumb; at the desk figures are typed. */
+function Stepper({ word, label, onClick }: { word: string; label: string; onClick: () => void }) {
+    return (
+        <Button
+            aria-label={label}
+            onClick={onClick}
+            sx={{ display: { xs: 'inline-flex', md: 'none' }, minWidth: 48, minHeight: 48, p: 0, fontSize: 22 }}
+        >
+            {word}
+        </Button>
     );
 }

@@ -41,6 +41,7 @@ export function DateField({ inputRef, expires, unread, label, error, onRead, onD
                 placeholder={words.noDate}
                 onChange={(event) => setTyped(event.target.value)}
                 onBlur={finish}
+                onFocus={(event) => event.target.select()}
                 onKeyDown={(event) => {
                     if (event.key === 'Enter' || event.key === 'Escape') {
                         event.preventDefault();

@@ -14,7 +14,8 @@ interface FinishSheetProps {
     draft: Draft;
     left: number;
     change: (to: (draft: Draft) => Draft) => void;
-    onLeave: () => void;
+    /** Null where what discards is in a menu. */
+    onLeave: (() => void) | null;
 }
 
 /** A note, a new seal where the kit is kept sealed, and a name: the check is signed when everything was looked at. */
@@ -102,7 +103,7 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
             >
                 {words.signAndFinish}
             </Button>{' '}
-            <ThrowAway onThrow={onLeave} />
+            {onLeave && <ThrowAway onThrow={onLeave} />}
         </Sheet>
     );
 }

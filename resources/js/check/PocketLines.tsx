@@ -18,7 +18,8 @@ interface PocketLinesProps {
     pocket: string;
     lines: Schemas['LineResource'][];
     change: (to: (draft: Draft) => Draft) => void;
-    onWhole: () => void;
+    /** Null in hand, where one pocket is one screen and what goes on is at the thumb. */
+    onWhole: (() => void) | null;
     onNext: () => void;
 }
 
@@ -47,7 +48,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
         );
     }
     return (
-        <Sheet title={pocketName(kit.leaves, pocket)}>
+        <Sheet title={onWhole ? pocketName(kit.leaves, pocket) : undefined}>
             {own.map((line) => (
                 <Box
                     key={line.code}
@@ -129,10 +130,14 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                 </Box>
             )}
             <Box sx={{ borderTop: 1, borderColor: 'divider', pt: 3, display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-                <Button onClick={onWhole}>{words.wholePocketAsRecorded}</Button>
-                <Button id="next" variant="contained" onClick={onNext}>
-                    {words.nextPocket}
-                </Button>
+                {onWhole && (
+                    <>
+                        <Button onClick={onWhole}>{words.wholePocketAsRecorded}</Button>
+                        <Button id="next" variant="contained" onClick={onNext}>
+                            {words.nextPocket}
+                        </Button>
+                    </>
+                )}
                 <AddFound
                     label={words.addAnItemThatIs}
                     preset={null}

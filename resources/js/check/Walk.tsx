@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useRef, useState, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Schemas } from '../api/client';
 import { OpenKit } from '../ui/OpenKit';
 import { Page } from '../ui/Page';
@@ -13,53 +13,66 @@ import { RunningVerdict } from './RunningVerdict';
 import { useRunningVerdict } from './useRunningVerdict';
 import { words } from './words';
 
-interface WalkProps {
+export interface WalkProps {
     kit: Schemas['KitResource'];
     draft: Draft;
     change: (to: (draft: Draft) => Draft) => void;
     onLeave: () => void;
 }
 
-/** The full check, pocket by pocket: the open kit at one side, the pocket's lines at the other, the running verdict in sight. */
-export function Walk({ kit, draft, change, onLeave }: WalkProps) {
+/** Where one is in a check, and where one goes from there. */
+export function useWalk(
+    { kit, draft, change }: Pick<WalkProps, 'kit' | 'draft' | 'change'>,
+    onPocket: (pocket: string) => void,
+) {
     const pockets = pocketsOf(kit);
-    const unfinished = (from: number) =>
-        [...pockets.slice(from), ...pockets.slice(0, from)].find(
-            (pocket) => progress(draft, kit, pocket).done < progress(draft, kit, pocket).all,
-        );
-    const [chosen, setChosen] = useState(() => unfinished(0) ?? pockets[0] ?? '');
-    const [showsKeys, setShowsKeys] = useState(false);
-    const lines = useRef<HTMLDivElement>(null);
+    const isDone = (now: Draft, pocket: string) => progress(now, kit, pocket).done === progress(now, kit, pocket).all;
+    const unfinished = (now: Draft, from: number) =>
+        [...pockets.slice(from), ...pockets.slice(0, from)].find((pocket) => !isDone(now, pocket));
+    const [chosen, setChosen] = useState(() => unfinished(draft, 0) ?? pockets[0] ?? '');
     const { verdict, isBehind, error } = useRunningVerdict(draft);
     const all = pockets
         .map((pocket) => progress(draft, kit, pocket))
         .reduce((sum, one) => ({ done: sum.done + one.done, all: sum.all + one.all }), { done: 0, all: 0 });
-    const shown = verdict ?? kit.verdict;
+    const go = (pocket: string) => {
+        setChosen(pocket);
+        onPocket(pocket);
+    };
+    /** To the next pocket that is not counted, else to the end. */
+    const next = (now = draft) => {
+        go(unfinished(now, pockets.indexOf(chosen) + 1) ?? FINISH);
+    };
+    const wholePocket = () => {
+        const after = pocketAsRecorded(draft, chosen, emptyLines(draft, kit, chosen));
+        change(() => after);
+        // What still needs somebody, such as a date that cannot be read, keeps them here.
+        if (isDone(after, chosen)) {
+            next(after);
+        }
+    };
+    return { pockets, chosen, go, next, wholePocket, isDone, verdict: verdict ?? kit.verdict, isBehind, error, all };
+}
 
-    const focusFirst = () => {
+/** Behind the last pocket: the note, the seal, the name. */
+export const FINISH = 'finish';
+
+/** The full check, pocket by pocket: the open kit at one side, the pocket's lines at the other, the running verdict in sight. */
+export function Walk({ kit, draft, change, onLeave }: WalkProps) {
+    const [showsKeys, setShowsKeys] = useState(false);
+    const lines = useRef<HTMLDivElement>(null);
+    const focusFirst = useCallback((pocket?: string) => {
         // The lines of the next pocket are there after the next paint.
         requestAnimationFrame(() => {
             const inputs = lines.current?.querySelectorAll<HTMLElement>('[data-count]') ?? [];
             const open = [...inputs].find((input) => input.getAttribute('data-open') === 'true');
-            (open ?? inputs[0] ?? document.getElementById('finish'))?.focus();
+            (pocket === FINISH ? document.getElementById('finish') : (open ?? inputs[0]))?.focus();
         });
-    };
-    const go = (pocket: string) => {
-        setChosen(pocket);
-        focusFirst();
-    };
-    const next = () => {
-        const after = unfinished(pockets.indexOf(chosen) + 1);
-        if (after) {
-            go(after);
-        } else {
-            requestAnimationFrame(() => document.getElementById('finish')?.focus());
-        }
-    };
-    const wholePocket = () => {
-        change((now) => pocketAsRecorded(now, chosen, emptyLines(now, kit, chosen)));
-        requestAnimationFrame(() => document.getElementById('next')?.focus());
-    };
+    }, []);
+    const walk = useWalk({ kit, draft, change }, focusFirst);
+    const { chosen, all, next, wholePocket } = walk;
+    // Keys work as soon as the check is there, without a click.
+    useEffect(() => focusFirst(), [focusFirst]);
+    const shownPocket = chosen === FINISH ? (walk.pockets[walk.pockets.length - 1] ?? '') : chosen;
     const onKeyDown = (event: KeyboardEvent) => {
         const target = event.target as HTMLElement;
         const isText = target.matches('input:not([data-count]), textarea');
@@ -104,26 +117,31 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                     <Box sx={{ minWidth: 0, position: { lg: 'sticky' }, top: 8, display: 'grid', gap: 4 }}>
                         <OpenKit
                             leaves={kit.leaves}
-                            lines={shown.lines}
+                            lines={walk.verdict.lines}
                             selected={chosen}
-                            onSelect={go}
+                            onSelect={walk.go}
                             note={(pocket) => {
                                 const { done, all: inAll } = progress(draft, kit, pocket);
                                 return done === inAll ? 'counted' : words.of2(done, inAll);
                             }}
                         />
-                        <RunningVerdict verdict={shown} isBehind={isBehind} error={error} left={all.all - all.done} />
+                        <RunningVerdict
+                            verdict={walk.verdict}
+                            isBehind={walk.isBehind}
+                            error={walk.error}
+                            left={all.all - all.done}
+                        />
                     </Box>
                     <Box sx={{ minWidth: 0 }} ref={lines}>
                         <PocketLines
-                            key={chosen}
+                            key={shownPocket}
                             kit={kit}
                             draft={draft}
-                            pocket={chosen}
-                            lines={shown.lines}
+                            pocket={shownPocket}
+                            lines={walk.verdict.lines}
                             change={change}
                             onWhole={wholePocket}
-                            onNext={next}
+                            onNext={() => next()}
                         />
                         <FinishSheet
                             kit={kit}

@@ -2,6 +2,7 @@ import { newId } from '../api/newId';
 import type { Schemas } from '../api/client';
 import { clockCheckedAt, timeNow } from '../api/clock';
 import type { Outgoing } from '../offline/outbox';
+import { counted, isSettled } from './rows';
 
 export type Condition = Schemas['CountedRow']['condition'];
 export const conditions: Condition[] = ['good', 'opened', 'damaged', 'soiled', 'failed'];
@@ -24,6 +25,18 @@ export interface DraftRow {
     newLot: boolean;
     /** Found by the checker: not on record. */
     added: boolean;
+    /** The lot and date on record; null where it was found. */
+    origin: PrintedLot | null;
+    /** The lot and date, changed here, that were found to be on record. */
+    known: PrintedLot | null;
+    /** So many, though it is far more than recorded. */
+    sure: number | null;
+}
+
+/** A lot as it is printed on the pack. */
+export interface PrintedLot {
+    lot: string | null;
+    expires: string | null;
 }
 
 /** A module of the kit that is closed with a seal, or should be. */
@@ -63,11 +76,6 @@ export interface Draft extends Outgoing {
 type Kit = Schemas['KitResource'];
 type Content = Schemas['ContentResource'];
 
-/** How many were counted; null where nobody has looked yet, or where no whole number was typed. */
-export function counted(row: DraftRow): number | null {
-    return /^\d+$/.test(row.quantity) ? Number(row.quantity) : null;
-}
-
 function rowOf(content: Content): DraftRow {
     return {
         key: newId(),
@@ -84,6 +92,9 @@ function rowOf(content: Content): DraftRow {
         condition: content.condition,
         newLot: false,
         added: false,
+        origin: { lot: content.lot, expires: content.expires },
+        known: null,
+        sure: null,
     };
 }
 
@@ -192,6 +203,9 @@ export function addRow(draft: Draft, row: Pick<DraftRow, 'pocket' | 'line' | 'it
         condition: 'good',
         newLot: false,
         added: true,
+        origin: null,
+        known: null,
+        sure: null,
     };
     return { ...draft, rows: [...draft.rows, added] };
 }
@@ -241,9 +255,7 @@ export function progress(draft: Draft, kit: Kit, pocket: string): { done: number
         return { done: all, all };
     }
     return {
-        done:
-            rows.filter((row) => counted(row) !== null && !row.unread).length +
-            empty.filter((line) => draft.noneFound.includes(line)).length,
+        done: rows.filter(isSettled).length + empty.filter((line) => draft.noneFound.includes(line)).length,
         all,
     };
 }

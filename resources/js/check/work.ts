@@ -3,7 +3,8 @@ import { device } from '../offline/device';
 import type { Outgoing, Sender } from '../offline/outbox';
 import { equipSender, type EquipDraft } from '../pack/equip';
 import { restockSender, type RestockDraft } from '../restock/draft';
-import { counted, type Draft } from './draft';
+import { type Draft } from './draft';
+import { counted } from './rows';
 import { checkSender } from './outbox';
 import { words } from './words';
 

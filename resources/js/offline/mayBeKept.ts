@@ -4,6 +4,7 @@
  */
 const KEPT = [
     /^\/api\/(today|kits|places|lists|items|classes|stores|designs|organisation|shifts|modules|choices|assessments)$/,
+    /^\/api\/items\/[^/]+\/lots$/,
     /^\/api\/choices\/(items|lists)$/,
     /^\/api\/(lists|items|stores|assessments)\/[^/]+$/,
     /^\/api\/kits\/[^/]+(\/(restock|adoption))?$/,

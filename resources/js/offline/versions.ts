@@ -1,9 +1,28 @@
 /** How work that an older page kept is read by this one: for each kind, from each version to the next. */
 type Upgrade = (old: never) => unknown;
 
+interface OldRow {
+    lot: string | null;
+    expires: string | null;
+    added: boolean;
+    newLot: boolean;
+}
+
 const upgrades: Record<string, Upgrade[]> = {
     // Checks that were begun before kits had modules ask about none.
-    check: [(old: { modules?: unknown[] }) => ({ ...old, modules: old.modules ?? [] })],
+    check: [
+        (old: { modules?: unknown[] }) => ({ ...old, modules: old.modules ?? [] }),
+        // Rows that were begun before lots were settled where they are typed.
+        (old: { rows?: OldRow[] }) => ({
+            ...old,
+            rows: (old.rows ?? []).map((row) => ({
+                ...row,
+                origin: row.added || row.newLot ? null : { lot: row.lot, expires: row.expires },
+                known: null,
+                sure: null,
+            })),
+        }),
+    ],
 };
 
 /** The version that this page writes: one more than there are upgrades. */

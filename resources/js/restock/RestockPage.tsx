@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import useMediaQuery from '@mui/material/useMediaQuery';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -11,20 +11,21 @@ import { device } from '../offline/device';
 import { beganAnew, lastSent } from '../offline/outbox';
 import { pocketName } from '../pack/VerdictSheet';
 import { OpenKit } from '../ui/OpenKit';
-import { Empty, Page, Sheet, Waiting } from '../ui/Page';
-import { count, sayDay } from '../ui/words';
+import { Page, Sheet, Waiting } from '../ui/Page';
+import { sayDay } from '../ui/words';
 import { Missing } from './Missing';
 import { RestockRow } from './RestockRow';
-import { BeginAnew, RestockTrouble } from './RestockState';
-import { beginRestock, finish, piecesOf, restockId, restocks, type RestockDraft } from './draft';
+import { RestockInHand } from './RestockInHand';
+import { BeginAnew, ChooseStore, FinishRestock, NothingToDo } from './RestockState';
+import { beginRestock, restockId, restocks, type RestockDraft } from './draft';
 import type { Step } from './steps';
-import { Choose } from '../ui/Fields';
 import { words } from './words';
 
 /** The pick list, walked pocket by pocket: what goes out, what goes in, confirmed lot by lot. */
 export default function RestockPage() {
     const { code = '' } = useParams();
     const navigate = useNavigate();
+    const atDesk = useMediaQuery('(min-width:900px)');
     const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
     const [store, setStore] = useState<string>();
     const kept = useSyncExternalStore(device.subscribe, () => restocks.of(code));
@@ -43,15 +44,16 @@ export default function RestockPage() {
             void navigate(sent, { replace: true });
         }
     }, [kept, sent, sentBefore, code, navigate]);
-    const fresh = useMemo(() => (plan ? beginRestock(code, plan) : null), [code, plan]);
+    const fresh = useMemo(() => (plan && kit ? beginRestock(kit, plan) : null), [kit, plan]);
     const draft = kept ?? fresh;
     if (!kit || !draft) {
         return <Waiting error={error ?? planError} />;
     }
-    return <Walk kit={kit} draft={draft} stores={kept === null ? (plan?.stores ?? []) : []} onStore={setStore} />;
+    const walk = { kit, draft, stores: kept === null ? (plan?.stores ?? []) : [], onStore: setStore };
+    return atDesk ? <AtDesk {...walk} /> : <RestockInHand {...walk} />;
 }
 
-interface WalkProps {
+export interface WalkProps {
     kit: Schemas['KitResource'];
     draft: RestockDraft;
     /** To choose from, while nothing is begun. */
@@ -59,8 +61,9 @@ interface WalkProps {
     onStore: (store: string) => void;
 }
 
-function Walk({ kit, draft, stores, onStore }: WalkProps) {
-    const { steps, errors } = draft;
+/** What is done with a restock, wherever it is shown. */
+export function useRestock(kit: Schemas['KitResource'], draft: RestockDraft) {
+    const { steps } = draft;
     const pockets = useMemo(
         () =>
             kit.leaves
@@ -68,17 +71,35 @@ function Walk({ kit, draft, stores, onStore }: WalkProps) {
                 .filter((pocket) => steps.some((step) => step.pocket === pocket)),
         [kit, steps],
     );
-    const [chosen, setChosen] = useState<string>();
-    const pocket = chosen ?? pockets[0] ?? kit.leaves[0]?.pockets[0]?.id ?? '';
     const done = steps.filter((step) => step.isDone);
-    const set = (to: Partial<RestockDraft>) => restocks.keep({ ...draft, trouble: null, errors: {}, ...to });
-    const change = (key: string, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) =>
-        set({ steps: steps.map((step) => (step.key === key ? { ...step, ...to } : step)) });
-    const errorOf = (step: Step) => {
-        const at = done.filter((one) => one.way === step.way).findIndex((one) => one.key === step.key);
-        return step.isDone ? errors[`${step.way}.${at}.quantity`]?.[0] : undefined;
+    const set = (to: (now: RestockDraft) => Partial<RestockDraft>) => {
+        const now = restocks.of(kit.code) ?? draft;
+        restocks.keep({ ...now, trouble: null, errors: {}, ...to(now) });
     };
-    const isSealed = kit.seal.state === 'intact';
+    const each = (which: (step: Step) => boolean, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) =>
+        set((now) => ({ steps: now.steps.map((step) => (which(step) ? { ...step, ...to } : step)) }));
+    return {
+        pockets,
+        done,
+        set,
+        change: (key: string, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) => each((step) => step.key === key, to),
+        allOf: (pocket: string) => each((step) => step.pocket === pocket, { isDone: true }),
+        errorOf: (step: Step) => {
+            const at = done.filter((one) => one.way === step.way).findIndex((one) => one.key === step.key);
+            return step.isDone ? draft.errors[`${step.way}.${at}.quantity`]?.[0] : undefined;
+        },
+        noteOf: (pocket: string) => {
+            const own = steps.filter((step) => step.pocket === pocket);
+            return own.length === 0 ? '' : words.ofDone(own.filter((step) => step.isDone).length, own.length);
+        },
+    };
+}
+
+function AtDesk({ kit, draft, stores, onStore }: WalkProps) {
+    const { steps } = draft;
+    const work = useRestock(kit, draft);
+    const [chosen, setChosen] = useState<string>();
+    const pocket = chosen ?? work.pockets[0] ?? kit.leaves[0]?.pockets[0]?.id ?? '';
     return (
         <Page
             title={words.restock3(kit.code, kit.name)}
@@ -91,20 +112,12 @@ function Walk({ kit, draft, stores, onStore }: WalkProps) {
                 </Typography>
             }
             beside={
-                <Box sx={{ display: 'flex', flexWrap: { xs: 'wrap', md: 'nowrap' }, gap: 2, alignItems: 'center' }}>
-                    {stores.length > 1 && (
-                        <Choose
-                            label={words.store}
-                            value={draft.store}
-                            onChoose={onStore}
-                            options={stores.map((one) => [one.id, one.name] as const)}
-                            sx={{ width: 240 }}
-                        />
-                    )}
+                <>
+                    <ChooseStore draft={draft} stores={stores} onStore={onStore} />
                     <Button component={Link} to={`/kits/${kit.code}`}>
                         {words.toTheKit}
                     </Button>
-                </Box>
+                </>
             }
         >
             <Box
@@ -121,40 +134,18 @@ function Walk({ kit, draft, stores, onStore }: WalkProps) {
                         lines={kit.verdict.lines}
                         selected={pocket}
                         onSelect={setChosen}
-                        note={(at) => {
-                            const own = steps.filter((step) => step.pocket === at);
-                            return own.length === 0
-                                ? ''
-                                : words.ofDone(own.filter((step) => step.isDone).length, own.length);
-                        }}
+                        note={work.noteOf}
                     />
                     <Missing missing={draft.missing} />
                 </Box>
                 <Box sx={{ minWidth: 0 }}>
-                    {steps.length === 0 && (
-                        <Sheet title={words.nothingToRestock}>
-                            <Empty>
-                                {draft.missing.length > 0
-                                    ? words.theStoreHasNothingThat
-                                    : words.nothingIsMissingAndNothing}
-                            </Empty>
-                        </Sheet>
-                    )}
-                    {pockets.map((at) => (
+                    {steps.length === 0 && <NothingToDo draft={draft} />}
+                    {work.pockets.map((at) => (
                         <Sheet
                             key={at}
                             title={pocketName(kit.leaves, at)}
                             beside={
-                                <Button
-                                    size="small"
-                                    onClick={() =>
-                                        set({
-                                            steps: steps.map((step) =>
-                                                step.pocket === at ? { ...step, isDone: true } : step,
-                                            ),
-                                        })
-                                    }
-                                >
+                                <Button size="small" onClick={() => work.allOf(at)}>
                                     {words.allOfThisPocketDone}
                                 </Button>
                             }
@@ -165,51 +156,16 @@ function Walk({ kit, draft, stores, onStore }: WalkProps) {
                                     <RestockRow
                                         key={step.key}
                                         step={step}
-                                        error={errorOf(step)}
+                                        error={work.errorOf(step)}
                                         onFocus={() => setChosen(at)}
-                                        onChange={(to) => change(step.key, to)}
+                                        onChange={(to) => work.change(step.key, to)}
                                     />
                                 ))}
                         </Sheet>
                     ))}
                     {steps.length > 0 && (
-                        <Sheet title={words.ofDone(done.length, steps.length)}>
-                            {isSealed && (
-                                <Box sx={{ display: 'grid', gap: 3, my: 3 }}>
-                                    <TextField
-                                        label={words.whySealWasBroken(kit.seal.number ?? '')}
-                                        value={draft.sealReason}
-                                        onChange={(event) => set({ sealReason: event.target.value })}
-                                        error={errors.seal_reason !== undefined}
-                                        helperText={errors.seal_reason?.[0] ?? words.aBrokenSealAsksFor}
-                                    />
-                                </Box>
-                            )}
-                            {kit.sealed_design && (
-                                <TextField
-                                    label={words.numberOfTheNewSeal}
-                                    value={draft.sealSet}
-                                    onChange={(event) => set({ sealSet: event.target.value })}
-                                    error={errors.seal_set !== undefined}
-                                    helperText={errors.seal_set?.[0] ?? words.leaveItEmptyIfThe}
-                                    sx={{ mb: 3 }}
-                                />
-                            )}
-                            <RestockTrouble draft={draft} />
-                            <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
-                                {words.onlyTickedStepsAreRecorded}{' '}
-                                {done.length < steps.length &&
-                                    words.notTicked(count(steps.length - done.length, 'step is', 'steps are'))}
-                            </Typography>
-                            <Button
-                                variant="contained"
-                                disabled={
-                                    done.length === 0 || draft.isWaiting || done.some((step) => piecesOf(step) === null)
-                                }
-                                onClick={() => restocks.keep(finish(draft))}
-                            >
-                                {words.saveAndUpdateStatus}
-                            </Button>
+                        <Sheet title={words.ofDone(work.done.length, steps.length)}>
+                            <FinishRestock kit={kit} draft={draft} set={work.set} />
                             <BeginAnew draft={draft} />
                         </Sheet>
                     )}

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { Caution } from '../ui/Page';
 import { sayGoodUntil } from '../ui/words';
+import { piecesOf } from './draft';
 import type { Step } from './steps';
 import { words } from './words';
 
@@ -28,6 +29,10 @@ const why: Record<string, string> = {
 /** One thing to take out or to put in: which lot, how many, and a tick when it is done. */
 export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) {
     const { row } = step;
+    const pieces = piecesOf(step);
+    const problem =
+        error ??
+        (pieces === null ? words.piecesAreWhole : pieces > row.quantity ? words.farMore(row.quantity) : undefined);
     const name = `${step.way === 'out' ? words.takeOut : words.putIn} ${row.name}, ${row.lot ? words.lot(row.lot) : words.noLot}`;
     return (
         <Box
@@ -63,9 +68,10 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
             </Box>
             <TextField
                 value={step.quantity}
-                onChange={(event) => onChange({ quantity: event.target.value.replace(/\D/g, '') })}
-                error={error !== undefined}
-                helperText={error}
+                onFocus={(event) => event.target.select()}
+                onChange={(event) => onChange({ quantity: event.target.value.trim() })}
+                error={problem !== undefined}
+                helperText={problem}
                 slotProps={{
                     htmlInput: { inputMode: 'numeric', 'aria-label': words.pieces2(name), maxLength: 6 },
                     formHelperText: { sx: { minWidth: 200, ml: -28 } },

@@ -1,8 +1,13 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
-import { restocks, type RestockDraft } from './draft';
+import type { Schemas } from '../api/client';
+import { Choose } from '../ui/Fields';
+import { Empty, Sheet } from '../ui/Page';
+import { count } from '../ui/words';
+import { finish, piecesOf, restocks, type RestockDraft } from './draft';
 import { words } from './words';
 
 /** Why the server did not take it, and that it waits. */
@@ -44,5 +49,86 @@ export function BeginAnew({ draft }: { draft: RestockDraft }) {
         >
             {isAsked ? words.discardTicks : words.readListAnew}
         </Button>
+    );
+}
+
+/** Where what goes in comes from: to choose while nothing is begun. */
+export function ChooseStore({
+    draft,
+    stores,
+    onStore,
+}: {
+    draft: RestockDraft;
+    stores: Schemas['StoreRef'][];
+    onStore: (store: string) => void;
+}) {
+    return (
+        stores.length > 1 && (
+            <Choose
+                label={words.store}
+                value={draft.store}
+                onChoose={onStore}
+                options={stores.map((one) => [one.id, one.name] as const)}
+                sx={{ width: 240 }}
+            />
+        )
+    );
+}
+
+export function NothingToDo({ draft }: { draft: RestockDraft }) {
+    return (
+        <Sheet title={words.nothingToRestock}>
+            <Empty>{draft.missing.length > 0 ? words.theStoreHasNothingThat : words.nothingIsMissingAndNothing}</Empty>
+        </Sheet>
+    );
+}
+
+interface FinishRestockProps {
+    kit: Schemas['KitResource'];
+    draft: RestockDraft;
+    set: (to: (now: RestockDraft) => Partial<RestockDraft>) => void;
+}
+
+/** The seal, and that what is ticked is recorded. */
+export function FinishRestock({ kit, draft, set }: FinishRestockProps) {
+    const { steps, errors } = draft;
+    const done = steps.filter((step) => step.isDone);
+    return (
+        <>
+            {kit.seal.state === 'intact' && (
+                <TextField
+                    label={words.whySealWasBroken(kit.seal.number ?? '')}
+                    value={draft.sealReason}
+                    onChange={(event) => set(() => ({ sealReason: event.target.value }))}
+                    error={errors.seal_reason !== undefined}
+                    helperText={errors.seal_reason?.[0] ?? words.aBrokenSealAsksFor}
+                    sx={{ my: 3 }}
+                />
+            )}
+            {kit.sealed_design && (
+                <TextField
+                    label={words.numberOfTheNewSeal}
+                    value={draft.sealSet}
+                    onChange={(event) => set(() => ({ sealSet: event.target.value }))}
+                    error={errors.seal_set !== undefined}
+                    helperText={errors.seal_set?.[0] ?? words.leaveItEmptyIfThe}
+                    sx={{ mb: 3 }}
+                />
+            )}
+            <RestockTrouble draft={draft} />
+            <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
+                {words.onlyTickedStepsAreRecorded}{' '}
+                {done.length < steps.length &&
+                    words.notTicked(count(steps.length - done.length, 'step is', 'steps are'))}
+            </Typography>
+            <Button
+                variant="contained"
+                disabled={done.length === 0 || draft.isWaiting || done.some((step) => piecesOf(step) === null)}
+                onClick={() => restocks.keep(finish(draft))}
+                sx={{ minHeight: { xs: 56, md: 44 } }}
+            >
+                {words.saveAndUpdateStatus}
+            </Button>
+        </>
     );
 }

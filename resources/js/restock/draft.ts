@@ -24,10 +24,10 @@ export interface RestockDraft extends Outgoing {
     sealSet: string;
 }
 
-export function beginRestock(kit: string, plan: Schemas['RestockResource']): RestockDraft {
+export function beginRestock(kit: Schemas['KitResource'], plan: Schemas['RestockResource']): RestockDraft {
     return {
         id: newId(),
-        kit,
+        kit: kit.code,
         begunAt: timeNow(),
         doneAt: null,
         clockCheckedAt: null,
@@ -36,7 +36,7 @@ export function beginRestock(kit: string, plan: Schemas['RestockResource']): Res
         storeName: plan.store_name,
         until: plan.until,
         missing: plan.missing,
-        steps: stepsOf(plan),
+        steps: stepsOf(plan, kit.leaves[0]?.pockets[0]?.id ?? ''),
         sealReason: '',
         sealSet: '',
         isWaiting: false,

@@ -12,7 +12,7 @@ export type Step =
     (StepBase & { way: 'out'; row: Schemas['TakeResource'] }) | (StepBase & { way: 'in'; row: Schemas['PutResource'] });
 
 /** One step for each lot that goes out or in. */
-export function stepsOf(plan: Schemas['RestockResource']): Step[] {
+export function stepsOf(plan: Schemas['RestockResource'], elsewhere: string): Step[] {
     return [
         ...plan.out.map((row, index): Step => ({
             key: `out ${index}`,
@@ -27,7 +27,8 @@ export function stepsOf(plan: Schemas['RestockResource']): Step[] {
             key: `in ${index}`,
             way: 'in',
             index,
-            pocket: row.pocket_id ?? '',
+            // A companion that no line names lies in the first pocket.
+            pocket: row.pocket_id ?? elsewhere,
             row,
             quantity: String(row.quantity),
             isDone: false,

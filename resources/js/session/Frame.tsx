@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import ButtonBase from '@mui/material/ButtonBase';
 import { useColorScheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import type { ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Link, Outlet, useLocation } from 'react-router';
 import { Icon, type IconName } from '../ui/Icon';
 import { Finder } from './Finder';
@@ -32,6 +32,9 @@ const inHand = [words.today, words.check, words.restock];
 /** The rail of the stages of the work, the finder, and the screen. */
 export function Frame({ waiting }: { waiting: ReactNode }) {
     const atDesk = useMediaQuery('(min-width:900px)');
+    const [isWorking, setWorking] = useState(false);
+    const frame = useMemo(() => ({ setWorking }), []);
+    const showsAround = atDesk || !isWorking;
     return (
         <Box
             sx={{
@@ -56,7 +59,7 @@ export function Frame({ waiting }: { waiting: ReactNode }) {
                 <Box
                     component="header"
                     sx={{
-                        display: 'flex',
+                        display: showsAround ? 'flex' : 'none',
                         gap: 3,
                         alignItems: 'center',
                         px: { xs: 4, md: 6 },
@@ -70,10 +73,10 @@ export function Frame({ waiting }: { waiting: ReactNode }) {
                 </Box>
                 {waiting}
                 <div id="content">
-                    <Outlet />
+                    <Outlet context={frame} />
                 </div>
             </Box>
-            {!atDesk && <BottomBar />}
+            {!atDesk && showsAround && <BottomBar />}
         </Box>
     );
 }

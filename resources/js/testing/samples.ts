@@ -62,6 +62,12 @@ export function draftRow(of: Partial<DraftRow> = {}): DraftRow {
         condition: 'good',
         newLot: false,
         added: false,
+        origin: {
+            lot: of.lot === undefined ? 'A1' : of.lot,
+            expires: of.expires === undefined ? '2027-03' : of.expires,
+        },
+        known: null,
+        sure: null,
         ...of,
     };
 }

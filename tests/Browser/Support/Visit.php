@@ -9,6 +9,7 @@ use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
@@ -111,7 +112,20 @@ final class Visit
         $field = $this->find('//*[self::input or self::select][@id=//label[normalize-space()='.self::quote($label).']/@for]');
         if ($field->getAttribute('role') === 'combobox') {
             $this->fill($label, $option);
-            $this->click(fn (): RemoteWebElement => $this->find('//li[@role="option"][starts-with(normalize-space(), '.self::quote($option).')]'));
+            $found = '//li[@role="option"][starts-with(normalize-space(), '.self::quote($option).')]';
+            // What is offered comes while one types: it is pressed until it stands in the field.
+            $this->wait(function () use ($label, $option, $found): bool {
+                foreach ($this->all($found) as $one) {
+                    try {
+                        $one->click();
+                    } catch (WebDriverException) {
+                        return false;
+                    }
+                    break;
+                }
+
+                return str_starts_with((string) $this->field($label)->getAttribute('value'), $option) && $this->all($found) === [];
+            }, "{$option} cannot be chosen.");
 
             return $this;
         }

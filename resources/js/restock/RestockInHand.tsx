@@ -1,0 +1,112 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { pocketName } from '../pack/VerdictSheet';
+import { InHand } from '../ui/InHand';
+import { OpenKit } from '../ui/OpenKit';
+import { sayDay } from '../ui/words';
+import { restocks } from './draft';
+import { Missing } from './Missing';
+import { useRestock, type WalkProps } from './RestockPage';
+import { RestockRow } from './RestockRow';
+import { ChooseStore, FinishRestock, NothingToDo } from './RestockState';
+import { words } from './words';
+
+const FINISH = 'finish';
+
+/** The pick list in hand: one pocket to a screen, one press where all of it is done. */
+export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
+    const navigate = useNavigate();
+    const work = useRestock(kit, draft);
+    const stops = [...work.pockets, FINISH];
+    const [chosen, setChosen] = useState(stops[0] ?? FINISH);
+    const isEnd = chosen === FINISH;
+    const own = draft.steps.filter((step) => isEnd || step.pocket === chosen);
+    const next = () => setChosen(stops[stops.indexOf(chosen) + 1] ?? FINISH);
+    return (
+        <InHand
+            doing={words.restock3(kit.code, kit.name)}
+            title={isEnd ? words.finish : pocketName(kit.leaves, chosen)}
+            progress={words.ofDone(own.filter((step) => step.isDone).length, own.length)}
+            strip={stops.map((stop) => ({
+                key: stop,
+                isHere: stop === chosen,
+                isDone:
+                    stop !== FINISH && draft.steps.filter((step) => step.pocket === stop).every((step) => step.isDone),
+            }))}
+            picture={
+                <OpenKit
+                    leaves={kit.leaves}
+                    lines={kit.verdict.lines}
+                    selected={chosen}
+                    onSelect={(pocket) => stops.includes(pocket) && setChosen(pocket)}
+                    note={work.noteOf}
+                />
+            }
+            menu={[
+                { word: words.finishNow, onPress: () => setChosen(FINISH) },
+                { word: words.leaveForNow, onPress: () => void navigate(`/kits/${kit.code}`) },
+                {
+                    word: words.readListAnew,
+                    discards: words.discardTicks,
+                    onPress: () => restocks.drop(kit.code),
+                },
+            ]}
+            bar={
+                isEnd ? (
+                    <Button onClick={() => setChosen(stops[0] ?? FINISH)} disabled={stops.length < 2}>
+                        {words.backToTheFirst}
+                    </Button>
+                ) : (
+                    <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', gap: 2 }}>
+                        <Button
+                            variant="contained"
+                            sx={{ minHeight: 56 }}
+                            onClick={() => {
+                                work.allOf(chosen);
+                                next();
+                            }}
+                        >
+                            {words.allOfThisPocketDone}
+                        </Button>
+                        <Button sx={{ minHeight: 56, px: 4 }} onClick={next}>
+                            {words.nextWord}
+                        </Button>
+                    </Box>
+                )
+            }
+        >
+            {!isEnd && (
+                <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
+                    {words.from}
+                    {draft.storeName}
+                    {words.whatGoesInMustBe}
+                    {sayDay(draft.until)}.
+                </Typography>
+            )}
+            {!isEnd &&
+                own.map((step) => (
+                    <RestockRow
+                        key={step.key}
+                        step={step}
+                        error={work.errorOf(step)}
+                        onFocus={() => undefined}
+                        onChange={(to) => work.change(step.key, to)}
+                    />
+                ))}
+            {isEnd && (
+                <>
+                    <ChooseStore draft={draft} stores={stores} onStore={onStore} />
+                    {draft.steps.length === 0 ? (
+                        <NothingToDo draft={draft} />
+                    ) : (
+                        <FinishRestock kit={kit} draft={draft} set={work.set} />
+                    )}
+                    <Missing missing={draft.missing} />
+                </>
+            )}
+        </InHand>
+    );
+}

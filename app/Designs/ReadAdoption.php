@@ -107,7 +107,8 @@ final class ReadAdoption
             $was = $before[$outcome->line->id] ?? null;
             if ($outcome->isShort && ($was === null || (string) $was->short !== (string) $outcome->short)) {
                 $need = $then->plan->line($outcome->line->id)->need;
-                $added[] = "{$need}: {$outcome->effective} of {$outcome->required}".$this->toAdd($then->atBest(), $wanted[$outcome->line->id] ?? null);
+                $toAdd = $this->toAdd($then->atBest(), $wanted[$outcome->line->id] ?? null);
+                $added[] = "{$need}: {$outcome->effective} of {$outcome->required}{$toAdd}";
             }
         }
 

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
+import { Group } from '../ui/Group';
 import { Sheet, Trouble } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
 import { sayScope } from '../ui/words';
@@ -74,71 +75,75 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                         help={words.leaveEmptyWhileTheyServe}
                     />
                 </Row>
-                {kept.qualifications.map((held, at) => (
-                    <Row key={at} columns="minmax(0, 2fr) minmax(0, 2fr) minmax(0, 1fr) auto">
-                        <Write
-                            label={words.training}
-                            value={held.title}
-                            onWrite={(title) => qualify(at, { title })}
-                            problem={problem?.at(`qualifications.${at}.title`)}
-                        />
-                        <Choose
-                            label={words.authorisedToUseItemsFor}
-                            value={held.scope}
-                            onChoose={(scope) =>
-                                qualify(at, { scope: scopes.find(([one]) => one === scope)?.[0] ?? 'first_aider' })
-                            }
-                            options={scopes}
-                        />
-                        <Write
-                            label={words.expiresOn}
-                            type="date"
-                            slotProps={{ inputLabel: { shrink: true } }}
-                            value={held.expires_on ?? ''}
-                            onWrite={(day) => qualify(at, { expires_on: day || null })}
-                            problem={problem?.at(`qualifications.${at}.expires_on`)}
-                        />
-                        <Button
-                            aria-label={words.removeTraining(at + 1)}
-                            onClick={() =>
-                                setKept({
-                                    ...kept,
-                                    qualifications: kept.qualifications.filter((_, index) => index !== at),
-                                })
-                            }
-                        >
-                            {words.remove3}
-                        </Button>
-                    </Row>
-                ))}
-                {kept.postings.map((posting, at) => (
-                    <Row key={at} columns="minmax(0, 2fr) minmax(0, 1fr) auto">
-                        <SearchPlace
-                            label={words.postedTo}
-                            value={posting.place_id}
-                            onChoose={(place_id) => post(at, { place_id })}
-                            error={problem?.at(`postings.${at}.place_id`) !== undefined}
-                            helperText={problem?.at(`postings.${at}.place_id`) ?? ' '}
-                        />
-                        <Choose
-                            label={words.shift}
-                            value={posting.shift}
-                            empty={words.chooseTheShift}
-                            onChoose={(shift) => post(at, { shift })}
-                            options={shifts.map(({ name }) => [name, name] as const)}
-                            error={problem?.at(`postings.${at}.shift`) !== undefined}
-                            helperText={problem?.at(`postings.${at}.shift`) ?? ' '}
-                        />
-                        <Button
-                            aria-label={words.removePosting(at + 1)}
-                            onClick={() =>
-                                setKept({ ...kept, postings: kept.postings.filter((_, index) => index !== at) })
-                            }
-                        >
-                            {words.remove3}
-                        </Button>
-                    </Row>
-                ))}
+                <Group legend={words.trainings}>
+                    {kept.qualifications.map((held, at) => (
+                        <Row key={at} columns="minmax(0, 2fr) minmax(0, 2fr) minmax(0, 1fr) auto">
+                            <Write
+                                label={words.training}
+                                value={held.title}
+                                onWrite={(title) => qualify(at, { title })}
+                                problem={problem?.at(`qualifications.${at}.title`)}
+                            />
+                            <Choose
+                                label={words.authorisedToUseItemsFor}
+                                value={held.scope}
+                                onChoose={(scope) =>
+                                    qualify(at, { scope: scopes.find(([one]) => one === scope)?.[0] ?? 'first_aider' })
+                                }
+                                options={scopes}
+                            />
+                            <Write
+                                label={words.expiresOn}
+                                type="date"
+                                slotProps={{ inputLabel: { shrink: true } }}
+                                value={held.expires_on ?? ''}
+                                onWrite={(day) => qualify(at, { expires_on: day || null })}
+                                problem={problem?.at(`qualifications.${at}.expires_on`)}
+                            />
+                            <Button
+                                aria-label={words.removeTraining(at + 1)}
+                                onClick={() =>
+                                    setKept({
+                                        ...kept,
+                                        qualifications: kept.qualifications.filter((_, index) => index !== at),
+                                    })
+                                }
+                            >
+                                {words.remove3}
+                            </Button>
+                        </Row>
+                    ))}
+                </Group>
+                <Group legend={words.postings}>
+                    {kept.postings.map((posting, at) => (
+                        <Row key={at} columns="minmax(0, 2fr) minmax(0, 1fr) auto">
+                            <SearchPlace
+                                label={words.postedTo}
+                                value={posting.place_id}
+                                onChoose={(place_id) => post(at, { place_id })}
+                                error={problem?.at(`postings.${at}.place_id`) !== undefined}
+                                helperText={problem?.at(`postings.${at}.place_id`) ?? ' '}
+                            />
+                            <Choose
+                                label={words.shift}
+                                value={posting.shift}
+                                empty={words.chooseTheShift}
+                                onChoose={(shift) => post(at, { shift })}
+                                options={shifts.map(({ name }) => [name, name] as const)}
+                                error={problem?.at(`postings.${at}.shift`) !== undefined}
+                                helperText={problem?.at(`postings.${at}.shift`) ?? ' '}
+                            />
+                            <Button
+                                aria-label={words.removePosting(at + 1)}
+                                onClick={() =>
+                                    setKept({ ...kept, postings: kept.postings.filter((_, index) => index !== at) })
+                                }
+                            >
+                                {words.remove3}
+                            </Button>
+                        </Row>
+                    ))}
+                </Group>
                 <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
                     <Button
                         onClick={() =>

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Row, Tick, Write } from '../ui/Fields';
+import { Group } from '../ui/Group';
 import { Empty, Sheet, Trouble } from '../ui/Page';
 import { sayWeekdays, weekdayNames } from '../ui/words';
 import { words } from './words';
@@ -86,10 +87,7 @@ function ShiftsForm({ shifts, onChange, onDone }: ShiftsFormProps) {
             }}
         >
             {shifts.map((shift, at) => (
-                <Box key={at} component="fieldset" sx={{ border: 0, p: 0, m: 0, minWidth: 0 }}>
-                    <Box component="legend" sx={{ fontWeight: 700, p: 0, pt: 2 }}>
-                        {shift.name || words.newShift}
-                    </Box>
+                <Group key={at} legend={shift.name || words.newShift}>
                     <Row columns="minmax(0, 2fr) minmax(0, 1fr) minmax(0, 1fr) auto">
                         <Write
                             label={words.name}
@@ -140,7 +138,7 @@ function ShiftsForm({ shifts, onChange, onDone }: ShiftsFormProps) {
                     {problem?.at(`shifts.${at}.weekdays`) && (
                         <Box role="alert">{problem.at(`shifts.${at}.weekdays`)}</Box>
                     )}
-                </Box>
+                </Group>
             ))}
             {problem?.at('shifts') && <Box role="alert">{problem.at('shifts')}</Box>}
             {problem && problem.status !== 422 && <Trouble error={problem} />}

@@ -136,6 +136,8 @@ export const words = {
     removeNeed: (at: number) => `Remove need ${at}`,
     addAShift: 'Add a shift',
     shifts: 'Shifts',
+    trainings: 'Training',
+    postings: 'Postings',
     noShiftsYet: 'No shifts yet. Add the shifts in which first aiders serve: then they can be posted.',
     shiftHours: (days: string, from: string, to: string) => `${days}, ${from} to ${to}`,
     shiftOvernight: (days: string, from: string, to: string) => `${days}, ${from} to ${to} on the next day`,

@@ -7,7 +7,7 @@ import { questions } from '../api/queries';
 import { KitLine } from '../pack/KitLine';
 import { useSession } from '../session/useSession';
 import { ExportSheet, Pager, ShowOnly } from '../ui/Listing';
-import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { Empty, Page, Sheet, Trouble } from '../ui/Page';
 import { useListing } from '../ui/useListing';
 import { count } from '../ui/words';
 import { drafts } from './drafts';
@@ -65,7 +65,7 @@ function Group({ work, before, title, q }: (typeof groups)[number] & { q: string
         placeholderData: keepPreviousData,
     });
     if (!data) {
-        return <Waiting error={error} />;
+        return error ? <Trouble error={error} /> : null;
     }
     const things = count(data.page.in_all, 'kit');
     return (

@@ -1,12 +1,14 @@
-import { render, screen, within } from '@testing-library/react';
+import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useEffect, useState } from 'react';
-import { beforeEach, describe, expect, it } from 'vitest';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { keepToday } from '../api/today';
 import { draftRow, kit, user } from '../testing/samples';
+import { answer, serve } from '../testing/server';
+import { show } from '../testing/show';
 import { CountRow } from './CountRow';
 import { begin, type Draft, type DraftRow } from './draft';
-import { counted } from './rows';
+import { counted, isSettled } from './rows';
 
 let now: Draft;
 
@@ -33,7 +35,7 @@ describe('a row that is counted', () => {
     beforeEach(() => keepToday('2026-11-27'));
 
     it('says what is recorded, and the difference once it is counted', async () => {
-        render(<Rows rows={[draftRow()]} />);
+        show(<Rows rows={[draftRow()]} />);
         expect(screen.getByText(/counted, 4 recorded/)).toBeTruthy();
         expect(screen.getByText(/lot A1, expires Mar 2027/)).toBeTruthy();
         await userEvent.type(screen.getByRole('textbox', { name: /^Count of/ }), '3');
@@ -45,7 +47,7 @@ describe('a row that is counted', () => {
     });
 
     it('takes what is recorded by Enter and goes to the next', async () => {
-        render(<Rows rows={[draftRow(), draftRow({ key: 'next', lot: 'B2', recorded: 2 })]} />);
+        show(<Rows rows={[draftRow(), draftRow({ key: 'next', lot: 'B2', recorded: 2 })]} />);
         counts()[0]?.focus();
         await userEvent.keyboard('{Enter}');
         expect(now.rows.map((row) => row.quantity)).toEqual(['4', '']);
@@ -55,7 +57,7 @@ describe('a row that is counted', () => {
     });
 
     it('takes whole numbers only, and counts nothing else', async () => {
-        render(<Rows rows={[draftRow()]} />);
+        show(<Rows rows={[draftRow()]} />);
         for (const typed of ['-3', '1.5', '2e1', 'x']) {
             await userEvent.clear(counts()[0] as HTMLElement);
             await userEvent.type(counts()[0] as HTMLElement, typed.replace('x', 'four'));
@@ -71,7 +73,7 @@ describe('a row that is counted', () => {
 
     it('asks once whether the day or the month is first, and refuses a day that there is not', async () => {
         localStorage.clear();
-        render(<Rows rows={[draftRow()]} />);
+        show(<Rows rows={[draftRow()]} />);
         counts()[0]?.focus();
         await userEvent.keyboard('d');
         const date = screen.getByRole<HTMLInputElement>('textbox', { name: /^Date of/ });
@@ -91,7 +93,7 @@ describe('a row that is counted', () => {
     });
 
     it('keeps a date that cannot be read as typed, and says how to type it', async () => {
-        render(<Rows rows={[draftRow()]} />);
+        show(<Rows rows={[draftRow()]} />);
         counts()[0]?.focus();
         await userEvent.keyboard('d');
         const date = screen.getByRole<HTMLInputElement>('textbox', { name: /^Date of/ });
@@ -108,7 +110,7 @@ describe('a row that is counted', () => {
     });
 
     it('puts some of the pieces into another condition', async () => {
-        render(<Rows rows={[draftRow()]} />);
+        show(<Rows rows={[draftRow()]} />);
         counts()[0]?.focus();
         await userEvent.keyboard('c');
         const dialog = within(await screen.findByRole('dialog'));
@@ -116,7 +118,7 @@ describe('a row that is counted', () => {
         const pieces = dialog.getByRole('textbox', { name: 'How many of 4' });
         await userEvent.clear(pieces);
         await userEvent.type(pieces, '9');
-        expect(dialog.getByText('From 1 to 4.')).toBeTruthy();
+        expect(dialog.getByText('A whole number from 1 to 4.')).toBeTruthy();
         expect(dialog.getByRole<HTMLButtonElement>('button', { name: 'Set condition' }).disabled).toBe(true);
         await userEvent.clear(pieces);
         await userEvent.type(pieces, '1{Enter}');
@@ -128,12 +130,83 @@ describe('a row that is counted', () => {
     });
 
     it('shows what was refused at it, and takes the lot as a new one', async () => {
-        render(<Rows rows={[draftRow({ added: true, lot: 'C3' })]} errors={{ 'rows.0.lot': ['Not on record.'] }} />);
+        show(<Rows rows={[draftRow({ added: true, lot: 'C3' })]} errors={{ 'rows.0.lot': ['Not on record.'] }} />);
         expect(screen.getByRole('alert').textContent).toBe('Not on record.');
         await userEvent.click(screen.getByRole('checkbox', { name: /This lot is new/ }));
         expect(now.rows[0]?.newLot).toBe(true);
         expect(screen.queryByRole('alert')).toBeNull();
         await userEvent.click(screen.getByRole('button', { name: /^Not found after all/ }));
         expect(now.rows).toEqual([]);
+    });
+
+    it('asks whether so many are there that nobody would expect them', async () => {
+        show(<Rows rows={[draftRow()]} />);
+        await userEvent.type(counts()[0] as HTMLElement, '400');
+        expect(screen.getByText('Are there 400, of 4 recorded?')).toBeTruthy();
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(false);
+        await userEvent.click(screen.getByRole('button', { name: 'Yes, 400' }));
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(true);
+        await userEvent.type(counts()[0] as HTMLElement, '4000');
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(false);
+    });
+
+    it('steps by a thumb from what is recorded, and not below none', async () => {
+        show(<Rows rows={[draftRow({ recorded: 1 })]} />);
+        const fewer = screen.getByRole('button', { name: /^One fewer/ });
+        await userEvent.click(fewer);
+        await userEvent.click(fewer);
+        expect(now.rows[0]?.quantity).toBe('0');
+        await userEvent.click(screen.getByRole('button', { name: /^One more/ }));
+        expect(now.rows[0]?.quantity).toBe('1');
+    });
+});
+
+describe('a lot that is not the recorded one', () => {
+    beforeEach(() => keepToday('2026-11-27'));
+    afterEach(() => vi.unstubAllGlobals());
+
+    const other = () => draftRow({ quantity: '4', expires: '2027-04', origin: { lot: 'A1', expires: '2027-03' } });
+    const lots = (known: { lot: string | null; expires: string | null }[]) => serve(() => answer(known));
+
+    it('is settled at its row as a new one', async () => {
+        lots([{ lot: 'A1', expires: '2027-03' }]);
+        show(<Rows rows={[other()]} />);
+        expect(await screen.findByText('A1, Apr 2027: this lot is not on record.')).toBeTruthy();
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(false);
+        await userEvent.click(screen.getByRole('button', { name: 'It is a new lot' }));
+        expect(now.rows[0]).toMatchObject({ newLot: true, lot: 'A1', expires: '2027-04' });
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(true);
+    });
+
+    it('is settled as a misprint on record, which the note then says', async () => {
+        lots([]);
+        show(<Rows rows={[other()]} />);
+        await userEvent.click(await screen.findByRole('button', { name: 'The record has a misprint' }));
+        expect(now.note).toBe('Medium dressing reads A1, Apr 2027; on record was A1, Mar 2027.');
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(true);
+    });
+
+    it('is settled as another lot on record, chosen by its number', async () => {
+        lots([{ lot: 'B7', expires: '2029-01' }]);
+        show(<Rows rows={[other()]} />);
+        await userEvent.type(await screen.findByRole('combobox', { name: 'Another lot on record' }), 'B7');
+        await userEvent.click(await screen.findByRole('option', { name: 'B7, Jan 2029' }));
+        expect(now.rows[0]).toMatchObject({ lot: 'B7', expires: '2029-01', newLot: false });
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(true);
+    });
+
+    it('asks nothing where it is on record', async () => {
+        lots([{ lot: 'A1', expires: '2027-04' }]);
+        show(<Rows rows={[other()]} />);
+        await vi.waitFor(() => expect(isSettled(now.rows[0] as DraftRow)).toBe(true));
+        expect(screen.queryByText(/not on record/)).toBeNull();
+    });
+
+    it('is settled without a server too', async () => {
+        serve(() => Promise.reject(new TypeError('offline')));
+        show(<Rows rows={[other()]} />);
+        expect(screen.getByText('A1, Apr 2027: this device does not know this lot.')).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'It is a new lot' }));
+        expect(isSettled(now.rows[0] as DraftRow)).toBe(true);
     });
 });

@@ -109,7 +109,11 @@ describe('the vault', () => {
 
 describe('work of another version of the page', () => {
     it('is brought up to date, or left closed where it is newer', () => {
-        expect(upgraded('check', 1, { kit: 'QH-01' })).toEqual({ kit: 'QH-01', modules: [] });
+        expect(upgraded('check', 1, { kit: 'QH-01' })).toEqual({ kit: 'QH-01', modules: [], rows: [] });
+        const row = { lot: 'A1', expires: null, added: false, newLot: false };
+        expect(upgraded('check', 2, { rows: [row] })).toEqual({
+            rows: [{ ...row, origin: { lot: 'A1', expires: null }, known: null, sure: null }],
+        });
         expect(upgraded('check', versionOf('check'), { kit: 'QH-01', modules: [1] })).toEqual({
             kit: 'QH-01',
             modules: [1],
@@ -123,7 +127,7 @@ describe('work of another version of the page', () => {
         localStorage.setItem('sarcina.check.8.QH-06', JSON.stringify({ kit: 'QH-06', user: '8' }));
         localStorage.setItem('sarcina.form.list.1.2', JSON.stringify({ title: 'Half' }));
         takeOver('7');
-        expect(device.get('check:7:QH-05')).toEqual({ kit: 'QH-05', user: '7', modules: [] });
+        expect(device.get('check:7:QH-05')).toEqual({ kit: 'QH-05', user: '7', modules: [], rows: [] });
         expect(device.get('form:list.1.2')).toEqual({ title: 'Half' });
         expect(localStorage.getItem('sarcina.check.7.QH-05')).toBeNull();
         expect(localStorage.getItem('sarcina.check.8.QH-06')).not.toBeNull();

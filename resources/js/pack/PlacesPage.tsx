@@ -90,8 +90,7 @@ function Filters({ listing }: { listing: Listing }) {
                 gap: 3,
                 mb: 4,
                 gridTemplateColumns: {
-                    xs: 'minmax(0, 1fr)',
-                    sm: 'repeat(2, minmax(0, 1fr))',
+                    xs: 'repeat(2, minmax(0, 1fr))',
                     lg: '240px minmax(0, 2fr) repeat(3, minmax(0, 1fr))',
                 },
                 alignItems: 'start',

@@ -45,6 +45,12 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
                 py: 2,
                 borderTop: 1,
                 borderColor: 'divider',
+                // In hand each is a card of its own.
+                mb: { xs: 2, md: 0 },
+                px: { xs: 2, md: 0 },
+                border: { xs: 1, md: 0 },
+                borderRadius: { xs: '6px', md: 0 },
+                bgcolor: { xs: step.isDone ? 'canvas' : 'background.paper', md: 'transparent' },
             }}
         >
             <Checkbox
@@ -53,7 +59,10 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
                 slotProps={{ input: { 'aria-label': name } }}
                 sx={{ width: 44, height: 44 }}
             />
-            <Box sx={{ minWidth: 0 }}>
+            <Box
+                sx={{ minWidth: 0, minHeight: { xs: 56, md: 0 }, cursor: 'pointer' }}
+                onClick={() => onChange({ isDone: !step.isDone })}
+            >
                 <Typography>
                     <strong>{step.way === 'out' ? words.out : words.inWord}</strong> {row.name}
                 </Typography>

@@ -27,6 +27,9 @@ const stages: Stage[] = [
     { to: '/restock', word: words.restock, icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
 ];
 
+/** At the foot of the rail; in hand under More. */
+const settings: Stage = { to: '/settings', word: words.settings, icon: 'settings', here: /^\/settings/ };
+
 const inHand = [words.today, words.check, words.restock];
 
 /** The rail of the stages of the work, the finder, and the screen. */
@@ -72,7 +75,7 @@ export function Frame({ waiting }: { waiting: ReactNode }) {
                     {atDesk && <Who />}
                 </Box>
                 {waiting}
-                <div id="content">
+                <div id="content" tabIndex={-1}>
                     <Outlet context={frame} />
                 </div>
             </Box>
@@ -141,6 +144,9 @@ function Rail() {
             {stages.map((stage) => (
                 <StageLink key={stage.to} stage={stage} isHere={stage.here.test(pathname)} />
             ))}
+            <Box sx={{ mt: 'auto', display: 'grid' }}>
+                <StageLink stage={settings} isHere={settings.here.test(pathname)} />
+            </Box>
         </Box>
     );
 }

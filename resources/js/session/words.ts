@@ -30,6 +30,12 @@ export const words = {
     thereIsNoSuchPage: 'There is no such page',
     theAddressMayBeMistyped:
         "The address may be mistyped, or what it named was renamed. Use the finder, or go back to today's work.",
+    aNewerPageIsThere: 'A newer version of this page is there',
+    loadItAnew: 'Load the page again to go on with it. What you typed is saved on this device.',
+    thisScreenFailed: 'This screen cannot be shown',
+    tryItAnew:
+        'Load the page again. What you typed is saved on this device. If it fails again, tell the lead what you did and what stands below.',
+    loadThePageAgain: 'Load the page again',
     toToday: 'To Today',
     notAllIsSent: 'Not everything is sent',
     unsentHere: (records: string, waiting: number) =>

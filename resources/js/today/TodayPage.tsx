@@ -8,7 +8,7 @@ import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Notice } from '../ui/Notice';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
-import { ShiftVerdicts } from '../ui/ShiftVerdicts';
+import { sayShifts } from '../ui/ShiftVerdicts';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
@@ -78,7 +78,9 @@ export function TodayPage() {
                                         </Typography>
                                     }
                                 >
-                                    <ByPlace work={work} />
+                                    {work.map((row) => (
+                                        <WorkRow key={row.kit} row={row} />
+                                    ))}
                                 </Sheet>
                             )
                         );
@@ -140,26 +142,6 @@ function Counts({ today }: { today: Schemas['TodayResource'] }) {
     );
 }
 
-function ByPlace({ work }: { work: Schemas['WorkResource'][] }) {
-    const places = [...new Map(work.map((row) => [row.place.id, row.place])).values()];
-    return (
-        <>
-            {places.map((place) => (
-                <Box key={place.id} sx={{ mt: 1 }}>
-                    <Typography variant="h3" sx={{ color: 'text.secondary', pt: 2 }}>
-                        {place.path}
-                    </Typography>
-                    {work
-                        .filter((row) => row.place.id === place.id)
-                        .map((row) => (
-                            <WorkRow key={row.kit} row={row} />
-                        ))}
-                </Box>
-            ))}
-        </>
-    );
-}
-
 function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
     const { may } = useSession();
     const word = row.job === 'restock' ? words.restock : row.check_kind === 'quick' ? words.quickCheck : words.check;
@@ -170,14 +152,14 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                 gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) auto' },
                 gap: '4px 16px',
                 alignItems: 'center',
-                py: 2,
+                py: 1,
                 borderBottom: 1,
                 borderColor: 'divider',
                 '&:last-of-type': { borderBottom: 0 },
             }}
         >
             <Box sx={{ minWidth: 0 }}>
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, alignItems: 'center' }}>
                     <Box
                         component={Link}
                         to={`/kits/${row.kit}`}
@@ -192,17 +174,18 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                     </Box>
                     <VerdictMark verdict={row.verdict} />
                 </Box>
-                <ShiftVerdicts shifts={row.shifts} />
-                {row.reasons.map((reason) => (
-                    <Typography key={reason} variant="body2">
-                        {reason}
-                    </Typography>
-                ))}
-                {row.more_reasons > 0 && (
-                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                        and {count(row.more_reasons, 'more reason')}
-                    </Typography>
-                )}
+                <Typography variant="body2" sx={{ lineHeight: 1.35 }}>
+                    <Box component="span" sx={{ color: 'text.secondary' }}>
+                        {row.place.path}
+                    </Box>
+                    {[
+                        ...(row.shifts.length > 0 ? [sayShifts(row.shifts)] : []),
+                        ...row.reasons,
+                        ...(row.more_reasons > 0 ? [`and ${count(row.more_reasons, 'more reason')}`] : []),
+                    ].map((text) => (
+                        <span key={text}> · {text}</span>
+                    ))}
+                </Typography>
             </Box>
             {may(row.job) && (
                 <Button
@@ -210,7 +193,7 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                     to={`/kits/${row.kit}/${row.job}`}
                     variant={row.band === 'now' || row.band === 'stop' ? 'contained' : 'outlined'}
                     aria-label={`${word} ${row.kit}`}
-                    sx={{ minWidth: 120 }}
+                    sx={{ minWidth: 110, minHeight: { md: 38 }, py: { md: 0.5 } }}
                 >
                     {word}
                 </Button>

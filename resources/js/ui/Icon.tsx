@@ -7,6 +7,7 @@ const shapes = {
     pack: 'M4 9h16v10H4zM9 9V6h6v3M4 13h5M15 13h5',
     check: 'M4 6h8M4 12h6M4 18h8M13 13l3 3 5-7',
     restock: 'M4 20V9l8-5 8 5v11M8 20v-7h8v7M8 16.5h8',
+    settings: 'M4 7h9M17 7h3M4 17h3M11 17h9M15 4.500v5M9 14.500v5',
     more: 'M6 12h.01M12 12h.01M18 12h.01',
     find: 'M10.5 4a6.5 6.5 0 1 0 0 13 6.5 6.5 0 0 0 0-13zM15.5 15.5 21 21',
     item: 'M12 4l8 4v8l-8 4-8-4V8zM4 8l8 4 8-4M12 12v8',

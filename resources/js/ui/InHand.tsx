@@ -61,7 +61,12 @@ export function InHand({ title, progress, doing, strip, picture, menu, children,
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {doing}
                     </Typography>
-                    <Typography ref={heading} variant="h1" tabIndex={-1} sx={{ fontSize: 22, outline: 'none' }}>
+                    <Typography
+                        ref={heading}
+                        variant="h1"
+                        tabIndex={-1}
+                        sx={{ fontSize: 22, '&:focus-visible': { outline: 'none' } }}
+                    >
                         {title}
                         <Box component="span" sx={{ fontSize: 16, fontWeight: 500 }}>
                             , {progress}

@@ -29,7 +29,7 @@ export function ShowOnly({ listing, label }: { listing: Listing; label?: string 
             label={label ?? words.showOnly}
             value={text}
             onChange={(event) => setText(event.target.value)}
-            sx={{ width: { xs: '100%', sm: 240 } }}
+            sx={{ width: { xs: '100%', sm: 240 }, gridColumn: { xs: '1 / -1', lg: 'auto' } }}
         />
     );
 }

@@ -1,8 +1,12 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
+import { useLocation } from 'react-router';
 import { isProblem } from '../api/client';
 import { words } from './words';
+
+/** The page that is opened begins where the browser puts it. */
+let isFirst = true;
 
 interface PageProps {
     title: string;
@@ -13,9 +17,18 @@ interface PageProps {
 
 /** A screen: its heading, what can be done there, and its content. */
 export function Page({ title, above, beside, children }: PageProps) {
+    const { pathname } = useLocation();
+    const heading = useRef<HTMLHeadingElement>(null);
     useEffect(() => {
         document.title = words.sarcina(title);
     }, [title]);
+    useEffect(() => {
+        // Whoever came here by a link goes on from the heading; who types into something is left there.
+        if (!isFirst && document.activeElement?.matches('input, textarea, select') !== true) {
+            heading.current?.focus({ preventScroll: true });
+        }
+        isFirst = false;
+    }, [pathname]);
     return (
         <Box component="main" sx={{ p: { xs: 4, md: 6 }, pb: { xs: 26, md: 8 }, maxWidth: 1680, mx: 'auto' }}>
             {above}
@@ -29,7 +42,9 @@ export function Page({ title, above, beside, children }: PageProps) {
                     mb: 4,
                 }}
             >
-                <Typography variant="h1">{title}</Typography>
+                <Typography variant="h1" ref={heading} tabIndex={-1} sx={{ '&:focus-visible': { outline: 'none' } }}>
+                    {title}
+                </Typography>
                 {beside && <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>{beside}</Box>}
             </Box>
             {children}

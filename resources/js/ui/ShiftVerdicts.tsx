@@ -27,3 +27,10 @@ export function ShiftVerdicts({ shifts }: { shifts: Schemas['ShiftVerdictResourc
         </Box>
     );
 }
+
+/** The same in a sentence: "Day shift: Ready, evening shift, now: Not ready (nobody trained)". */
+export function sayShifts(shifts: Schemas['ShiftVerdictResource'][]): string {
+    return shifts
+        .map((one) => `${words.inShift(one.shift, one.now)}: ${verdictWords[one.verdict]} (${sayUsers(one.scope)})`)
+        .join(', ');
+}

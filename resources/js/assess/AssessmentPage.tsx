@@ -18,6 +18,7 @@ import { AreaPlans } from './AreaPlans';
 import { AreaQuestions } from './AreaQuestions';
 import { Signing } from './Signing';
 import { Totals } from './Totals';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 /** An assessment: its areas with their questions, and beside them the plan that follows. */
@@ -82,14 +83,7 @@ export default function AssessmentPage() {
                 </Sheet>
             )}
             {area && (
-                <Box
-                    sx={{
-                        display: 'grid',
-                        gap: 4,
-                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
-                        alignItems: 'start',
-                    }}
-                >
+                <TwoColumns>
                     {mayPlan ? (
                         <AreaQuestions key={area.id} assessment={site.id} area={area} />
                     ) : (
@@ -98,7 +92,7 @@ export default function AssessmentPage() {
                     <Box sx={{ position: { lg: 'sticky' }, top: { lg: 12 } }}>
                         <AreaPlans site={site} area={area} mayOverride={mayPlan} />
                     </Box>
-                </Box>
+                </TwoColumns>
             )}
             <Totals site={site} />
             {mayPlan && <Scheme site={site} />}

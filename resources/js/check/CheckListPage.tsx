@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
@@ -11,6 +10,7 @@ import { Empty, Page, Sheet, Trouble } from '../ui/Page';
 import { useListing } from '../ui/useListing';
 import { count } from '../ui/words';
 import { drafts } from './drafts';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 const groups = [
@@ -42,18 +42,11 @@ export default function CheckListPage() {
                 </>
             }
         >
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns>
                 {groups.map((group) => (
                     <Group key={group.work} {...group} q={text.get('q')} />
                 ))}
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

@@ -13,6 +13,7 @@ import { Notice } from '../ui/Notice';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayDay, sayInstant, verdictWords } from '../ui/words';
 import { CountedRows } from './CountedRows';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 type Check = Schemas['CheckResource'];
@@ -54,14 +55,7 @@ export default function SignedCheckPage() {
             }
         >
             <Standing check={check} />
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns widths="1.25fr 1fr">
                 <Box sx={{ minWidth: 0 }}>
                     <AsSigned check={check} />
                 </Box>
@@ -69,7 +63,7 @@ export default function SignedCheckPage() {
                     <Today kit={check.kit} />
                     <BasedOn check={check} />
                 </Box>
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

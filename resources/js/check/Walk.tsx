@@ -11,6 +11,7 @@ import { KeysDialog } from './KeysDialog';
 import { PocketLines } from './PocketLines';
 import { RunningVerdict } from './RunningVerdict';
 import { useRunningVerdict } from './useRunningVerdict';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 export interface WalkProps {
@@ -106,14 +107,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                     </Button>
                 }
             >
-                <Box
-                    sx={{
-                        display: 'grid',
-                        gap: 4,
-                        gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.15fr)' },
-                        alignItems: 'start',
-                    }}
-                >
+                <TwoColumns widths="1fr 1.15fr">
                     <Box sx={{ minWidth: 0, position: { lg: 'sticky' }, top: 8, display: 'grid', gap: 4 }}>
                         <OpenKit
                             leaves={kit.leaves}
@@ -151,7 +145,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                             onLeave={onLeave}
                         />
                     </Box>
-                </Box>
+                </TwoColumns>
                 <KeysDialog open={showsKeys} onClose={() => setShowsKeys(false)} />
             </Page>
         </Box>

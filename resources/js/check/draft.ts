@@ -154,12 +154,15 @@ export function setModule(draft: Draft, code: string, to: Partial<DraftModule>):
 
 /** Signed now: it is sent as soon as the server answers. */
 export function sign(draft: Draft): Draft {
+    const doneAt = timeNow();
     return {
         ...draft,
+        // Begun with a clock that was ahead: it was not after it was done.
+        startedAt: draft.startedAt < doneAt ? draft.startedAt : doneAt,
         isWaiting: true,
         errors: {},
         trouble: null,
-        doneAt: timeNow(),
+        doneAt,
         clockCheckedAt: clockCheckedAt(),
     };
 }

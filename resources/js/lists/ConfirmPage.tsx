@@ -10,6 +10,7 @@ import { Row, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { sayList } from '../ui/words';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 type Line = Schemas['ListLineResource'];
@@ -68,14 +69,7 @@ export default function ConfirmPage() {
                     {words.firstWhenAllAreCompared}
                 </Notice>
             )}
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns>
                 <div>
                     {line && !list.confirmed && (
                         <Compare key={line.code} list={list} line={line} onDone={() => next(line)} />
@@ -119,7 +113,7 @@ export default function ConfirmPage() {
                         ))}
                     </Box>
                 </Sheet>
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

@@ -9,6 +9,7 @@ import { useSession } from '../session/useSession';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count, sayGoodUntil, sayMoney, sayScope } from '../ui/words';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 /** One item: what it is for, what it needs beside it, where it is and where it is missing. */
@@ -33,14 +34,7 @@ export default function ItemPage() {
                 )
             }
         >
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.4fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns widths="1fr 1.4fr">
                 <Sheet title={item.purpose}>
                     <Caution text={item.caution} />
                     <About item={item} />
@@ -71,7 +65,7 @@ export default function ItemPage() {
                         <Typography sx={{ mt: 2 }}>{words.firstOf(item.carried.length, item.carried_rows)}</Typography>
                     )}
                 </Sheet>
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

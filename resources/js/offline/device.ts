@@ -15,6 +15,8 @@ export interface Closed {
     kind: string;
     personName: string;
     isWaiting: boolean;
+    /** Kept by a newer page than this one: loading the page again opens it. */
+    isNewer: boolean;
 }
 
 type Person = { id: string; name: string };
@@ -222,7 +224,8 @@ class Device {
         this.closedOnes = [];
         for (const locked of await (await db()).getAll('locked')) {
             if (!(await this.read(locked))) {
-                this.closedOnes.push(locked);
+                const isNewer = locked.person === this.person?.id && locked.version > versionOf(locked.kind);
+                this.closedOnes.push({ ...locked, isNewer });
             }
         }
     }

@@ -17,6 +17,7 @@ import { Page, Sheet, Waiting } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
 import { count, sayList, sayScope } from '../ui/words';
 import { EQUIP, equipId, type EquipDraft } from './equip';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 /** The device's own list: it serves gloves and keys alike. */
@@ -77,14 +78,7 @@ export default function EquipPage() {
     };
     return (
         <Page title={words.equipANewKit}>
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.2fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns widths="1fr 1.2fr">
                 <Sheet title={words.whatAndWhere}>
                     <Box component="form" noValidate onSubmit={submit} sx={{ display: 'grid', gap: 4, mt: 3 }}>
                         <TextField
@@ -145,7 +139,7 @@ export default function EquipPage() {
                         <Typography sx={{ color: 'text.secondary' }}>{words.chooseADesignToSee}</Typography>
                     </Sheet>
                 )}
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

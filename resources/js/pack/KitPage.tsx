@@ -18,6 +18,7 @@ import { PocketContents } from './PocketContents';
 import { SealDialog } from './SealDialog';
 import { Unsettled } from './Unsettled';
 import { VerdictSheet } from './VerdictSheet';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 /** One kit: its picture, what is in each pocket, its verdict with reasons, its last check and its place. */
@@ -98,14 +99,7 @@ export default function KitPage() {
                     </Link>
                 </Notice>
             )}
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1.25fr) minmax(0, 1fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns widths="1.25fr 1fr">
                 <Box sx={{ minWidth: 0 }}>
                     <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
                     <Unsettled kit={kit.code} />
@@ -120,7 +114,7 @@ export default function KitPage() {
                     </Box>
                     <ListWarning list={kit.list} />
                 </Box>
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

@@ -9,6 +9,7 @@ import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { useListing } from '../ui/useListing';
 import { count } from '../ui/words';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 /** Kits that want something, and the stores. */
@@ -32,14 +33,7 @@ export default function RestockListPage() {
                 </>
             }
         >
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1.4fr) minmax(0, 1fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns widths="1.4fr 1fr">
                 <Sheet title={words.toRestock(things)}>
                     {data.kits.length === 0 && (
                         <Empty>{listing.isAll ? words.noKitNeedsRestockingWhat : words.noKitMatches}</Empty>
@@ -85,7 +79,7 @@ export default function RestockListPage() {
                         </Table>
                     )}
                 </Sheet>
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

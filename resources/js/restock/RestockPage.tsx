@@ -19,6 +19,7 @@ import { RestockInHand } from './RestockInHand';
 import { BeginAnew, ChooseStore, FinishRestock, NothingToDo } from './RestockState';
 import { beginRestock, restockId, restocks, type RestockDraft } from './draft';
 import type { Step } from './steps';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 /** The pick list, walked pocket by pocket: what goes out, what goes in, confirmed lot by lot. */
@@ -120,14 +121,7 @@ function AtDesk({ kit, draft, stores, onStore }: WalkProps) {
                 </>
             }
         >
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: 4,
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1.1fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns widths="1fr 1.1fr">
                 <Box sx={{ minWidth: 0 }}>
                     <OpenKit
                         leaves={kit.leaves}
@@ -170,7 +164,7 @@ function AtDesk({ kit, draft, stores, onStore }: WalkProps) {
                         </Sheet>
                     )}
                 </Box>
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

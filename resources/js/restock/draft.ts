@@ -55,12 +55,15 @@ export const restocks = {
 
 /** Signed now: it is sent as soon as the server answers. */
 export function finish(draft: RestockDraft): RestockDraft {
+    const doneAt = timeNow();
     return {
         ...draft,
+        // Begun with a clock that was ahead: it was not after it was done.
+        begunAt: draft.begunAt < doneAt ? draft.begunAt : doneAt,
         isWaiting: true,
         errors: {},
         trouble: null,
-        doneAt: timeNow(),
+        doneAt,
         clockCheckedAt: clockCheckedAt(),
     };
 }

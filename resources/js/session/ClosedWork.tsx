@@ -7,9 +7,11 @@ import { words } from './words';
 /** Work on this device that others began: who has to sign in here so that it is sent. Nothing else of it can be read. */
 export function ClosedWork() {
     const closed = useSyncExternalStore(device.subscribe, () => device.closed());
-    const people = [...new Set(closed.map((one) => one.personName))];
-    return people.map((name) => {
-        const own = closed.filter((one) => one.personName === name && one.kind !== 'form');
+    const newer = closed.filter((one) => one.isNewer).length;
+    const others = closed.filter((one) => !one.isNewer && one.kind !== 'form');
+    const people = [...new Set(others.map((one) => one.personName))];
+    const said = people.map((name) => {
+        const own = others.filter((one) => one.personName === name);
         const waiting = own.filter((one) => one.isWaiting);
         const shown = waiting.length > 0 ? waiting : own;
         return (
@@ -23,4 +25,10 @@ export function ClosedWork() {
             )
         );
     });
+    return (
+        <>
+            {newer > 0 && <Typography sx={{ my: 2 }}>{words.keptByANewerPage(count(newer, 'record'))}</Typography>}
+            {said}
+        </>
+    );
 }

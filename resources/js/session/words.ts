@@ -49,6 +49,8 @@ export const words = {
     sending: 'Sending…',
     stillNotSent: 'The server did not take everything. Stay, or leave it here, locked.',
     leaveItLocked: 'Sign out, leave it locked here',
+    keptByANewerPage: (records: string) =>
+        `${records} on this device began with a newer version of this page. Load the page again to go on.`,
     waitsToBeSent: (records: string, name: string) =>
         `${records} of ${name} on this device wait to be sent. Only ${name} can open them, by signing in here.`,
     isNotFinished: (records: string, name: string) =>

@@ -14,6 +14,7 @@ import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
 import { Unsettled } from '../pack/Unsettled';
 import { Horizon } from './Horizon';
+import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 const ASK_AGAIN_MS = 1500;
@@ -44,14 +45,7 @@ export function TodayPage() {
             above={<Typography sx={{ color: 'text.secondary' }}>{sayWeekday(today.as_of)}</Typography>}
             beside={<Counts today={today} />}
         >
-            <Box
-                sx={{
-                    display: 'grid',
-                    gap: { xs: 4, lg: 5 },
-                    gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) minmax(0, 1fr)' },
-                    alignItems: 'start',
-                }}
-            >
+            <TwoColumns>
                 <div>
                     {today.worker_silent_since && (
                         <Notice>
@@ -112,7 +106,7 @@ export function TodayPage() {
                     <Horizon today={today} />
                     <Asks />
                 </Box>
-            </Box>
+            </TwoColumns>
         </Page>
     );
 }

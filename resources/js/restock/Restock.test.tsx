@@ -1,0 +1,107 @@
+import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { afterEach, describe, expect, it, vi } from 'vitest';
+import { sendWaiting } from '../offline/outbox';
+import { kit } from '../testing/samples';
+import { answer, refuse, serve } from '../testing/server';
+import { show } from '../testing/show';
+import { beginRestock, finish, piecesOf, restocks, restockSender, type RestockDraft } from './draft';
+import { RestockRow } from './RestockRow';
+import type { Step } from './steps';
+
+afterEach(() => vi.unstubAllGlobals());
+
+const plan = {
+    store: 's1',
+    store_name: 'Cupboard',
+    stores: [],
+    until: '2027-01-31',
+    base: { epoch: 1, number: 40 },
+    missing: [],
+    out: [
+        {
+            pocket_id: 'front',
+            lot_id: 'l1',
+            lot: 'A1',
+            name: 'Medium dressing',
+            condition: 'opened',
+            quantity: 1,
+            to: 'discard',
+            because: 'opened',
+            good_until: null,
+            caution: null,
+        },
+    ],
+    in: [
+        { pocket_id: 'front', lot_id: 'l2', lot: 'B2', name: 'Medium dressing', quantity: 2, good_until: '2029-01-31' },
+        { pocket_id: null, lot_id: 'l3', lot: 'C3', name: 'Scissors', quantity: 1, good_until: null },
+    ],
+} as unknown as Parameters<typeof beginRestock>[1];
+
+const begun = (): RestockDraft => beginRestock(kit(), plan);
+
+describe('a restock', () => {
+    it('has a pocket for everything, also for what no line names', () => {
+        expect(begun().steps.map((step) => [step.way, step.pocket])).toEqual([
+            ['out', 'front'],
+            ['in', 'front'],
+            ['in', 'front'],
+        ]);
+    });
+
+    it('sends what is ticked alone, with the time at which it was done, and then goes', async () => {
+        const draft = begun();
+        const steps = draft.steps.map((step, at) => ({ ...step, isDone: at !== 2 }));
+        restocks.keep(finish({ ...draft, steps, sealReason: 'used' }));
+        const sent = serve(() => answer({ kit: {} }));
+        expect(await sendWaiting([restockSender])).toBe(1);
+        expect(sent[0]).toMatchObject({
+            method: 'PUT',
+            path: `/api/kits/QH-03/restocks/${draft.id}`,
+            body: {
+                store: 's1',
+                base: { epoch: 1, number: 40 },
+                out: [{ pocket_id: 'front', lot_id: 'l1', condition: 'opened', quantity: 1, to: 'discard' }],
+                in: [{ pocket_id: 'front', lot_id: 'l2', quantity: 2 }],
+                seal_reason: 'used',
+                seal_set: null,
+            },
+        });
+        expect(restocks.of('QH-03')).toBeNull();
+    });
+
+    it('that is refused stays, with the reason', async () => {
+        restocks.keep(finish(begun()));
+        serve(() => refuse(409, 'The kit was changed in the meantime.'));
+        expect(await sendWaiting([restockSender])).toBe(0);
+        expect(restocks.of('QH-03')).toMatchObject({
+            isWaiting: false,
+            trouble: { detail: 'The kit was changed in the meantime.' },
+        });
+    });
+});
+
+describe('a step', () => {
+    const step = (quantity: string): Step => ({ ...begun().steps[1], quantity }) as Step;
+
+    it.each([
+        ['2', 2],
+        ['-2', null],
+        ['1.5', null],
+        ['', null],
+        ['two', null],
+    ])('of %j pieces is of %j', (typed, pieces) => expect(piecesOf(step(typed))).toBe(pieces));
+
+    it('says what is wrong with its pieces, and keeps what was typed', async () => {
+        const onChange = vi.fn();
+        show(<RestockRow step={step('1.5')} error={undefined} onChange={onChange} onFocus={() => undefined} />);
+        expect(screen.getByText('A whole number of pieces.')).toBeTruthy();
+        await userEvent.type(screen.getByRole('textbox'), '9');
+        expect(onChange).toHaveBeenLastCalledWith({ quantity: '9' });
+    });
+
+    it('asks about more than the list says', () => {
+        show(<RestockRow step={step('20')} error={undefined} onChange={() => undefined} onFocus={() => undefined} />);
+        expect(screen.getByText('The list says 2. Is it so many?')).toBeTruthy();
+    });
+});

@@ -1,0 +1,80 @@
+import { render, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { MemoryRouter, useLocation } from 'react-router';
+import { describe, expect, it } from 'vitest';
+import { ExportSheet, Pager, ShowOnly, SortHead } from './Listing';
+import { useListing } from './useListing';
+
+function List({ page = { page: 1, pages: 3, in_all: 120 } }) {
+    const listing = useListing(['q', 'verdict']);
+    const { search } = useLocation();
+    return (
+        <>
+            <output>{search}</output>
+            <ShowOnly listing={listing} />
+            <table>
+                <thead>
+                    <tr>
+                        <SortHead listing={listing} by="name" first>
+                            Name
+                        </SortHead>
+                        <SortHead listing={listing} by="due">
+                            Due
+                        </SortHead>
+                    </tr>
+                </thead>
+            </table>
+            <Pager page={page} listing={listing} things="120 kits" />
+            <ExportSheet listing={listing} path="/kits" />
+        </>
+    );
+}
+
+const at = (address: string, page?: { page: number; pages: number; in_all: number }) =>
+    render(
+        <MemoryRouter initialEntries={[address]}>
+            <List page={page} />
+        </MemoryRouter>,
+    );
+const address = () => screen.getByRole('status').textContent;
+
+describe('a list', () => {
+    it('keeps what is looked for in its address, after a pause, and begins at its first page', async () => {
+        at('/kits?page=3&verdict=ready');
+        await userEvent.type(screen.getByRole('textbox', { name: 'Show only' }), 'burn');
+        await screen.findByText('?verdict=ready&q=burn');
+    });
+
+    it('is sorted by the heading that is pressed, and the other way round when it is pressed again', async () => {
+        at('/kits');
+        const head = (name: string) => screen.getByRole('columnheader', { name: new RegExp(`^${name}`) });
+        expect(head('Name').getAttribute('aria-sort')).toBe('ascending');
+        await userEvent.click(screen.getByRole('button', { name: 'Due' }));
+        expect(address()).toBe('?sort=due');
+        expect(head('Due').getAttribute('aria-sort')).toBe('ascending');
+        await userEvent.click(screen.getByRole('button', { name: /^Due/ }));
+        expect(address()).toBe('?sort=due&order=down');
+        expect(head('Due').getAttribute('aria-sort')).toBe('descending');
+        expect(head('Name').getAttribute('aria-sort')).toBe('none');
+    });
+
+    it('says which rows it shows, of how many, and turns its pages', async () => {
+        at('/kits?page=3', { page: 3, pages: 3, in_all: 120 });
+        expect(screen.getByText('101 to 120 of 120 kits')).toBeTruthy();
+        expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Next' }).disabled).toBe(true);
+        await userEvent.click(screen.getByRole('button', { name: 'Previous' }));
+        expect(address()).toBe('?page=2');
+    });
+
+    it('is exported as it is filtered and sorted, all of it', () => {
+        at('/kits?page=2&verdict=ready&sort=due&order=down');
+        expect(screen.getByRole('link', { name: 'Export as CSV' }).getAttribute('href')).toBe(
+            '/api/kits?verdict=ready&sort=due&order=down&format=csv',
+        );
+    });
+
+    it('of one page shows no pages', () => {
+        at('/kits', { page: 1, pages: 1, in_all: 3 });
+        expect(screen.queryByRole('navigation')).toBeNull();
+    });
+});

@@ -87,6 +87,22 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $visit->keys(WebDriverKeys::ENTER)->seeHeading('History of QH-07 Tree crew bag')->see('Restocked by Tobias Renn')->see('Full check by Tobias Renn')->see('disposed of, from Deep wounds, good')->see('found damaged, recorded as good');
     }
 
+    public function test_the_keyboard_goes_on_from_the_heading_of_each_screen(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $focused = fn (): string => (string) $visit->chrome->driver->executeScript('return document.activeElement.tagName + " " + document.activeElement.id');
+        $this->tabTo($visit, 'Lists');
+        $visit->keys(WebDriverKeys::ENTER)->seeHeading('Lists');
+        $visit->wait(fn (): bool => trim($focused()) === 'H1', 'The heading is not in focus.');
+        $visit->keys(WebDriverKeys::TAB);
+        $this->assertSame('Items', $visit->focused(), 'The first that can be pressed below it.');
+        $visit->open('/kits/QH-01')->seeHeading('QH-01 Visitor desk box')->keys(WebDriverKeys::TAB);
+        $this->assertSame('Skip to the content', $visit->focused());
+        $visit->keys(WebDriverKeys::ENTER);
+        $visit->wait(fn (): bool => $focused() === 'DIV content', 'The content is not in focus.');
+        $this->assertSame(1, count($visit->all('//main')));
+    }
+
     public function test_a_large_kit_takes_few_keys(): void
     {
         $visit = $this->atDesk()->signIn('keeper');

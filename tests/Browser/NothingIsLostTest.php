@@ -135,6 +135,30 @@ final class NothingIsLostTest extends BrowserTestCase
         $this->assertSame('Door jams', $visit->find('//textarea')->getText());
     }
 
+    public function test_records_about_people_are_never_kept_on_the_device(): void
+    {
+        $visit = $this->atDesk()->signIn('lead');
+        $visit->open('/kits/QH-01')->seeHeading('QH-01 Visitor desk box');
+        $visit->open('/assess/people')->see('Casimir Holt');
+        $visit->open('/kits/QH-01/history')->see('Equipped');
+        $visit->open('/items')->seeHeading('Items')->see('of 97 items');
+        $kept = fn (): array => (array) $visit->chrome->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            (async () => {
+                const paths = [];
+                for (const name of await caches.keys()) {
+                    for (const request of await (await caches.open(name)).keys()) {
+                        paths.push(new URL(request.url).pathname);
+                    }
+                }
+                done(paths);
+            })();
+        JS);
+        $visit->wait(fn (): bool => in_array('/api/items', $kept(), true), 'What was read is not kept.');
+        $this->assertContains('/', $kept(), 'The page itself.');
+        $this->assertSame([], array_values(array_filter($kept(), static fn (string $path): bool => preg_match('#people|session|device-keys|history|import|export#', $path) === 1)));
+    }
+
     public function test_somebody_elses_role(): void
     {
         $visit = $this->atDesk()->signIn('member');

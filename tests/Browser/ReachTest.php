@@ -95,6 +95,11 @@ final class ReachTest extends BrowserTestCase
     private function faults(\Tests\Browser\Support\Visit $visit, string $where): array
     {
         $driver = $visit->chrome->driver;
+        // What fades in has its colours when it stands.
+        $visit->wait(
+            static fn (): bool => $driver->executeScript('return document.getAnimations().every((one) => one.playState !== "running")') === true,
+            'It keeps moving.',
+        );
         $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         $found = $driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.slice(0, 3).map((node) => node.html.slice(0, 140) + " " + node.any.map((any) => any.message).join(" ")).join(" | "))))');
 

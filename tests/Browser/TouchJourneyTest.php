@@ -36,7 +36,7 @@ final class TouchJourneyTest extends BrowserTestCase
         $visit->press('Save and update status')->seeHeading('QH-30 Spare set for visitors')->see('Ready. Everything on the list is there')->see('it was never checked');
 
         $visit->press('Check QH-30')->seeHeading('Front, At hand, 0 of 2')->see('Check QH-30 Spare set for visitors')->see('0 of 6 rows counted');
-        $visit->press('As recorded: Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->seeHeading('Front, At hand, 1 of 2');
+        $visit->press('As recorded: 1, Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->seeHeading('Front, At hand, 1 of 2');
         $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'One fewer of Windlass tourniquet')]"));
         $visit->see('1 fewer')->see('Not ready');
         $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'One more of Windlass tourniquet')]"));

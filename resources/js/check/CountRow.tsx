@@ -114,7 +114,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     <Button
                         size="small"
                         onClick={asRecorded}
-                        aria-label={words.asRecorded(what)}
+                        aria-label={row.added ? words.asRecorded(what) : `${words.asRecordedOf(row.recorded)}, ${what}`}
                         sx={{
                             // In hand the largest target of the card, and its first.
                             minHeight: { xs: 56, md: 36 },

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
+import { KitLink } from '../ui/KitLink';
 import { VerdictMark } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
 import { words } from './words';
@@ -34,18 +35,7 @@ export function KitLine({ kit, job, isPlaced = false }: KitLineProps) {
         >
             <Box sx={{ minWidth: 0 }}>
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
-                    <Box
-                        component={Link}
-                        to={`/kits/${kit.code}`}
-                        sx={{
-                            color: 'primary.main',
-                            fontWeight: 700,
-                            textDecoration: 'none',
-                            '&:hover': { textDecoration: 'underline' },
-                        }}
-                    >
-                        {kit.code} {kit.name}
-                    </Box>
+                    <KitLink code={kit.code} name={kit.name} />
                     <VerdictMark verdict={kit.verdict} />
                 </Box>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>

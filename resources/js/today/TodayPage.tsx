@@ -9,6 +9,7 @@ import { useSession } from '../session/useSession';
 import { Notice } from '../ui/Notice';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { sayShifts } from '../ui/ShiftVerdicts';
+import { KitLink } from '../ui/KitLink';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
@@ -154,18 +155,7 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
         >
             <Box sx={{ minWidth: 0 }}>
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, alignItems: 'center' }}>
-                    <Box
-                        component={Link}
-                        to={`/kits/${row.kit}`}
-                        sx={{
-                            color: 'primary.main',
-                            fontWeight: 700,
-                            textDecoration: 'none',
-                            '&:hover': { textDecoration: 'underline' },
-                        }}
-                    >
-                        {row.kit} {row.kit_name}
-                    </Box>
+                    <KitLink code={row.kit} name={row.kit_name} />
                     <VerdictMark verdict={row.verdict} />
                 </Box>
                 <Typography variant="body2" sx={{ lineHeight: 1.35 }}>

@@ -124,7 +124,10 @@ final class Visit
                     break;
                 }
 
-                return str_starts_with((string) $this->field($label)->getAttribute('value'), $option) && $this->all($found) === [];
+                $value = (string) $this->field($label)->getAttribute('value');
+
+                // Where several are chosen, the field is empty again for the next.
+                return ($value === '' || str_starts_with($value, $option)) && $this->all('//li[@role="option"]') === [];
             }, "{$option} cannot be chosen.");
 
             return $this;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalogue;
 
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\OpenedLife;
 use Sarcina\Core\Kit\CompanionNeed;
 use Sarcina\Core\Kit\CompanionsPer;
 use Sarcina\Core\Kit\Item;
@@ -132,7 +133,12 @@ final class Catalogue
              * } $item
              */
             $this->rows[$item->code] = $item;
-            /** @var object{mass_g: int, scope: string, keeps_as_reserve: int, superseded_by: string|null} $more */
+            /**
+             * @var object{
+             *     mass_g: int, scope: string, keeps_as_reserve: int, superseded_by: string|null,
+             *     opened_life: int|null, opened_life_unit: 'days'|'weeks'|'months'|null,
+             * } $more
+             */
             $more = $item;
             $this->items[$item->code] = new Item(
                 $item->code,
@@ -153,6 +159,7 @@ final class Catalogue
                     ),
                 ),
                 $more->superseded_by,
+                $more->opened_life === null ? null : OpenedLife::days((int) $more->opened_life, $more->opened_life_unit ?? 'days'),
             );
         }
     }

@@ -126,6 +126,7 @@ final class Words
             FindingKind::Short => $this->shortage($judged, $finding),
             FindingKind::Unpaired => [null, $this->companions($judged, (string) $finding->item?->code)],
             FindingKind::Overweight => [$judged->judgement->mass, (string) $judged->plan->maxMass],
+            FindingKind::MostlyMissing => [$finding->empty, "{$finding->required} required lines".($finding->part === null ? '' : " in {$finding->part}")],
             default => [$row?->quantity, null],
         };
 
@@ -183,6 +184,7 @@ final class Words
             FindingKind::Unpaired => "{$fact->subject} is missing a required companion item: {$fact->detail}",
             FindingKind::Superseded => "{$fact->subject} is an outdated model",
             FindingKind::Surplus => "{$fact->subject}: more pieces than the list asks for",
+            FindingKind::MostlyMissing => "No usable piece for {$fact->quantity} of {$fact->detail}",
             FindingKind::Overweight => "The kit weighs {$fact->quantity} g; its limit is {$fact->detail} g",
         };
     }
@@ -210,6 +212,7 @@ final class Words
             FindingKind::Unpaired => 'Put the missing item beside it.',
             FindingKind::Superseded => 'Replace it when it is used or expires.',
             FindingKind::Surplus => 'Return the rest to the store, or leave it.',
+            FindingKind::MostlyMissing => 'Fill the kit from the restock list, or take it out of service.',
             FindingKind::Overweight => 'Remove what no line asks for.',
         };
     }

@@ -213,6 +213,7 @@ final class CompareWithList
             $name = $finding->item === null ? '' : $this->catalogue->name($finding->item->code);
             $text = match ($finding->kind) {
                 FindingKind::Unpaired => "{$name} is missing a required companion item.",
+                FindingKind::MostlyMissing => "Of {$finding->empty} of {$finding->required} required lines nothing is there.",
                 FindingKind::Overweight => "It weighs {$judgement->mass} g, more than it may.",
                 FindingKind::ExpiresEarly => $finding->severity->value === 'fix' ? "{$name} expires before the next check." : null,
                 FindingKind::Expired => "{$name} is expired.",

@@ -130,6 +130,6 @@ final class ListLoader
     /** The item that suits a line which names none. */
     public function itemOn(Judgement $judgement, Line $line): ?string
     {
-        return $this->fitting->best($line, fn (Item $item): bool => $judgement->assignment->isUsable($item));
+        return $this->fitting->best($line, fn (Item $item): bool => $judgement->assignment->isUsableOn($item, $line));
     }
 }

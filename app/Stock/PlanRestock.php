@@ -122,7 +122,7 @@ final class PlanRestock
             $this->catalogue->items(array_values(array_unique(array_map(static fn (OnShelf $row): string => $row->lot->item, $stock)))) as $item
         ) {
             $entry = $want->line->entryFor($item);
-            if ($entry !== null && $item->supersededBy === null && $judged->judgement->assignment->isUsable($item)) {
+            if ($entry !== null && $item->supersededBy === null && $judged->judgement->assignment->isUsableOn($item, $want->line)) {
                 $others[$item->code] = $entry;
             }
         }

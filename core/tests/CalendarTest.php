@@ -7,6 +7,7 @@ namespace Sarcina\Core\Tests;
 use PHPUnit\Framework\TestCase;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\NotADay;
+use Sarcina\Core\Calendar\OpenedLife;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Calendar\SeasonDay;
 use Sarcina\Core\Due\Interval;
@@ -14,6 +15,21 @@ use Sarcina\Core\Due\Interval;
 /** The calendar against that of the language, day for day. */
 final class CalendarTest extends TestCase
 {
+    public function test_an_opened_life_in_months_is_the_fewest_days_that_so_many_can_have(): void
+    {
+        $this->assertSame(
+            [28, 59, 89, 120, 150, 181, 212, 242, 273, 303, 334, 365, 393, 730],
+            array_map(static fn (int $months): int => OpenedLife::days($months, 'months'), [...range(1, 13), 24]),
+        );
+        $this->assertSame([1, 90, 14], [OpenedLife::days(1, 'days'), OpenedLife::days(90, 'days'), OpenedLife::days(2, 'weeks')]);
+        // Never more than any run of months has, wherever it begins.
+        for ($start = Day::of('2023-12-31'); $start->isBefore(Day::of('2028-12-31')); $start = $start->plusDays(1)) {
+            foreach ([1, 2, 3, 6, 11, 12, 18] as $months) {
+                $this->assertLessThanOrEqual($start->plusMonths($months)->number - $start->number, OpenedLife::days($months, 'months'));
+            }
+        }
+    }
+
     public function test_every_day_of_many_years_is_numbered_and_written_right(): void
     {
         // All of four centuries' ends and each of the years about today.

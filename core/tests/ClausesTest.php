@@ -114,7 +114,7 @@ final class ClausesTest extends TestCase
             [['id' => 'L', 'quantity' => 1, 'accepts' => [['item' => 'tape']]]],
             [['item' => 'tape', 'quantity' => 1, 'expires' => '2026-03-13']],
         );
-        $this->assertSame([['limited', 1]], [[$verdict['verdict'], count($this->found($verdict, 'expired'))]]);
+        $this->assertSame([['not_ready', 1]], [[$verdict['verdict'], count($this->found($verdict, 'expired'))]]);
     }
 
     public function test_what_is_not_good_is_found_in_its_condition_only(): void
@@ -124,7 +124,7 @@ final class ClausesTest extends TestCase
             ['item' => 'pad', 'quantity' => 1, 'condition' => 'failed'],
         ];
         $verdict = $this->judge([self::PAD], [$this->pads(1)], $contents);
-        $this->assertEqualsCanonicalizing(['short', 'soiled', 'failed'], array_column($verdict['findings'], 'kind'));
+        $this->assertEqualsCanonicalizing(['short', 'soiled', 'failed', 'mostly_missing'], array_column($verdict['findings'], 'kind'));
     }
 
     public function test_what_is_excluded_says_its_condition_and_its_scope_too(): void
@@ -136,7 +136,7 @@ final class ClausesTest extends TestCase
             [['item' => 'cream', 'quantity' => 2, 'condition' => 'opened']],
             ['list' => ['excludes' => ['medicine']]],
         );
-        $this->assertEqualsCanonicalizing(['short', 'opened', 'excluded', 'beyond_scope', 'superseded'], array_column($verdict['findings'], 'kind'));
+        $this->assertEqualsCanonicalizing(['short', 'opened', 'excluded', 'beyond_scope', 'superseded', 'mostly_missing'], array_column($verdict['findings'], 'kind'));
     }
 
     public function test_good_through_the_next_check_and_its_margin_is_not_early(): void
@@ -205,7 +205,24 @@ final class ClausesTest extends TestCase
             'ready_with_actions',
             $this->judge([self::PAD], [$this->pads(2)], $expired, ['policy' => ['expiry' => 'reserve']])['verdict'],
         );
-        $this->assertSame('limited', $this->judge([self::PAD], [$this->pads(2)], $expired)['verdict']);
+        $this->assertSame('not_ready', $this->judge([self::PAD], [$this->pads(2)], $expired)['verdict'], 'Nothing else is asked for, and nothing is there.');
+    }
+
+    public function test_a_kit_of_which_more_than_half_is_gone_is_not_ready_whatever_its_ranks(): void
+    {
+        $lines = static fn (int $required): array => [
+            ...array_map(static fn (int $n): array => ['id' => "R{$n}", 'quantity' => 1, 'accepts' => [['item' => "r{$n}"]]], range(1, $required)),
+            ['id' => 'O', 'quantity' => 1, 'rank' => 'optional', 'accepts' => [['item' => 'o']]],
+        ];
+        $items = array_map(static fn (string $code): array => ['code' => $code, 'class' => 'thing'], ['r1', 'r2', 'r3', 'r4', 'o']);
+        $one = static fn (string ...$codes): array => array_map(static fn (string $code): array => ['item' => $code, 'quantity' => 1], $codes);
+        $verdicts = fn (int $required, array $rows): string => $this->judge($items, $lines($required), $rows)['verdict'];
+        $this->assertSame('limited', $verdicts(4, $one('r1', 'r2')), 'Half of it is not more than half.');
+        $this->assertSame('not_ready', $verdicts(4, $one('r1', 'o')));
+        $this->assertSame('not_ready', $verdicts(3, $one('r1')));
+        $this->assertSame('not_ready', $verdicts(4, []), 'An empty bag.');
+        $optional = [['id' => 'O', 'quantity' => 1, 'rank' => 'optional', 'accepts' => [['item' => 'o']]]];
+        $this->assertSame('ready', $this->judge($items, $optional, [])['verdict'], 'Where nothing is required, nothing of it is gone.');
     }
 
     public function test_companions_per_kit_are_asked_once_and_per_each_are_added_up_by_their_set(): void

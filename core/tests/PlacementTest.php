@@ -111,7 +111,10 @@ final class PlacementTest extends TestCase
     {
         $items = [];
         foreach (self::ITEMS as $index => $code) {
-            $items[] = ['code' => $code, 'class' => $index < 3 ? 'pad' : 'roll', 'size' => ['width' => (5 * $index + 5).' cm']];
+            $items[] = [
+                'code' => $code, 'class' => $index < 3 ? 'pad' : 'roll', 'size' => ['width' => (5 * $index + 5).' cm'],
+                'scope' => $random->getInt(0, 3) === 0 ? 'trained' : 'anyone', 'after_opening_days' => 30,
+            ];
         }
         $lines = [];
         for ($line = $random->getInt(1, 3); $line > 0; $line--) {
@@ -127,6 +130,7 @@ final class PlacementTest extends TestCase
                 'quantity' => $random->getInt(1, 3),
                 'rank' => ['critical', 'required', 'optional'][$random->getInt(0, 2)],
                 'accepts' => $accepts,
+                'anyone_may_use' => $random->getInt(0, 2) === 0,
             ];
         }
         $contents = [];
@@ -135,6 +139,8 @@ final class PlacementTest extends TestCase
                 'item' => self::ITEMS[$random->getInt(0, 3)],
                 'expires' => [null, '2026-01', '2026-05', '2029-01'][$random->getInt(0, 3)],
                 'quantity' => $random->getInt(1, 2),
+                // Good for thirty days from then: past, early, or as long as is printed.
+                ...($random->getInt(0, 3) === 0 ? ['condition' => 'opened', 'opened_on' => ['2026-01-01', '2026-03-10'][$random->getInt(0, 1)]] : []),
             ];
         }
 
@@ -229,7 +235,8 @@ final class PlacementTest extends TestCase
             $preferences = $assignment->list->preferencesFor($row->item);
             foreach ($assignment->list->lines as $index => $line) {
                 $bars = $assignment->isReserve($pieces[$next]) && $line->rank->value === 'critical';
-                if ($left[$index] > 0 && ! $bars && isset($preferences[$index])) {
+                $mayUse = $line->anyoneMayUse || $row->item->scope->value === 'anyone';
+                if ($left[$index] > 0 && ! $bars && $mayUse && isset($preferences[$index])) {
                     $rest = $left;
                     $rest[$index]--;
                     $try($next + 1, [...$laid, [$index, $pieces[$next], 1]], $rest);

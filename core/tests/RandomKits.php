@@ -35,7 +35,8 @@ final class RandomKits
                 'size' => ['width' => '5 cm', 'height' => '8 cm'], 'mass_g' => 5, 'reserve' => $this->chance(3),
             ],
             ['code' => 'pad-large', 'class' => 'pad.sterile', 'dated' => true, 'size' => ['width' => '10 cm', 'height' => '12 cm'], 'mass_g' => 11],
-            ['code' => 'tape', 'class' => 'tape', 'size' => ['length' => '2.5 m'], 'mass_g' => 30],
+            ['code' => 'tape', 'class' => 'tape', 'size' => ['length' => '2.5 m'], 'mass_g' => 30, 'after_opening_days' => $this->pick([null, 1, 30, 200])],
+            ['code' => 'practice', 'class' => 'training.pad'],
             ['code' => 'mask', 'class' => 'airway', 'dated' => $this->chance(2), 'scope' => $this->pick(['anyone', 'first_aider', 'trained'])],
             [
                 'code' => 'gauze', 'class' => 'gauze',
@@ -66,7 +67,8 @@ final class RandomKits
                 'lot' => $this->pick([null, 'K1', 'K2']),
                 'expires' => $this->pick([null, '2026-02', '2026-03-13', '2026-03-14', '2026-06', '2026-06-27', '2026-06-28', '2027-01']),
                 'quantity' => $this->random->getInt(1, 4),
-                'condition' => $this->chance(5) ? $this->pick(['opened', 'damaged', 'soiled', 'failed']) : 'good',
+                'condition' => $condition = $this->chance(4) ? $this->pick(['opened', 'damaged', 'soiled', 'failed']) : 'good',
+                'opened_on' => $condition === 'opened' ? $this->pick([null, '2025-12-01', '2026-03-14']) : null,
             ];
         }
 
@@ -120,7 +122,7 @@ final class RandomKits
     {
         return [
             'id' => $id, 'rank' => $this->pick(['critical', 'required', 'optional']),
-            'quantity' => $this->random->getInt(1, 4), 'accepts' => $accepts,
+            'quantity' => $this->random->getInt(1, 4), 'accepts' => $accepts, 'anyone_may_use' => $this->chance(4),
         ];
     }
 }

@@ -37,11 +37,20 @@ final class WholeTest extends TestCase
     public function test_nor_do_pieces_of_the_bag_fill_those_of_a_module(): void
     {
         foreach (['critical' => Verdict::NotReady, 'required' => Verdict::Limited, 'optional' => Verdict::Ready] as $rank => $verdict) {
-            $whole = $this->whole([$this->line('L1', 1)], [['item' => 'pad', 'quantity' => 3]], [$this->line('M.L1', 2, $rank)], []);
+            $there = $rank === 'required' ? [['item' => 'pad', 'quantity' => 1]] : [];
+            $whole = $this->whole([$this->line('L1', 1)], [['item' => 'pad', 'quantity' => 3]], [$this->line('M.L1', 2, $rank)], $there);
             // A surplus is noted, no more.
             $this->assertSame($verdict, $whole->verdict, $rank);
             $this->assertSame([['M.L1', 'the module']], $this->shorts($whole));
         }
+    }
+
+    public function test_a_module_that_was_emptied_stops_the_kit_however_full_the_bag_is(): void
+    {
+        $whole = $this->whole([$this->line('L1', 1)], [['item' => 'pad', 'quantity' => 9]], [$this->line('M.L1', 2)], []);
+        $this->assertSame(Verdict::NotReady, $whole->verdict);
+        $found = array_values(array_filter($whole->findings, static fn ($one): bool => $one->kind === FindingKind::MostlyMissing));
+        $this->assertSame([[1, 1, 'the module']], array_map(static fn ($one): array => [$one->empty, $one->required, $one->part], $found));
     }
 
     public function test_what_the_whole_lacks_is_said_of_the_whole_unless_the_module_is_not_there(): void

@@ -12,7 +12,6 @@ use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\MissingCompanion;
 use Sarcina\Core\Check\Pieces;
 use Sarcina\Core\Check\Severity;
-use Sarcina\Core\Kit\Condition;
 use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Lists\Rank;
 
@@ -32,6 +31,7 @@ final class Advice
             static fn (Finding $finding): Advised => new Advised(
                 $finding,
                 match ($finding->kind) {
+                    FindingKind::MostlyMissing => Action::Restock,
                     FindingKind::Short => ($wanted[$finding->line->id ?? ''] ?? 0) > 0 ? Action::Restock : Action::People,
                     FindingKind::Unpaired,
                     FindingKind::Expired,
@@ -215,14 +215,15 @@ final class Advice
         $beyond = [];
         foreach ($assignment->contents as $row) {
             $counts =
-                $row->condition === Condition::Good &&
+                $row->isSound() &&
                 ! $row->lacksItsDate() &&
                 ! $row->isExpired($assignment->asOf) &&
                 ! $assignment->list->excludes($row->item);
-            if (! $counts || ! $row->item->scope->isAbove($assignment->kit->scope)) {
+            if (! $counts || ! $assignment->isBeyondScope($row->item)) {
                 continue;
             }
-            foreach (array_keys($assignment->list->preferencesFor($row->item)) as $line) {
+            // On a line that anyone may use it counts.
+            foreach (array_keys(array_diff_key($assignment->list->preferencesFor($row->item), $assignment->linesFor($row->item))) as $line) {
                 $code = $assignment->list->lines[$line]->id;
                 $beyond[$code] = ($beyond[$code] ?? 0) + $row->quantity;
             }

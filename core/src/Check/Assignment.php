@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace Sarcina\Core\Check;
 
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Kit\Condition;
 use Sarcina\Core\Kit\ExpiryPolicy;
 use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Kit\Kit;
 use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
 use Sarcina\Core\Lists\KitList;
+use Sarcina\Core\Lists\Line;
 
 /** All that the `check` rule judges: one kit on one day, its policy, its list and what is in it. */
 final readonly class Assignment
@@ -41,7 +41,7 @@ final readonly class Assignment
         $early = [];
         foreach ($contents as $row) {
             $item = $row->item;
-            $canCount = $row->condition === Condition::Good
+            $canCount = $row->isSound()
                 && ! $row->lacksItsDate()
                 && ($usable['.'.$item->code] ??= $this->isUsable($item));
             $counts[] = match (true) {
@@ -74,10 +74,36 @@ final readonly class Assignment
         return $this->early[$row];
     }
 
-    /** Whether the list does not exclude the item, and those who have the kit may use it. */
+    /** Whether it can count somewhere in this kit: not excluded, and within the scope of those who have it or on a line for anyone. */
     public function isUsable(Item $item): bool
     {
-        return ! $this->list->excludes($item) && ! $item->scope->isAbove($this->kit->scope);
+        return ! $this->list->excludes($item) && (! $this->isBeyondScope($item) || $this->linesFor($item) !== []);
+    }
+
+    /** Whether it may be put in for that line. */
+    public function isUsableOn(Item $item, Line $line): bool
+    {
+        return ! $this->list->excludes($item) && ($line->anyoneMayUse || ! $this->isBeyondScope($item));
+    }
+
+    public function isBeyondScope(Item $item): bool
+    {
+        return $item->scope->isAbove($this->kit->scope);
+    }
+
+    /**
+     * The lines that accept the item, each with the position of the first entry that it matches: of what is beyond the scope of those who
+     * have the kit, only lines that anyone may use.
+     *
+     * @return array<int, int>
+     */
+    public function linesFor(Item $item): array
+    {
+        $lines = $this->list->preferencesFor($item);
+
+        return $this->isBeyondScope($item)
+            ? array_filter($lines, fn (int $line): bool => $this->list->lines[$line]->anyoneMayUse, ARRAY_FILTER_USE_KEY)
+            : $lines;
     }
 
     /** The mass of the kit and all that is in it, in grams. */

@@ -11,6 +11,10 @@ use Sarcina\Core\Lists\Line;
 /** Something found, how grave it is, and the line, row or item that it concerns; where it concerns none of them, the kit. */
 final readonly class Finding
 {
+    /**
+     * @param  int  $empty  of how many required lines nothing is there, where that is what was found
+     * @param  int  $required  of how many there are
+     */
     private function __construct(
         public FindingKind $kind,
         public Severity $severity,
@@ -19,6 +23,8 @@ final readonly class Finding
         public ?int $index = null,
         public ?Row $row = null,
         public ?string $part = null,
+        public int $empty = 0,
+        public int $required = 0,
     ) {
     }
 
@@ -30,7 +36,7 @@ final readonly class Finding
     /** Found of a part of the kit by itself. */
     public function of(string $part): self
     {
-        return new self($this->kind, $this->severity, $this->line, $this->item, $this->index, $this->row, $part);
+        return new self($this->kind, $this->severity, $this->line, $this->item, $this->index, $this->row, $part, $this->empty, $this->required);
     }
 
     /** @param  int  $index  the row's place in the contents */
@@ -47,5 +53,11 @@ final readonly class Finding
     public static function ofKit(FindingKind $kind, Severity $severity): self
     {
         return new self($kind, $severity);
+    }
+
+    /** Of so many required lines nothing is there. */
+    public static function ofLines(int $empty, int $required): self
+    {
+        return new self(FindingKind::MostlyMissing, Severity::Stop, empty: $empty, required: $required);
     }
 }

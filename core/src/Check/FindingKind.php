@@ -19,5 +19,6 @@ enum FindingKind: string
     case Unpaired = 'unpaired';
     case Superseded = 'superseded';
     case Surplus = 'surplus';
+    case MostlyMissing = 'mostly_missing';
     case Overweight = 'overweight';
 }

@@ -6,6 +6,7 @@ namespace Sarcina\Core\Check;
 
 use Sarcina\Core\Kit\Condition;
 use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Lists\Line;
 use Sarcina\Core\Lists\Rank;
 
 /** What is found of lines, items and rows, and how grave it is (rules.md, check, `findings`). */
@@ -63,7 +64,7 @@ final readonly class Findings
             if (isset($unpaired[$key])) {
                 $findings[] = Finding::ofItem(FindingKind::Unpaired, $this->isAcceptedByACriticalLine($item) ? Severity::Stop : Severity::Fix, $item);
             }
-            if ($item->scope->isAbove($this->assignment->kit->scope)) {
+            if ($this->assignment->isBeyondScope($item) && $this->assignment->linesFor($item) === []) {
                 $findings[] = Finding::ofItem(FindingKind::BeyondScope, Severity::Fix, $item);
             }
             if ($item->supersededBy !== null) {
@@ -79,6 +80,21 @@ final readonly class Findings
         return $findings;
     }
 
+    /** A kit that was emptied: of more than half of its required lines nothing is there. */
+    public function ofEmptiness(): ?Finding
+    {
+        $filled = [];
+        foreach ($this->assignment->contents as $index => $row) {
+            if ($this->assignment->isEffective($index) || $this->assignment->isReserve($index)) {
+                $filled += $this->assignment->linesFor($row->item);
+            }
+        }
+        $required = array_filter($this->assignment->list->lines, static fn (Line $line): bool => $line->rank === Rank::Required);
+        $empty = count(array_diff_key($required, $filled));
+
+        return 2 * $empty > count($required) ? Finding::ofLines($empty, count($required)) : null;
+    }
+
     /** @return list<Finding> */
     public function ofRows(): array
     {
@@ -86,17 +102,21 @@ final readonly class Findings
         foreach ($this->assignment->contents as $index => $row) {
             $condition = match ($row->condition) {
                 Condition::Good => null,
-                Condition::Opened => FindingKind::Opened,
+                Condition::Opened => $row->isInUse() ? null : FindingKind::Opened,
                 Condition::Damaged => FindingKind::Damaged,
                 Condition::Soiled => FindingKind::Soiled,
                 Condition::Failed => FindingKind::Failed,
             };
             if ($condition !== null) {
                 $findings[] = Finding::ofRow($condition, Severity::Fix, $index, $row);
-            } elseif ($row->isExpired($this->assignment->asOf)) {
-                $findings[] = Finding::ofRow(FindingKind::Expired, Severity::Fix, $index, $row);
-            } elseif ($row->lacksItsDate()) {
-                $findings[] = Finding::ofRow(FindingKind::DateUnknown, Severity::Fix, $index, $row);
+            } else {
+                // What is in use and has no printed date is over all the same once its days after opening are.
+                if ($row->isExpired($this->assignment->asOf)) {
+                    $findings[] = Finding::ofRow(FindingKind::Expired, Severity::Fix, $index, $row);
+                }
+                if ($row->lacksItsDate()) {
+                    $findings[] = Finding::ofRow(FindingKind::DateUnknown, Severity::Fix, $index, $row);
+                }
             }
             if ($this->assignment->list->excludes($row->item)) {
                 $findings[] = Finding::ofRow(FindingKind::Excluded, Severity::Fix, $index, $row);
@@ -116,7 +136,7 @@ final readonly class Findings
 
     private function isAcceptedByACriticalLine(Item $item): bool
     {
-        foreach ($this->assignment->list->preferencesFor($item) as $line => $_) {
+        foreach ($this->assignment->linesFor($item) as $line => $_) {
             if ($this->assignment->list->lines[$line]->rank === Rank::Critical) {
                 return true;
             }

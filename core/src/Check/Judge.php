@@ -28,6 +28,10 @@ final class Judge
         $mass = $assignment->mass();
         $missing = $companions->missing();
         $findings = [...$found->ofLines($lines), ...$found->ofItems($missing), ...$found->ofRows()];
+        $emptiness = $found->ofEmptiness();
+        if ($emptiness !== null) {
+            $findings[] = $emptiness;
+        }
         if ($assignment->kit->maxMass !== null && $mass > $assignment->kit->maxMass) {
             $findings[] = Finding::ofKit(FindingKind::Overweight, Severity::Fix);
         }

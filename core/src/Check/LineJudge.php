@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Sarcina\Core\Check;
 
 use Sarcina\Core\Kit\Item;
-use Sarcina\Core\Lists\Accepted;
 use Sarcina\Core\Lists\Line;
 use Sarcina\Core\Lists\Total;
 use Sarcina\Core\Measure\Quantity;
@@ -61,7 +60,11 @@ final class LineJudge
         $line = $this->assignment->list->lines[$index];
         $placed = $this->placement->onLine($index);
         if ($line->total !== null) {
-            $item = $this->items['.'.$this->itemToRestock($line, true)];
+            $code = $this->itemToRestock($line, true);
+            if ($code === null) {
+                return null;
+            }
+            $item = $this->items['.'.$code];
             $piece = $line->total->pieceOf($item);
             $lacking = $line->total->wanted->lessWhatIsThere($this->sum($line->total, $placed, true));
 
@@ -75,7 +78,7 @@ final class LineJudge
         }
         $lacking = $line->pieces() - $lasting;
 
-        return $lacking === 0 ? null : new Restock($line->id, $this->itemToRestock($line, false), $line->accepts[0]->class?->name, $lacking);
+        return $lacking === 0 ? null : new Restock($line->id, $this->itemToRestock($line, false), self::classOf($line), $lacking);
     }
 
     /** @param  list<Placed>  $placed */
@@ -93,20 +96,40 @@ final class LineJudge
         return $sum;
     }
 
-    /** The first accepted item that may still be bought; failing that, the first that is named (rules.md, check, `restock`). */
+    /**
+     * The first accepted item that may be bought; failing that, the first that nobody knows, or that is superseded: never one that is excluded
+     * or that those who have the kit may not use (rules.md, check, `restock`).
+     */
     private function itemToRestock(Line $line, bool $knownOnly): ?string
     {
-        $named = array_filter(
-            array_map(static fn (Accepted $accepted): ?string => $accepted->item, $line->accepts),
-            fn (?string $code): bool => $code !== null && (! $knownOnly || isset($this->items['.'.$code])),
-        );
-        foreach ($named as $code) {
-            $item = $this->items['.'.$code] ?? null;
-            if ($item !== null && $item->supersededBy === null && $this->assignment->isUsable($item)) {
-                return $code;
+        $second = null;
+        foreach ($line->accepts as $accepted) {
+            if ($accepted->item === null) {
+                continue;
+            }
+            $item = $this->items['.'.$accepted->item] ?? null;
+            if ($item === null) {
+                $second ??= $knownOnly ? null : $accepted->item;
+            } elseif ($this->assignment->isUsableOn($item, $line)) {
+                if ($item->supersededBy === null) {
+                    return $accepted->item;
+                }
+                $second ??= $accepted->item;
             }
         }
 
-        return array_values($named)[0] ?? null;
+        return $second;
+    }
+
+    /** The first class that the line names. */
+    private static function classOf(Line $line): ?string
+    {
+        foreach ($line->accepts as $accepted) {
+            if ($accepted->class !== null) {
+                return $accepted->class->name;
+            }
+        }
+
+        return null;
     }
 }

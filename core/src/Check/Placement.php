@@ -101,8 +101,8 @@ final class Placement
             $early = ! $reserve && $this->assignment->expiresEarly($index);
             $key = ($reserve ? 'r' : ($early ? 'e' : 'l')).$row->item->code;
             $piles[$key] ??= new Pile($row->item, $reserve, $early);
-            $piles[$key]->add($index, $row->quantity, $row->expires?->lastGoodDay->number ?? PHP_INT_MAX);
-            $this->preferences[$row->item->code] ??= $this->assignment->list->preferencesFor($row->item);
+            $piles[$key]->add($index, $row->quantity, $row->lastGoodDay()->number ?? PHP_INT_MAX);
+            $this->preferences[$row->item->code] ??= $this->assignment->linesFor($row->item);
         }
 
         return $piles;

@@ -23,8 +23,11 @@ final class Whole
         $findings = [];
         $restock = [];
         $missing = [];
+        $kits = [];
         foreach ($parts as $part) {
-            $own = self::verdictOfLines($part->judgement);
+            $emptied = self::emptied($part);
+            $own = $emptied === null ? self::verdictOfLines($part->judgement) : Verdict::NotReady;
+            $kits = $emptied === null ? $kits : [...$kits, $emptied];
             $verdict = $own->isWorseThan($verdict) ? $own : $verdict;
             foreach ($part->judgement->lines as $outcome) {
                 $lines[$outcome->line->id] = self::among($outcome, $part->rows);
@@ -54,10 +57,22 @@ final class Whole
             $verdict,
             $joined->mass,
             array_map(static fn (LineOutcome $outcome): LineOutcome => $lines[$outcome->line->id] ?? $outcome, $joined->lines),
-            [...array_values($findings), ...$others],
+            [...array_values($findings), ...$others, ...$kits],
             $restock,
             $joined->missingCompanions,
         );
+    }
+
+    /** That a part was emptied, or is not there, however full the others are. */
+    private static function emptied(PartJudgement $part): ?Finding
+    {
+        foreach ($part->judgement->findings as $finding) {
+            if ($finding->kind === FindingKind::MostlyMissing) {
+                return $finding->of($part->name);
+            }
+        }
+
+        return null;
     }
 
     /** What a part's own lines make of it, whatever else is found in it. */

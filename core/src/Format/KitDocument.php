@@ -56,6 +56,7 @@ final class KitDocument
                 $item->needs,
             ),
             'superseded_by' => $item->supersededBy,
+            ...($item->afterOpeningDays === null ? [] : ['after_opening_days' => $item->afterOpeningDays]),
         ];
     }
 
@@ -78,6 +79,7 @@ final class KitDocument
                 ? ['quantity' => $line->quantity]
                 : ['total' => [$line->total->measure => self::quantity($line->total->wanted)]]),
             'rank' => $line->rank->value,
+            ...($line->anyoneMayUse ? ['anyone_may_use' => true] : []),
             'accepts' => array_map(static fn (Accepted $accepted): array => $accepted->class === null
                 ? ['item' => (string) $accepted->item]
                 : [
@@ -97,6 +99,7 @@ final class KitDocument
             'expires' => $row->expires?->text,
             'quantity' => $row->quantity,
             'condition' => $row->condition->value,
+            ...($row->openedOn === null ? [] : ['opened_on' => (string) $row->openedOn]),
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Format;
 
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Kit\CompanionNeed;
 use Sarcina\Core\Kit\CompanionsPer;
@@ -70,7 +71,7 @@ final class KitReader
         if ($itemsAreSound) {
             $lists->refuseClashes($list, $this->items);
         }
-        $rows = $this->contents($root->field('contents'), $kit->emptyMass, $itemsAreSound);
+        $rows = $this->contents($root->field('contents'), $kit->emptyMass, $itemsAreSound, $asOf);
         $root->finish();
 
         return new Assignment($asOf, $kit, $policy, array_values($this->items), $list, $rows);
@@ -101,7 +102,7 @@ final class KitReader
     {
         $seen = [];
         foreach ($items->entries() as $item) {
-            $item->object(['code', 'class'], ['dated', 'mass_g', 'size', 'scope', 'reserve', 'needs', 'superseded_by']);
+            $item->object(['code', 'class'], ['dated', 'mass_g', 'size', 'scope', 'reserve', 'needs', 'superseded_by', 'after_opening_days']);
             if (! $item->field('code')->isGiven() || ! $item->field('class')->isGiven()) {
                 continue;
             }
@@ -117,8 +118,21 @@ final class KitReader
                 $item->field('reserve')->flag(true),
                 self::needs($item->field('needs')),
                 $newer->isNull() ? null : $newer->text(),
+                $item->field('after_opening_days')->isNull() ? null : $item->field('after_opening_days')->wholeNumber(1, self::MOST_DAYS),
             );
         }
+    }
+
+    private static function openedOn(Reader $opened, Condition $condition, Day $asOf): ?Day
+    {
+        $day = $opened->dayOrNull();
+        if ($day !== null && $condition !== Condition::Opened) {
+            $opened->refuse('The day on which it was opened goes with the condition opened alone.');
+        } elseif ($day !== null && $day->isAfter($asOf)) {
+            $opened->refuse('It cannot have been opened after the day on which the kit is judged.');
+        }
+
+        return $day;
     }
 
     /** @return list<CompanionNeed> */
@@ -146,11 +160,11 @@ final class KitReader
     }
 
     /** @return list<Row> */
-    private function contents(Reader $contents, int $mass, bool $itemsAreSound): array
+    private function contents(Reader $contents, int $mass, bool $itemsAreSound, Day $asOf): array
     {
         $rows = [];
         foreach ($contents->entries() as $row) {
-            if (! $row->object(['item', 'quantity'], ['pocket', 'lot', 'expires', 'condition'])->isObject()) {
+            if (! $row->object(['item', 'quantity'], ['pocket', 'lot', 'expires', 'condition', 'opened_on'])->isObject()) {
                 continue;
             }
             $code = $row->field('item')->text();
@@ -161,6 +175,7 @@ final class KitReader
             $quantity = $row->field('quantity')->wholeNumber(1);
             $expires = $row->field('expires')->printedDateOrNull();
             $condition = $row->field('condition')->choice(Condition::Good);
+            $opened = self::openedOn($row->field('opened_on'), $condition, $asOf);
             $pocket = $row->field('pocket')->textOrNull();
             $lot = $row->field('lot')->textOrNull();
             if ($item === null) {
@@ -172,7 +187,7 @@ final class KitReader
                 continue;
             }
             $mass += $item->mass * $quantity;
-            $rows[] = new Row($pocket, $item, $lot, $expires, $quantity, $condition);
+            $rows[] = new Row($pocket, $item, $lot, $expires, $quantity, $condition, $opened);
         }
 
         return $rows;

@@ -50,11 +50,12 @@ final class ListReader
     /** @param  array<string, string>  $seen  line ids given so far */
     private static function line(Reader $line, array &$seen): ?Line
     {
-        if (! $line->object(['id', 'accepts'], ['quantity', 'total', 'rank'])->isObject()) {
+        if (! $line->object(['id', 'accepts'], ['quantity', 'total', 'rank', 'anyone_may_use'])->isObject()) {
             return null;
         }
         $id = $line->field('id')->textOnce($seen);
         $rank = $line->field('rank')->choice(Rank::Required);
+        $anyone = $line->field('anyone_may_use')->flag(false);
         $accepts = self::accepts($line->field('accepts'));
         $isCounted = $line->field('quantity')->isGiven();
         if ($isCounted === $line->field('total')->isGiven()) {
@@ -65,11 +66,11 @@ final class ListReader
         if ($isCounted) {
             $quantity = $line->field('quantity')->wholeNumber(1);
 
-            return $accepts === [] ? null : Line::counted($id, $rank, $accepts, $quantity);
+            return $accepts === [] ? null : Line::counted($id, $rank, $accepts, $quantity, $anyone);
         }
         $total = self::total($line->field('total'));
 
-        return $accepts === [] || $total === null ? null : Line::totalled($id, $rank, $accepts, $total);
+        return $accepts === [] || $total === null ? null : Line::totalled($id, $rank, $accepts, $total, $anyone);
     }
 
     private static function total(Reader $total): ?Total

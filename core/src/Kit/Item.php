@@ -13,6 +13,7 @@ final readonly class Item
      * @param  array<string, Quantity>  $size  measures by name, such as width and height
      * @param  list<CompanionNeed>  $needs
      * @param  int  $mass  grams of one piece
+     * @param  int|null  $afterOpeningDays  for how many days an opened piece is good; null: it is not used once opened
      * @param  bool  $keepsAsReserve  whether a piece past its date may be kept as reserve
      */
     public function __construct(
@@ -25,6 +26,7 @@ final readonly class Item
         public bool $keepsAsReserve,
         public array $needs,
         public ?string $supersededBy,
+        public ?int $afterOpeningDays = null,
     ) {
     }
 }

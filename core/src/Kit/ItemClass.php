@@ -7,6 +7,9 @@ namespace Sarcina\Core\Kit;
 /** A class in the tree of items, written with dots: `dressing.sterile` lies below `dressing`. */
 final readonly class ItemClass
 {
+    /** Of practice pieces: they are never there (rules.md, check). */
+    public const TRAINING = 'training';
+
     public function __construct(public string $name)
     {
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sarcina\Core\Lists;
 
 use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\ItemClass;
 
 /** The list that a kit is held to. */
 final readonly class KitList
@@ -57,8 +58,12 @@ final readonly class KitList
         return $preferences;
     }
 
+    /** Whether the list excludes the item; practice pieces are excluded by every list. */
     public function excludes(Item $item): bool
     {
+        if ((new ItemClass(ItemClass::TRAINING))->takes($item->class)) {
+            return true;
+        }
         foreach ($this->excludes as $class) {
             if ($class->takes($item->class)) {
                 return true;

@@ -207,4 +207,28 @@ final class CheckTest extends TestCase
         sort($times);
         $this->assertLessThan(150, $times[3], 'Milliseconds, the median of seven.');
     }
+
+    public function test_a_kit_that_was_emptied_is_not_ready_and_says_of_how_many_lines_nothing_is_there(): void
+    {
+        $this->actAs('keeper');
+        $kit = $this->readKit('QH-04');
+        $this->assertSame('ready', $kit['verdict']['verdict']);
+        // No line of it that is left is critical: what is short alone would make it limited.
+        $critical = array_column(array_filter($kit['verdict']['lines'], static fn (array $line): bool => $line['rank'] === 'critical'), 'code');
+        $check = $this->asRecorded($kit);
+        $check['rows'] = array_values(array_filter(
+            $check['rows'],
+            static fn (array $row, int $at): bool => in_array($kit['contents'][$at]['line'], $critical, true),
+            ARRAY_FILTER_USE_BOTH,
+        ));
+        $this->finish($check)->assertSuccessful();
+        $this->app?->forgetScopedInstances();
+        $after = $this->readKit('QH-04')['verdict'];
+        $required = count(array_filter($after['lines'], static fn (array $line): bool => $line['rank'] === 'required'));
+        $this->assertSame('not_ready', $after['verdict']);
+        $emptied = collect($after['reasons'])->firstWhere('kind', 'mostly_missing');
+        $this->assertSame(['stop', "No usable piece for {$required} of {$required} required lines"], [$emptied['severity'], $emptied['text']]);
+        $this->assertSame('restock', $emptied['job']);
+        $this->assertContains($emptied['text'], collect($this->getJson('/api/kits?q=QH-04')->json('kits'))->firstWhere('code', 'QH-04')['reasons']);
+    }
 }

@@ -4,6 +4,7 @@ import type { Problem, Schemas } from '../api/client';
 import { ShiftVerdicts } from '../ui/ShiftVerdicts';
 import { VerdictShape } from '../ui/VerdictMark';
 import { count, verdictWords } from '../ui/words';
+import { isOfLooked, type Look } from './looked';
 import { words } from './words';
 
 /** The verdict as it stands while one counts, with its gravest reasons. In hand it stays above the bar. */
@@ -11,15 +12,19 @@ export function RunningVerdict({
     verdict,
     isBehind,
     error,
+    look,
     left,
 }: {
     verdict: Schemas['VerdictResource'];
     isBehind: boolean;
     /** Why what was counted could not be judged: then nothing is said of it, least of all that it is ready. */
     error: Problem | null;
+    look: Look;
     left: number;
 }) {
-    const reasons = error ? [] : verdict.reasons.filter((reason) => reason.severity !== 'note');
+    const reasons = error
+        ? []
+        : verdict.reasons.filter((reason) => reason.severity !== 'note' && isOfLooked(reason, look));
     return (
         <Box
             role="status"
@@ -48,14 +53,20 @@ export function RunningVerdict({
                 </>
             ) : (
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
-                    <VerdictShape verdict={verdict.verdict} size={22} />
-                    <Typography sx={{ fontWeight: 700 }}>{verdictWords[verdict.verdict]}</Typography>
+                    <VerdictShape verdict={look.isJudged ? verdict.verdict : null} isOpen={!look.isJudged} size={22} />
+                    <Typography sx={{ fontWeight: 700 }}>
+                        {look.isJudged ? verdictWords[verdict.verdict] : words.notYetJudged}
+                    </Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                        {left > 0 ? words.ifTheOtherAsRecorded(left, left === 1 ? 'is' : 'are') : words.asCounted}
+                        {!look.isJudged
+                            ? words.linesLookedAt(look.done, look.needed)
+                            : left > 0
+                              ? words.ifTheOtherAsRecorded(left, left === 1 ? 'is' : 'are')
+                              : words.asCounted}
                     </Typography>
                 </Box>
             )}
-            {!error && (
+            {!error && look.isJudged && (
                 <Box sx={{ display: { xs: 'none', lg: 'block' } }}>
                     <ShiftVerdicts shifts={verdict.shifts} />
                 </Box>

@@ -8,6 +8,7 @@ import { Page } from '../ui/Page';
 import { emptyLines, pocketAsRecorded, pocketsOf, progress, type Draft } from './draft';
 import { FinishSheet } from './FinishSheet';
 import { KeysDialog } from './KeysDialog';
+import { lookAt } from './looked';
 import { PocketLines } from './PocketLines';
 import { RunningVerdict } from './RunningVerdict';
 import { useRunningVerdict } from './useRunningVerdict';
@@ -51,7 +52,9 @@ export function useWalk(
             next(after);
         }
     };
-    return { pockets, chosen, go, next, wholePocket, isDone, verdict: verdict ?? kit.verdict, isBehind, error, all };
+    const shown = verdict ?? kit.verdict;
+    const look = lookAt(draft, shown.lines);
+    return { look, pockets, chosen, go, next, wholePocket, isDone, verdict: shown, isBehind, error, all };
 }
 
 /** Behind the last pocket: the note, the seal, the name. */
@@ -114,6 +117,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                             lines={walk.verdict.lines}
                             selected={chosen}
                             onSelect={walk.go}
+                            isLooked={(line) => walk.look.looked.has(line.code)}
                             note={(pocket) => {
                                 const { done, all: inAll } = progress(draft, kit, pocket);
                                 return done === inAll ? 'counted' : words.of2(done, inAll);
@@ -123,6 +127,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                             verdict={walk.verdict}
                             isBehind={walk.isBehind}
                             error={walk.error}
+                            look={walk.look}
                             left={all.all - all.done}
                         />
                     </Box>

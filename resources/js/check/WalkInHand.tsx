@@ -9,6 +9,7 @@ import { ShiftVerdicts } from '../ui/ShiftVerdicts';
 import { VerdictShape } from '../ui/VerdictMark';
 import { verdictWords } from '../ui/words';
 import { progress } from './draft';
+import { isOfLooked } from './looked';
 import { FinishSheet } from './FinishSheet';
 import { PocketLines } from './PocketLines';
 import { FINISH, useWalk, type WalkProps } from './Walk';
@@ -39,6 +40,7 @@ export function WalkInHand({ kit, draft, change, onLeave }: WalkProps) {
                     lines={verdict.lines}
                     selected={chosen}
                     onSelect={walk.go}
+                    isLooked={(line) => walk.look.looked.has(line.code)}
                     note={(pocket) => {
                         const own = progress(draft, kit, pocket);
                         return own.done === own.all ? words.countedWord : words.of2(own.done, own.all);
@@ -62,9 +64,13 @@ export function WalkInHand({ kit, draft, change, onLeave }: WalkProps) {
                             <Typography sx={{ fontWeight: 700 }}>{words.noStatusForWhatYou}</Typography>
                         ) : (
                             <>
-                                <VerdictShape verdict={verdict.verdict} size={20} />
+                                <VerdictShape
+                                    verdict={walk.look.isJudged ? verdict.verdict : null}
+                                    isOpen={!walk.look.isJudged}
+                                    size={20}
+                                />
                                 <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
-                                    {verdictWords[verdict.verdict]}
+                                    {walk.look.isJudged ? verdictWords[verdict.verdict] : words.notYetJudged}
                                 </Typography>
                                 <Typography variant="body2" sx={{ color: 'text.secondary', overflowWrap: 'anywhere' }}>
                                     {walk.all.all > walk.all.done
@@ -89,9 +95,9 @@ export function WalkInHand({ kit, draft, change, onLeave }: WalkProps) {
         >
             {isEnd ? (
                 <>
-                    <ShiftVerdicts shifts={verdict.shifts} />
+                    {walk.look.isJudged && <ShiftVerdicts shifts={verdict.shifts} />}
                     {verdict.reasons
-                        .filter((reason) => reason.severity !== 'note')
+                        .filter((reason) => reason.severity !== 'note' && isOfLooked(reason, walk.look))
                         .map((reason, at) => (
                             <Typography key={at} variant="body2" sx={{ mb: 1 }}>
                                 {reason.text}

@@ -14,6 +14,8 @@ interface OpenKitProps {
     onSelect: (pocket: string) => void;
     /** What a pocket says below its name, such as how much of it was counted. */
     note?: (pocket: string) => string;
+    /** In a check: whether a line was looked at. What was not has no state yet. */
+    isLooked?: (line: Schemas['LineResource']) => boolean;
 }
 
 const stateWords: Record<LineState, string> = {
@@ -33,14 +35,17 @@ const stateColour: Record<LineState, string> = {
 };
 
 /** One line of a pocket as a stitch along its edge, in the state of the line: shape and colour together. */
-export function Stitch({ state }: { state: LineState }) {
+export function Stitch({ state }: { state: LineState | null }) {
     return (
         <Box
             component="svg"
             viewBox="0 0 18 8"
             aria-hidden
-            sx={{ width: 18, height: 8, flex: 'none', color: stateColour[state] }}
+            sx={{ width: 18, height: 8, flex: 'none', color: state === null ? 'text.secondary' : stateColour[state] }}
         >
+            {state === null && (
+                <path d="M3 4h.01M9 4h.01M15 4h.01" stroke="currentColor" strokeWidth="2.5" strokeLinecap="round" />
+            )}
             {state === 'met' && <path d="M2 4h14" stroke="currentColor" strokeWidth="3.5" strokeLinecap="round" />}
             {state === 'early' && (
                 <path d="M2 4h4M12 4h4" stroke="currentColor" strokeWidth="3.5" strokeLinecap="round" />
@@ -70,13 +75,18 @@ function columnsOf(leaf: Schemas['LeafResource']): number {
     return Math.max(1, ...leaf.pockets.map((pocket) => pocket.column + pocket.column_span - 1));
 }
 
-function pocketSummary(lines: Schemas['LineResource'][]): string {
-    const bad = lines.filter((line) => line.state !== 'met');
-    return [count(lines.length, 'line'), ...bad.map((line) => `${line.need}: ${stateWords[line.state]}`)].join(', ');
+function pocketSummary(lines: Schemas['LineResource'][], isLooked: (line: Schemas['LineResource']) => boolean): string {
+    const bad = lines.filter((line) => isLooked(line) && line.state !== 'met');
+    const open = lines.filter((line) => !isLooked(line)).length;
+    return [
+        count(lines.length, 'line'),
+        ...(open > 0 ? [words.notLookedAt(open)] : []),
+        ...bad.map((line) => `${line.need}: ${stateWords[line.state]}`),
+    ].join(', ');
 }
 
 /** The kit as it lies opened flat: its leaves side by side, each with its pockets where the design places them. */
-export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProps) {
+export function OpenKit({ leaves, lines, selected, onSelect, note, isLooked = () => true }: OpenKitProps) {
     const kit = useRef<HTMLDivElement>(null);
     const here = useRef<HTMLButtonElement>(null);
     useEffect(() => {
@@ -134,7 +144,7 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
                                     key={pocket.id}
                                     ref={isHere ? here : undefined}
                                     aria-pressed={isHere}
-                                    aria-label={`${pocket.name}${note ? ` ${note(pocket.id)}` : ''}, ${leaf.name}: ${pocketSummary(own)}`}
+                                    aria-label={`${pocket.name}${note ? ` ${note(pocket.id)}` : ''}, ${leaf.name}: ${pocketSummary(own, isLooked)}`}
                                     onClick={() => onSelect(pocket.id)}
                                     sx={{
                                         gridRow: `${pocket.row} / span ${pocket.row_span}`,
@@ -181,7 +191,7 @@ export function OpenKit({ leaves, lines, selected, onSelect, note }: OpenKitProp
                                     </span>
                                     <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', gap: '3px 4px' }}>
                                         {own.map((line) => (
-                                            <Stitch key={line.code} state={line.state} />
+                                            <Stitch key={line.code} state={isLooked(line) ? line.state : null} />
                                         ))}
                                     </Box>
                                 </ButtonBase>

@@ -4,9 +4,18 @@ import { verdictWords, words } from './words';
 
 /**
  * The shape of a verdict: filled disc with a tick, disc with a notch, half disc, square with a bar; a dashed ring while a kit is
- * being judged again.
+ * being judged again, a ring before it was judged at all.
  */
-export function VerdictShape({ verdict, size = 18 }: { verdict: Verdict | null; size?: number }) {
+export function VerdictShape({
+    verdict,
+    size = 18,
+    isOpen = false,
+}: {
+    verdict: Verdict | null;
+    size?: number;
+    /** Not judged yet, and nothing is on its way: a whole ring. */
+    isOpen?: boolean;
+}) {
     return (
         <Box
             component="svg"
@@ -21,7 +30,15 @@ export function VerdictShape({ verdict, size = 18 }: { verdict: Verdict | null; 
             }}
         >
             {verdict === null && (
-                <circle cx="10" cy="10" r="8" fill="none" stroke="currentColor" strokeWidth="2" strokeDasharray="4 3" />
+                <circle
+                    cx="10"
+                    cy="10"
+                    r="8"
+                    fill="none"
+                    stroke="currentColor"
+                    strokeWidth="2"
+                    strokeDasharray={isOpen ? undefined : '4 3'}
+                />
             )}
             {verdict === 'ready' && (
                 <>

@@ -219,6 +219,7 @@ export const words = {
     moreToDo: 'More to do here',
     foldTheKit: 'Fold the kit',
     unfoldTheKit: 'Unfold the kit: all pockets',
+    notLookedAt: (lines: number) => `${lines} not counted yet`,
     showOnly: 'Show only',
     typeToFind: 'Type to find one',
     nothingFound: 'Nothing found',

@@ -1,0 +1,53 @@
+import { describe, expect, it } from 'vitest';
+import { kit, sealedModule, user } from '../testing/samples';
+import { begin, changeRow, setModule, toggleNoneFound, type Draft } from './draft';
+import { lookAt } from './looked';
+
+const lines = [
+    { code: 'L1', rank: 'critical', pocket_id: 'front' },
+    { code: 'L2', rank: 'required', pocket_id: 'back' },
+    { code: 'L3', rank: 'optional', pocket_id: 'back' },
+] as const;
+
+function counting(draft: Draft, line: string): Draft {
+    return draft.rows
+        .filter((row) => row.line === line)
+        .reduce((now, row) => changeRow(now, row.key, { quantity: String(row.recorded) }), draft);
+}
+
+describe('a check is a look', () => {
+    it('says nothing before anything was looked at', () => {
+        expect(lookAt(begin(kit(), user, 'full'), lines)).toMatchObject({ done: 0, needed: 2, isJudged: false });
+    });
+
+    it('counts a line only when all of its rows are settled', () => {
+        const begun = begin(kit(), user, 'full');
+        const first = begun.rows.find((row) => row.line === 'L1');
+        const one = changeRow(begun, first?.key ?? '', { quantity: '4' });
+        expect([...lookAt(one, lines).looked]).toEqual([]);
+        expect([...lookAt(counting(begun, 'L1'), lines).looked]).toEqual(['L1']);
+        const unread = changeRow(counting(begun, 'L1'), first?.key ?? '', { unread: '13/27' });
+        expect([...lookAt(unread, lines).looked]).toEqual([]);
+    });
+
+    it('is judged once every critical and required line was looked at, whatever the optional ones', () => {
+        const done = counting(counting(begin(kit(), user, 'full'), 'L1'), 'L2');
+        expect(lookAt(done, lines)).toMatchObject({ done: 2, needed: 2, isJudged: true });
+        expect(lookAt(done, lines).looked.has('L3')).toBe(false);
+        expect(lookAt(toggleNoneFound(done, 'L3'), lines).looked.has('L3')).toBe(true);
+    });
+
+    it('needs every line where none is critical or required', () => {
+        const optional = lines.map((line) => ({ ...line, rank: 'optional' as const }));
+        const done = counting(counting(begin(kit(), user, 'full'), 'L1'), 'L2');
+        expect(lookAt(done, optional)).toMatchObject({ done: 2, needed: 3, isJudged: false });
+        expect(lookAt(toggleNoneFound(done, 'L3'), optional).isJudged).toBe(true);
+    });
+
+    it('takes what lies in a module that was left closed as looked at', () => {
+        const begun = begin(kit({ modules: [sealedModule()] }), user, 'full');
+        const inModule = [{ code: 'M.L1', rank: 'required', pocket_id: 'roll.in' }] as const;
+        expect(lookAt(begun, inModule).isJudged).toBe(false);
+        expect(lookAt(setModule(begun, 'QH-M1', { state: 'closed' }), inModule).isJudged).toBe(true);
+    });
+});

@@ -1,0 +1,41 @@
+import type { Schemas } from '../api/client';
+import { moduleOf, type Draft } from './draft';
+import { isSettled } from './rows';
+
+type Line = Pick<Schemas['LineResource'], 'code' | 'rank' | 'pocket_id'>;
+
+export interface Look {
+    /** Lines that were looked at. */
+    looked: ReadonlySet<string>;
+    /** How many of the lines that a verdict needs. */
+    done: number;
+    needed: number;
+    /** Whether so much was looked at that there is a verdict at all. */
+    isJudged: boolean;
+}
+
+/** A line was looked at when every row of it is settled, or it was said that nothing of it is there, or its module was left closed. */
+function isLooked(draft: Draft, line: Line): boolean {
+    const rows = draft.rows.filter((row) => row.line === line.code);
+    const closed = line.pocket_id !== null && moduleOf(draft, line.pocket_id)?.state === 'closed';
+    if (closed) {
+        return true;
+    }
+    return rows.length > 0
+        ? rows.every((row) => isSettled(row) || moduleOf(draft, row.pocket)?.state === 'closed')
+        : draft.noneFound.includes(line.code);
+}
+
+/** A check is a look: until every critical and required line was looked at (every line where there are none), nothing is judged. */
+export function lookAt(draft: Draft, lines: readonly Line[]): Look {
+    const looked = new Set(lines.filter((line) => isLooked(draft, line)).map((line) => line.code));
+    const grave = lines.filter((line) => line.rank !== 'optional');
+    const needed = grave.length > 0 ? grave : lines;
+    const done = needed.filter((line) => looked.has(line.code)).length;
+    return { looked, done, needed: needed.length, isJudged: done === needed.length };
+}
+
+/** Whether a reason is about something that was looked at: what is on record is not what is found. */
+export function isOfLooked(reason: Schemas['ReasonResource'], look: Look): boolean {
+    return look.isJudged || (reason.line !== null && look.looked.has(reason.line));
+}

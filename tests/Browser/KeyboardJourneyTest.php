@@ -40,7 +40,7 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $visit->keys('c')->see('Condition of Nitrile gloves, large')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN);
         $this->tabTo($visit, 'How many of', true, 6);
         $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::CONTROL, 'a']);
-        $visit->keys('1', WebDriverKeys::ENTER)->see('▲ damaged')->see('Gloves: 3 of 4');
+        $visit->keys('1', WebDriverKeys::ENTER)->see('▲ damaged');
         $this->waitForFocus($visit, 'Count of Nitrile gloves');
         $visit->keys('d');
         $this->waitForFocus($visit, 'Date of Nitrile gloves');
@@ -70,7 +70,7 @@ final class KeyboardJourneyTest extends BrowserTestCase
         for ($pocket = 0; $pocket < 14 && $visit->focused() !== 'Sign and finish'; $pocket++) {
             $this->wholePocket($visit);
         }
-        $visit->see('27 of 27 counted')->keys(WebDriverKeys::ENTER);
+        $visit->see('27 of 27 counted')->see('Not ready')->see('Gloves: 3 of 4')->keys(WebDriverKeys::ENTER);
 
         $visit->seeHeading('Full check of QH-07 Tree crew bag')->see('signed by Tobias Renn')->see('Not ready on')->see('Not ready. Do not use this kit')->see('is damaged');
         $this->tabTo($visit, 'Restock this kit');

@@ -12,7 +12,7 @@ require __DIR__.'/../vendor/autoload.php';
 
 $views = [
     ['desk', 'light', 'keeper', [
-        ['today', '/', 'Horizon'], ['kits', '/kits', 'walking order'], ['kit', '/kits/QH-07', 'Action required'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
+        ['today', '/', 'Horizon'], ['kits', '/kits', 'Walking order'], ['kit', '/kits/QH-07', 'Action required'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Equipped'], ['item', '/items/haemostatic-gauze', 'in store'], ['lists', '/lists', 'unconfirmed'],
     ]],
     ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'Action required']]],
@@ -31,7 +31,7 @@ function named(Visit $visit, string $path): string
     }
 
     return (string) preg_replace_callback('/LIST\(([^ ]+) ([^)]+)\)/', static function (array $found) use ($ask): string {
-        foreach ($ask('lists') as $list) {
+        foreach ($ask('choices/lists') as $list) {
             if ($list['code'] === $found[1] && $list['edition'] === $found[2]) {
                 return $list['id'];
             }

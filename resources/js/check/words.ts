@@ -157,7 +157,7 @@ export const words = {
     numberOnTheSeal: 'Number on the seal',
     whatTheOutsideLooksLike: 'What the outside looks like, if anything is wrong with it.',
     notYetJudged: 'Not yet judged',
-    linesLookedAt: (done: number, needed: number) => `${done} of ${needed} lines that decide it looked at`,
+    linesLookedAt: (done: number, needed: number) => `${done} of ${needed} critical and required lines counted`,
     statusWhileCounting: 'Status while counting',
     noStatusForWhatYou: 'No status for what you counted last',
     ifTheOtherAsRecorded: (left: number, what: string) => `if the other ${left} ${what} as recorded`,

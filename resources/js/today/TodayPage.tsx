@@ -147,7 +147,7 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                 gridTemplateColumns: { xs: 'minmax(0, 1fr)', sm: 'minmax(0, 1fr) auto' },
                 gap: '4px 16px',
                 alignItems: 'center',
-                py: 1,
+                py: { xs: 2, md: 1 },
                 borderBottom: 1,
                 borderColor: 'divider',
                 '&:last-of-type': { borderBottom: 0 },

@@ -56,7 +56,7 @@ export default function HistoryPage() {
                         empty={words.all}
                         onChoose={(to) => listing.set({ only: to })}
                         options={kinds}
-                        sx={{ minWidth: 200 }}
+                        sx={{ width: 250 }}
                     />
                     {may('export') && <ExportSheet listing={listing} path={`/kits/${code}/history`} />}
                     <Button component={Link} to={`/kits/${code}`}>

@@ -50,7 +50,7 @@ export default function StorePage() {
                         empty={words.any}
                         onChoose={(condition) => listing.set({ condition })}
                         options={conditions}
-                        sx={{ minWidth: 140 }}
+                        sx={{ width: 170 }}
                     />
                     <Choose
                         label={words.expiry}
@@ -58,7 +58,7 @@ export default function StorePage() {
                         empty={words.any}
                         onChoose={(expired) => listing.set({ until: expired === '' ? '' : dayBefore(today) })}
                         options={[['expired', words.expired]]}
-                        sx={{ minWidth: 140 }}
+                        sx={{ width: 170 }}
                     />
                 </>
             }

@@ -34,7 +34,8 @@ self.addEventListener('activate', (event) => {
 });
 
 registerRoute(
-    ({ request }) => request.mode === 'navigate',
+    // A file that is opened by its address is not the page.
+    ({ request, url }) => request.mode === 'navigate' && !/^\/(api|schemas|build)\//.test(url.pathname),
     ({ request }) => networkFirst(request, SHELL, '/'),
 );
 registerRoute(

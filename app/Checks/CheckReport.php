@@ -15,6 +15,7 @@ final readonly class CheckReport
      * @param  Base  $base  how far the record went that the checker had seen
      * @param  list<CountedRow>  $rows  empty for a quick check
      * @param  list<ModuleAtCheck>  $modules  those that are not named were opened and left open
+     * @param  list<string>|null  $answered  codes of the lines that were looked at; null: it was not asked which
      * @param  string|null  $body  as it was sent, to keep where nothing of it can be recorded
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class CheckReport
         public ?string $note = null,
         public ?string $body = null,
         public array $modules = [],
+        public ?array $answered = null,
     ) {
     }
 
@@ -50,6 +52,7 @@ final readonly class CheckReport
             $this->note,
             $this->body,
             $this->modules,
+            $this->answered,
         );
     }
 

@@ -338,6 +338,7 @@ final class AssessmentTest extends TestCase
         $this->assertNotContains($code, collect($this->getJson('/api/kits')->json('kits'))->pluck('code')->all());
         $this->assertNotNull($this->readKit($code)['retired_on']);
         $this->finish([
+            'answered' => array_column($this->readKit($code)['verdict']['lines'], 'code'),
             'kit' => $code, 'kind' => 'full', 'begun_at' => now()->subMinute()->toIso8601ZuluString(),
             'base' => ['epoch' => 1, 'number' => 0], 'signed' => 'x', 'rows' => [],
         ])->assertAccepted();

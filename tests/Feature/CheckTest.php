@@ -231,4 +231,32 @@ final class CheckTest extends TestCase
         $this->assertSame('restock', $emptied['job']);
         $this->assertContains($emptied['text'], collect($this->getJson('/api/kits?q=QH-04')->json('kits'))->firstWhere('code', 'QH-04')['reasons']);
     }
+
+    public function test_a_full_check_is_signed_only_when_every_line_was_looked_at(): void
+    {
+        $this->actAs('keeper');
+        $kit = $this->readKit('QH-04');
+        $check = $this->asRecorded($kit);
+        [$first, $second] = $kit['verdict']['lines'];
+        $check['answered'] = array_values(array_diff($check['answered'], [$first['code'], $second['code']]));
+        $this->finish($check)->assertJsonValidationErrors(['answered' => "Not everything was looked at: {$first['need']}, {$second['need']}."]);
+        unset($check['answered']);
+        $this->finish($check)->assertJsonValidationErrors(['answered' => 'Say of each line that it was looked at.']);
+        $this->assertSame($kit['last_check']['id'] ?? null, $this->readKit('QH-04')['last_check']['id'] ?? null, 'Nothing is recorded.');
+        $this->finish($this->asRecorded($kit))->assertSuccessful();
+    }
+
+    public function test_what_lies_in_a_module_that_stayed_closed_is_not_asked_about(): void
+    {
+        $this->actAs('keeper');
+        $kit = $this->readKit('QH-17');
+        $check = $this->asRecorded($kit);
+        $module = collect($kit['modules'])->firstWhere('code', 'QH-M1');
+        $inside = static fn (string $pocket): bool => str_starts_with($pocket, "{$module['id']}.");
+        $check['rows'] = array_values(array_filter($check['rows'], static fn (array $row): bool => ! $inside($row['pocket_id'])));
+        $lines = array_filter($kit['verdict']['lines'], static fn (array $line): bool => ! $inside((string) $line['pocket_id']));
+        $check['answered'] = array_values(array_column($lines, 'code'));
+        $this->finish([...$check, 'seal_reason' => 'planned full check'])->assertJsonValidationErrors(['answered' => 'Not everything was looked at']);
+        $this->finish([...$check, 'modules' => [['code' => 'QH-M1', 'relied' => true]]])->assertSuccessful();
+    }
 }

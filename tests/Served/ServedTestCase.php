@@ -120,6 +120,7 @@ abstract class ServedTestCase extends TestCase
         $rows[0]['quantity']--;
 
         return [
+            'answered' => array_column($kit['verdict']['lines'], 'code'),
             'kit' => $code, 'kind' => 'full', 'begun_at' => gmdate('Y-m-d\TH:i:s\Z'), 'base' => $kit['base'],
             'signed' => 'Tobias Renn', 'rows' => $rows,
         ];

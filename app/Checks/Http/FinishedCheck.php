@@ -37,6 +37,12 @@ use OpenApi\Attributes as OA;
             ),
             new OA\Property(property: 'base', ref: '#/components/schemas/Base'),
             new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
+            new OA\Property(
+                property: 'answered',
+                type: 'array',
+                description: 'of a full check: codes of the lines that were looked at, whatever was found; all of them, but for modules that stayed closed',
+                items: new OA\Items(type: 'string'),
+            ),
             new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),
             new OA\Property(property: 'seal_found', type: 'string', nullable: true),
             new OA\Property(property: 'seal_set', type: 'string', nullable: true),
@@ -74,6 +80,8 @@ final class FinishedCheck extends FormRequest
             'seal_set' => ['nullable', 'string', 'max:40'],
             'seal_reason' => ['nullable', 'string', 'max:200'],
             'note' => ['nullable', 'string', 'max:500'],
+            'answered' => ['required_if:kind,full', 'array', 'max:500'],
+            'answered.*' => ['string', 'max:100'],
             'modules' => ['array', 'max:50'],
             'modules.*.code' => ['required', 'string', 'max:20'],
             'modules.*.relied' => ['required', 'boolean'],
@@ -87,6 +95,7 @@ final class FinishedCheck extends FormRequest
     {
         return [
             'signed.required' => 'Type your name to sign the check.',
+            'answered.required_if' => 'Say of each line that it was looked at.',
             'note.max' => 'A note has 500 characters at the most.',
             ...$this->whenMessages(),
         ];
@@ -100,7 +109,7 @@ final class FinishedCheck extends FormRequest
         /**
          * @var array{
          *     kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null,
-         *     seal_reason?: string|null, note?: string|null,
+         *     seal_reason?: string|null, note?: string|null, answered?: list<string>,
          *     modules?: list<array{code: string, relied: bool, seal_set?: string|null}>,
          * } $valid
          */
@@ -114,6 +123,7 @@ final class FinishedCheck extends FormRequest
             array_map(static fn (array $module): ModuleAtCheck => new ModuleAtCheck(
                 $module['code'], $module['relied'], $module['seal_set'] ?? null,
             ), $valid['modules'] ?? []),
+            $valid['kind'] === 'full' ? array_values($valid['answered'] ?? []) : null,
         );
     }
 }

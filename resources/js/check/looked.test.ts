@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { kit, sealedModule, user } from '../testing/samples';
 import { begin, changeRow, setModule, toggleNoneFound, type Draft } from './draft';
-import { lookAt } from './looked';
+import { answeredLines, lookAt } from './looked';
 
 const lines = [
     { code: 'L1', rank: 'critical', pocket_id: 'front' },
@@ -42,6 +42,13 @@ describe('a check is a look', () => {
         const done = counting(counting(begin(kit(), user, 'full'), 'L1'), 'L2');
         expect(lookAt(done, optional)).toMatchObject({ done: 2, needed: 3, isJudged: false });
         expect(lookAt(toggleNoneFound(done, 'L3'), optional).isJudged).toBe(true);
+    });
+
+    it('says of each line, when it is signed, that it was looked at', () => {
+        const begun = begin(kit(), user, 'full');
+        expect(answeredLines(begun)).toEqual([]);
+        expect(answeredLines(counting(begun, 'L1'))).toEqual(['L1']);
+        expect(answeredLines(toggleNoneFound(counting(counting(begun, 'L1'), 'L2'), 'L3'))).toEqual(['L1', 'L2', 'L3']);
     });
 
     it('takes what lies in a module that was left closed as looked at', () => {

@@ -39,3 +39,13 @@ export function lookAt(draft: Draft, lines: readonly Line[]): Look {
 export function isOfLooked(reason: Schemas['ReasonResource'], look: Look): boolean {
     return look.isJudged || (reason.line !== null && look.looked.has(reason.line));
 }
+
+/** Codes of the lines that were looked at, as a signed check says them. */
+export function answeredLines(draft: Draft): string[] {
+    const isClosed = (pocket: string) => moduleOf(draft, pocket)?.state === 'closed';
+    const codes = new Set(draft.rows.flatMap((row) => (row.line === null || isClosed(row.pocket) ? [] : [row.line])));
+    const open = new Set(
+        draft.rows.flatMap((row) => (row.line !== null && !isClosed(row.pocket) && !isSettled(row) ? [row.line] : [])),
+    );
+    return [...new Set([...[...codes].filter((code) => !open.has(code)), ...draft.noneFound])];
+}

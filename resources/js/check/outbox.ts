@@ -1,6 +1,7 @@
 import { api, ask } from '../api/client';
 import type { Sender } from '../offline/outbox';
 import { rowsToSend, type Draft } from './draft';
+import { answeredLines } from './looked';
 
 /** Sends a signed check. */
 export const checkSender: Sender<Draft> = {
@@ -16,6 +17,7 @@ export const checkSender: Sender<Draft> = {
                     done_at: draft.doneAt,
                     clock_checked_at: draft.clockCheckedAt,
                     base: draft.base,
+                    answered: draft.kind === 'full' ? answeredLines(draft) : [],
                     rows: draft.kind === 'full' ? rowsToSend(draft) : [],
                     signed: draft.signed,
                     seal_found: draft.sealFound || null,

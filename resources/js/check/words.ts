@@ -132,7 +132,7 @@ export const words = {
     howManyAreThere: 'how many are there',
     asRecordedAndOnTo: 'as recorded, and on to the next line',
     shiftEnter: 'Shift + Enter',
-    theWholePocketAsRecorded: 'the whole pocket as recorded',
+    theWholePocketAsRecorded: 'the whole pocket as recorded, and on to the next',
     theDateTypedAsPrinted: 'the date, typed as printed',
     theCondition: 'the condition',
     theNextPocket: 'the next pocket',

@@ -126,7 +126,7 @@ final class Words
             FindingKind::Short => $this->shortage($judged, $finding),
             FindingKind::Unpaired => [null, $this->companions($judged, (string) $finding->item?->code)],
             FindingKind::Overweight => [$judged->judgement->mass, (string) $judged->plan->maxMass],
-            FindingKind::MostlyMissing => [$finding->empty, "{$finding->required} required lines".($finding->part === null ? '' : " in {$finding->part}")],
+            FindingKind::MostlyMissing => [$finding->empty, "{$finding->required} required lines".$finding->inPart()],
             default => [$row?->quantity, null],
         };
 
@@ -250,10 +250,9 @@ final class Words
     private function shortage(Judged $judged, Finding $finding): array
     {
         $outcome = $this->outcome($judged, (string) $finding->line?->id);
-        $in = $finding->part === null ? '' : " in {$finding->part}";
         $required = is_int($outcome->required) ? (string) $outcome->required : ($outcome->required->text ?: (string) $outcome->required);
 
-        return [$outcome->reserve, "{$outcome->effective} of {$required}{$in}"];
+        return [$outcome->reserve, "{$outcome->effective} of {$required}{$finding->inPart()}"];
     }
 
     private function toRestock(Judged $judged, string $line): string

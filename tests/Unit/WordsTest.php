@@ -85,6 +85,10 @@ final class WordsTest extends TestCase
             FindingKind::Surplus, ['subject' => 'Plasters'], 'Plasters: more pieces than the list asks for',
             'Return the rest to the store, or leave it.', Action::Leave,
         ];
+        yield 'mostly missing' => [
+            FindingKind::MostlyMissing, ['quantity' => 5, 'detail' => '7 required lines'],
+            'No usable piece for 5 of 7 required lines', 'Fill the kit from the restock list, or take it out of service.', Action::Restock,
+        ];
         yield 'overweight' => [
             FindingKind::Overweight, ['quantity' => 4200, 'detail' => '4000'],
             'The kit weighs 4200 g; its limit is 4000 g', 'Remove what no line asks for.', Action::Remove,

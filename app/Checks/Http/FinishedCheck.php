@@ -40,7 +40,7 @@ use OpenApi\Attributes as OA;
             new OA\Property(
                 property: 'answered',
                 type: 'array',
-                description: 'of a full check: codes of the lines that were looked at, whatever was found; all of them, but for modules that stayed closed',
+                description: 'of a full check: codes of the lines that were looked at; all, but for modules that stayed closed',
                 items: new OA\Items(type: 'string'),
             ),
             new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),

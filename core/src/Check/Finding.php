@@ -33,6 +33,12 @@ final readonly class Finding
         return new self($kind, $severity, line: $line);
     }
 
+    /** Where it was found, as it is said after it: " in …"; nothing where it is of the kit as a whole. */
+    public function inPart(): string
+    {
+        return $this->part === null ? '' : " in {$this->part}";
+    }
+
     /** Found of a part of the kit by itself. */
     public function of(string $part): self
     {

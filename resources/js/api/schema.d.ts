@@ -1649,7 +1649,7 @@ export interface components {
             clock_checked_at?: string | null;
             base: components["schemas"]["Base"];
             rows: components["schemas"]["CountedRow"][];
-            /** @description of a full check: codes of the lines that were looked at, whatever was found; all of them, but for modules that stayed closed */
+            /** @description of a full check: codes of the lines that were looked at; all, but for modules that stayed closed */
             answered?: string[];
             /** @description the checker's name, typed */
             signed: string;

@@ -63,7 +63,7 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->chrome->network(false);
         $visit->see('Needs you: Check of QH-06 was not accepted.')->see('A note has 500 characters at the most.');
         $visit->press('Pack')->see('Needs you: Check of QH-06 was not accepted.');
-        $visit->press('Put right: Check of QH-06')->seeHeading('Check QH-06 Laboratory box');
+        $visit->press('Correct: Check of QH-06')->seeHeading('Check QH-06 Laboratory box');
         $visit->fill('Note', 'Said shortly')->press('Sign and finish')->seeHeading('Full check of QH-06 Laboratory box')->dontSee('Needs you');
     }
 

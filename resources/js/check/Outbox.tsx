@@ -47,7 +47,7 @@ export function Outbox() {
                     <Strip key={work.id} isGrave>
                         <strong>{words.needsYou}</strong> {words.wasNotAccepted(work.title)} {whyRefused(work.value)}{' '}
                         <Link to={work.href} style={{ color: 'inherit', fontWeight: 700 }}>
-                            {words.putItRight2(work.title)}
+                            {words.correctIt(work.title)}
                         </Link>
                     </Strip>
                 ))}

@@ -30,7 +30,7 @@ describe('what waits on this device', () => {
         const alert = await screen.findByRole('alert');
         expect(alert.textContent).toContain('Needs you: Check of QH-03 was not accepted.');
         expect(alert.textContent).toContain('A note has 500 characters at the most.');
-        expect(screen.getByRole('link', { name: 'Put right: Check of QH-03' }).getAttribute('href')).toBe(
+        expect(screen.getByRole('link', { name: 'Correct: Check of QH-03' }).getAttribute('href')).toBe(
             '/kits/QH-03/check',
         );
         expect(screen.queryByRole('status')).toBeNull();

@@ -62,7 +62,7 @@ function One({ work }: { work: Work }) {
     );
 }
 
-/** What is thrown away is gone for good: it is asked for twice. */
+/** What is discarded does not come back: it is asked for twice. */
 function Discard({ work }: { work: Work }) {
     const [isAsked, setAsked] = useState(false);
     return (

@@ -3,7 +3,7 @@ export const words = {
     addAnItemThatIs: 'Add an item that is on no line',
     needsYou: 'Needs you:',
     wasNotAccepted: (title: string) => `${title} was not accepted.`,
-    putItRight2: (title: string) => `Put right: ${title}`,
+    correctIt: (title: string) => `Correct: ${title}`,
     notKeptHere: 'This device cannot save what you type.',
     doNotCloseThisPage: 'Do not close this page before it is sent.',
     checkOf2: (kit: string) => `Check of ${kit}`,

@@ -65,6 +65,36 @@ final class WrittenListsTest extends BrowserTestCase
         $visit->see('In the slot Eye roll, closed with seal EY-1407')->dontSee('Missing from the slot');
     }
 
+    public function test_a_list_of_two_hundred_lines_draws_what_is_near_and_the_rest_when_it_comes_near(): void
+    {
+        $visit = $this->atDesk()->signIn('lead');
+        $list = $visit->chrome->driver->executeAsyncScript(<<<'JS'
+            const done = arguments[0];
+            (async () => {
+                const { csrf } = await (await fetch('/api/session')).json();
+                const headers = { 'Content-Type': 'application/json', Accept: 'application/json', 'X-CSRF-TOKEN': csrf };
+                const send = async (method, path, body) => (await fetch(path, { method, headers, body: JSON.stringify(body) })).json();
+                const made = await send('POST', '/api/lists', { code: 'two-hundred', title: 'Two hundred lines' });
+                const items = await (await fetch('/api/choices/items')).json();
+                const lines = Array.from({ length: 200 }, (_, at) => ({
+                    code: `L${at + 1}`, need: `Need number ${at + 1}`, rank: 'required', quantity: 1, reason: null,
+                    accepts: [{ item: items[at % items.length].code }],
+                }));
+                await send('PUT', `/api/lists/${made.id}`, { base: 1, title: 'Two hundred lines', size: null, basis: 'A test', excludes: [], lines });
+                done(made.id);
+            })();
+        JS);
+        $visit->open("/lists/{$list}/edit")->see('200 lines');
+        $drawn = fn (): int => count($visit->all("//input[@role='combobox']"));
+        $visit->wait(fn (): bool => $drawn() > 5, 'No line is drawn.');
+        $this->assertLessThan(40, $drawn(), 'Two hundred at once take seconds.');
+        $visit->wait(function () use ($visit): bool {
+            $visit->chrome->driver->executeScript('window.scrollTo(0, document.body.scrollHeight)');
+
+            return $visit->all("//input[@value='Need number 200']") !== [];
+        }, 'The last line is not drawn.');
+    }
+
     public function test_a_kit_is_held_against_another_list(): void
     {
         $visit = $this->inHand()->signIn('member');

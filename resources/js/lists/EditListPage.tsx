@@ -3,16 +3,26 @@ import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, ask, isProblem, type Schemas } from '../api/client';
+import { api, ask, isProblem, type Problem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Row, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { useKept } from '../offline/useKept';
+import { Near } from '../ui/Near';
 import { count, sayList } from '../ui/words';
 import { LineEditor } from './LineEditor';
 import { freshLine, linesOf, listToSend, type EditedList } from './editing';
 import { words } from './words';
+
+/** About so high is a line; of a long list those further down are drawn when they come near. */
+const LINE_HEIGHT = 290;
+const DRAWN_AT_ONCE = 8;
+
+/** What was refused is drawn, so that its field says why. */
+function isRefused(problem: Problem | null, at: number): boolean {
+    return Object.keys(problem?.errors ?? {}).some((field) => field.startsWith(`lines.${at}.`));
+}
 
 /** Changes an edition that nobody has confirmed, line by line. */
 export default function EditListPage() {
@@ -112,24 +122,25 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
             </datalist>
             <Sheet title={count(typed.lines.length, 'line')}>
                 {typed.lines.map((line, at) => (
-                    <LineEditor
-                        key={line.code}
-                        line={line}
-                        at={at}
-                        items={items}
-                        problem={problem}
-                        isFirst={at === 0}
-                        isLast={at === typed.lines.length - 1}
-                        onChange={(to) =>
-                            type({ ...typed, lines: typed.lines.map((one, index) => (index === at ? to : one)) })
-                        }
-                        onRemove={() => type({ ...typed, lines: typed.lines.filter((_, index) => index !== at) })}
-                        onMove={(by) => {
-                            const lines = [...typed.lines];
-                            lines.splice(at + by, 0, ...lines.splice(at, 1));
-                            type({ ...typed, lines });
-                        }}
-                    />
+                    <Near key={line.code} height={LINE_HEIGHT} isNow={at < DRAWN_AT_ONCE || isRefused(problem, at)}>
+                        <LineEditor
+                            line={line}
+                            at={at}
+                            items={items}
+                            problem={problem}
+                            isFirst={at === 0}
+                            isLast={at === typed.lines.length - 1}
+                            onChange={(to) =>
+                                type({ ...typed, lines: typed.lines.map((one, index) => (index === at ? to : one)) })
+                            }
+                            onRemove={() => type({ ...typed, lines: typed.lines.filter((_, index) => index !== at) })}
+                            onMove={(by) => {
+                                const lines = [...typed.lines];
+                                lines.splice(at + by, 0, ...lines.splice(at, 1));
+                                type({ ...typed, lines });
+                            }}
+                        />
+                    </Near>
                 ))}
                 <Button
                     onClick={() => type({ ...typed, lines: [...typed.lines, freshLine(typed.lines)] })}

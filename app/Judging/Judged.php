@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\People\KitScope;
+use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\Verdict;
@@ -53,6 +54,12 @@ final readonly class Judged
     public function atBest(): Judgement
     {
         return $this->best ?? $this->judgement;
+    }
+
+    /** What is to be done with the pieces: by those who may use most, since who is posted changes nothing of what is in it. */
+    public function advice(): Advice
+    {
+        return new Advice($this->atBest());
     }
 
     /** What those may use who have it: in the shift that it is told of. */

@@ -15,6 +15,7 @@ use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Check\LineOutcome;
 use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Check\Verdict;
+use Sarcina\Core\Lists\Accepted;
 
 /** Says a judgement in words: the sentence of the verdict, its reasons, and what to do about each. */
 final class Words
@@ -198,12 +199,12 @@ final class Words
     {
         return match ($kind) {
             FindingKind::Short => $action === Action::People
-                ? 'It is in the kit, but outside the scope of practice of its users. Post somebody who is trained for it, or change the list.'
+                ? "What this line asks for is outside the scope of practice of this kit's users. ".
+                    'Post somebody who is trained for it, or change the list.'
                 : $restock,
             FindingKind::Expired => 'Remove it and put in a new one.',
             FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
-            FindingKind::ExpiresEarly => $action === Action::Restock
-                ? 'Replace it now, or check again before that day.'
+            FindingKind::ExpiresEarly => $action === Action::Restock ? 'Replace it now, or check again before that day.'
                 : 'No line needs it: move it to where it is used sooner.',
             FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => 'Replace it.',
             FindingKind::Soiled => 'Replace it, even if it is in date.',
@@ -221,8 +222,10 @@ final class Words
     {
         $finding = $advised->finding;
         $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
+        $put = $finding->kind === FindingKind::Short ? $this->toRestock($judged, (string) $line?->code()) : '';
+        $action = $put === '' ? $advised->action : Action::Restock;
         // Removing is done on the restock list; who is posted, and what the list says, is for leads.
-        $job = match ($advised->action) {
+        $job = match ($action) {
             Action::Restock => 'restock',
             Action::Remove => $finding->kind === FindingKind::Excluded ? 'restock' : 'none',
             Action::Check => 'check',
@@ -233,11 +236,7 @@ final class Words
             $finding->kind->value,
             $finding->severity->value,
             self::found($this->fact($judged, $finding)),
-            self::toDo(
-                $finding->kind,
-                $advised->action,
-                $finding->kind === FindingKind::Short ? $this->toRestock($judged, (string) $line?->code()) : '',
-            ),
+            self::toDo($finding->kind, $action, $put),
             $job,
             $line?->code(),
             $finding->item?->code,
@@ -255,19 +254,19 @@ final class Words
         return [$outcome->reserve, "{$outcome->effective} of {$required}{$finding->inPart()}"];
     }
 
+    /** What is to be put in for the line, whoever is posted; failing that, what those may use who are: nothing where neither helps. */
     private function toRestock(Judged $judged, string $line): string
     {
-        foreach ((new Advice($judged->judgement))->wanted() as $want) {
+        foreach ([...$judged->advice()->wanted(), ...(new Advice($judged->judgement))->wanted()] as $want) {
             if ($want->line?->id === $line) {
-                $what = $want
-                    ->item === null ? "any suitable item of class {$want->line->accepts[0]->class?->name}" : $this
-                    ->catalogue->name($want->item);
+                $classes = array_filter(array_map(static fn (Accepted $one): ?string => $one->class?->name, $want->line->accepts));
 
-                return "Put in {$want->pieces} × {$what}.";
+                return "Put in {$want->pieces} × ".
+                    ($want->item === null ? 'any suitable item of class '.reset($classes) : $this->catalogue->name($want->item)).'.';
             }
         }
 
-        return 'Restock this line.';
+        return '';
     }
 
     private function companions(Judged $judged, string $item): string

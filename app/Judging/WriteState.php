@@ -7,7 +7,6 @@ namespace App\Judging;
 use App\Kits\Models\Kit;
 use App\Ledger\Parts\CheckFinding;
 use Illuminate\Support\Facades\DB;
-use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Due\Because;
 use Sarcina\Core\Due\Urgency;
@@ -25,7 +24,7 @@ final class WriteState
     {
         $due = $judged->due();
         $today = Day::of($asOf);
-        $wantsRestock = (new Advice($judged->judgement))->wantsRestock();
+        $wantsRestock = $judged->advice()->wantsRestock();
         $grace = $judged->graceDays;
         $state = [
             'code' => $kit->code,

@@ -28,7 +28,7 @@ final class PlanRestock
 
     public function __invoke(Judged $judged, Store $store): RestockPlan
     {
-        $advice = new Advice($judged->judgement);
+        $advice = $judged->advice();
         $stock = $this->stock($store);
         $puts = [];
         [$absent, $missing] = self::absent($judged);
@@ -122,7 +122,7 @@ final class PlanRestock
             $this->catalogue->items(array_values(array_unique(array_map(static fn (OnShelf $row): string => $row->lot->item, $stock)))) as $item
         ) {
             $entry = $want->line->entryFor($item);
-            if ($entry !== null && $item->supersededBy === null && $judged->judgement->assignment->isUsableOn($item, $want->line)) {
+            if ($entry !== null && $item->supersededBy === null && $judged->atBest()->assignment->isUsableOn($item, $want->line)) {
                 $others[$item->code] = $entry;
             }
         }
@@ -148,8 +148,8 @@ final class PlanRestock
         );
         $dated = (bool) ($this->catalogue->item($code)->dated ?? false);
         $list = PickList::of(
-            $judged->judgement->assignment->asOf,
-            $judged->judgement->assignment->policy->goodUntil(),
+            $judged->atBest()->assignment->asOf,
+            $judged->atBest()->assignment->policy->goodUntil(),
             [new Need($code, $pieces, $dated, ! $want->isCritical)],
             array_map(
                 static fn (int $row): StoredLot => new StoredLot($code, $stock[$row]->lot->lot, $stock[$row]->lot->expires, $left[$row]),

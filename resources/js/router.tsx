@@ -1,6 +1,5 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { createBrowserRouter } from 'react-router';
-import { Outbox } from './check/Outbox';
 import { Frame } from './session/Frame';
 import { RouteTrouble } from './session/RouteTrouble';
 import { TodayPage } from './today/TodayPage';
@@ -8,6 +7,8 @@ import { Waiting } from './ui/Page';
 
 const part = (page: ReactNode) => <Suspense fallback={<Waiting error={null} />}>{page}</Suspense>;
 
+/** What waits is sent from every screen; it need not be there before the screen is. */
+const Outbox = lazy(() => import('./check/Outbox').then((part) => ({ default: part.Outbox })));
 const CheckListPage = lazy(() => import('./check/CheckListPage'));
 const WaitingPage = lazy(() => import('./check/WaitingPage'));
 const CheckPage = lazy(() => import('./check/CheckPage'));
@@ -44,7 +45,15 @@ const NotFoundPage = lazy(() => import('./session/NotFoundPage'));
 /** Every screen by its address. Only Today comes with the first load. */
 export const router = createBrowserRouter([
     {
-        element: <Frame waiting={<Outbox />} />,
+        element: (
+            <Frame
+                waiting={
+                    <Suspense fallback={null}>
+                        <Outbox />
+                    </Suspense>
+                }
+            />
+        ),
         children: [
             {
                 errorElement: <RouteTrouble />,

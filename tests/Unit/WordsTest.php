@@ -33,7 +33,7 @@ final class WordsTest extends TestCase
         ];
         yield 'short for want of people' => [
             FindingKind::Short, $line, 'Medium dressing: 3 of 4',
-            'It is in the kit, but outside the scope of practice of its users. Post somebody who is trained for it, or change the list.',
+            "What this line asks for is outside the scope of practice of this kit's users. Post somebody who is trained for it, or change the list.",
             Action::People,
         ];
         yield 'expired' => [

@@ -203,7 +203,9 @@ final class Advice
         $beyond = self::beyondScope($assignment);
         $pieces = [];
         foreach ($this->judgement->restock as $restock) {
-            $pieces[$restock->line] = max(0, $restock->quantity - ($beyond[$restock->line] ?? 0));
+            // Where the line accepts nothing that those who have the kit may use, nothing can be bought: people or the list have to change.
+            $canBuy = $restock->item !== null || $restock->class !== null;
+            $pieces[$restock->line] = $canBuy ? max(0, $restock->quantity - ($beyond[$restock->line] ?? 0)) : 0;
         }
 
         return $pieces;

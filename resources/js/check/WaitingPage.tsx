@@ -7,6 +7,7 @@ import { device } from '../offline/device';
 import { isRefused, whyRefused } from '../offline/outbox';
 import { ClosedWork } from '../session/ClosedWork';
 import { useSession } from '../session/useSession';
+import { Confirm } from '../ui/Confirm';
 import { Empty, Page, Sheet } from '../ui/Page';
 import { sayInstant } from '../ui/words';
 import { allWork, type Work } from './work';
@@ -62,17 +63,22 @@ function One({ work }: { work: Work }) {
     );
 }
 
-/** What is discarded does not come back: it is asked for twice. */
+/** What is discarded does not come back: it is asked first. */
 function Discard({ work }: { work: Work }) {
     const [isAsked, setAsked] = useState(false);
     return (
-        <Button
-            variant="text"
-            color={isAsked ? 'error' : 'primary'}
-            aria-label={`${isAsked ? words.discardForGood : words.discard}: ${work.title}`}
-            onClick={() => (isAsked ? device.remove(work.id) : setAsked(true))}
-        >
-            {isAsked ? words.discardForGood : words.discard}
-        </Button>
+        <>
+            <Button variant="text" aria-label={`${words.discard}: ${work.title}`} onClick={() => setAsked(true)}>
+                {words.discard}
+            </Button>
+            {isAsked && (
+                <Confirm
+                    question={words.discardsWork(work.title)}
+                    word={words.discardForGood}
+                    onClose={() => setAsked(false)}
+                    onConfirm={() => device.remove(work.id)}
+                />
+            )}
+        </>
     );
 }

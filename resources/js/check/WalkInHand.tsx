@@ -50,7 +50,11 @@ export function WalkInHand({ kit, draft, change, onLeave }: WalkProps) {
             menu={[
                 { word: words.finishNow, onPress: () => walk.go(FINISH) },
                 { word: words.leaveForNow, onPress: () => void navigate(`/kits/${kit.code}`) },
-                { word: words.discardCheck, discards: words.discardCounts, onPress: onLeave },
+                {
+                    word: words.discardCheck,
+                    asks: { question: words.discardsWhatWasCounted, word: words.discardCounts },
+                    onPress: onLeave,
+                },
             ]}
             bar={
                 <>

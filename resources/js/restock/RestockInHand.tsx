@@ -50,7 +50,7 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
                 { word: words.leaveForNow, onPress: () => void navigate(`/kits/${kit.code}`) },
                 {
                     word: words.readListAnew,
-                    discards: words.discardTicks,
+                    asks: { question: words.discardTicks, word: words.readListAnew },
                     onPress: () => restocks.drop(kit.code),
                 },
             ]}

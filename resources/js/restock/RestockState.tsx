@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { Confirm } from '../ui/Confirm';
 import { Choose } from '../ui/Fields';
 import { Empty, Sheet } from '../ui/Page';
 import { count } from '../ui/words';
@@ -35,20 +36,26 @@ export function RestockTrouble({ draft }: { draft: RestockDraft }) {
     );
 }
 
-/** The list as it is now, instead of the one that was begun: asked for twice, since what was ticked goes. */
+/** The list as it is now, instead of the one that was begun: asked first, since what was ticked goes. */
 export function BeginAnew({ draft }: { draft: RestockDraft }) {
     const [isAsked, setAsked] = useState(false);
     if (draft.isWaiting || restocks.of(draft.kit) === null) {
         return null;
     }
     return (
-        <Button
-            variant="text"
-            color={isAsked ? 'error' : 'primary'}
-            onClick={() => (isAsked ? restocks.drop(draft.kit) : setAsked(true))}
-        >
-            {isAsked ? words.discardTicks : words.readListAnew}
-        </Button>
+        <>
+            <Button variant="text" onClick={() => setAsked(true)}>
+                {words.readListAnew}
+            </Button>
+            {isAsked && (
+                <Confirm
+                    question={words.discardTicks}
+                    word={words.readListAnew}
+                    onClose={() => setAsked(false)}
+                    onConfirm={() => restocks.drop(draft.kit)}
+                />
+            )}
+        </>
     );
 }
 

@@ -52,7 +52,7 @@ export const words = {
     farMore: (listed: number) => `The list says ${listed}. Is it so many?`,
     savedAndWaiting: 'Saved on this device. It is sent as soon as the server answers.',
     readListAnew: 'Read the list anew',
-    discardTicks: 'Discard what is ticked?',
+    discardTicks: 'Read the list anew? What is ticked goes.',
     saveAndUpdateStatus: 'Save and update status',
     soiledOrTornWrapper: 'soiled or torn wrapper',
     failedItsTest: 'failed its test',

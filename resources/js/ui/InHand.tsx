@@ -6,14 +6,15 @@ import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
 import { useOutletContext } from 'react-router';
+import { Confirm } from './Confirm';
 import { Icon } from './Icon';
 import { words } from './words';
 
 export interface MenuEntry {
     word: string;
     onPress: () => void;
-    /** Whether it throws something away: then it is asked for twice. */
-    discards?: string;
+    /** What it throws away, as a question, and the word that does it: then it is asked first. */
+    asks?: { question: string; word: string };
 }
 
 interface InHandProps {
@@ -124,11 +125,7 @@ export function InHand({ title, progress, doing, strip, picture, menu, children,
 
 function MoreMenu({ entries }: { entries: MenuEntry[] }) {
     const [at, setAt] = useState<HTMLElement | null>(null);
-    const [asked, setAsked] = useState('');
-    const close = () => {
-        setAt(null);
-        setAsked('');
-    };
+    const [asked, setAsked] = useState<MenuEntry | null>(null);
     return (
         <>
             <IconButton
@@ -139,24 +136,34 @@ function MoreMenu({ entries }: { entries: MenuEntry[] }) {
             >
                 <Icon name="more" />
             </IconButton>
-            <Menu open={at !== null} anchorEl={at} onClose={close}>
+            <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
                 {entries.map((entry) => (
                     <MenuItem
                         key={entry.word}
-                        sx={{ minHeight: 48, color: asked === entry.word ? 'error.main' : undefined }}
+                        sx={{ minHeight: 48 }}
                         onClick={() => {
-                            if (entry.discards !== undefined && asked !== entry.word) {
-                                setAsked(entry.word);
+                            setAt(null);
+                            if (entry.asks) {
+                                setAsked(entry);
                             } else {
-                                close();
                                 entry.onPress();
                             }
                         }}
                     >
-                        {asked === entry.word ? entry.discards : entry.word}
+                        {entry.word}
                     </MenuItem>
                 ))}
             </Menu>
+            {asked?.asks && (
+                <Confirm
+                    {...asked.asks}
+                    onClose={() => setAsked(null)}
+                    onConfirm={() => {
+                        setAsked(null);
+                        asked.onPress();
+                    }}
+                />
+            )}
         </>
     );
 }

@@ -216,6 +216,7 @@ export const words = {
     loadThePageAgain: 'Load the page again.',
     paper: 'Paper',
     print: 'Print',
+    cancel: 'Cancel',
     moreToDo: 'More to do here',
     foldTheKit: 'Fold the kit',
     unfoldTheKit: 'Unfold the kit: all pockets',

@@ -4,15 +4,17 @@ import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useEffect, useState, type ReactNode } from 'react';
 import { api, ask, whenSignedOut } from '../api/client';
 import { device } from '../offline/device';
 import { takeOver } from '../offline/former';
 import { Waiting } from '../ui/Page';
 import { ClosedWork } from './ClosedWork';
 import { forgetCopies, sessionQuestion } from './session';
-import { SignInForm } from './SignInForm';
 import { words } from './words';
+
+/** Who is signed in already does not wait for its fields. */
+const SignInForm = lazy(() => import('./SignInForm').then((part) => ({ default: part.SignInForm })));
 
 /** Shows the page to who is signed in. Where a session ends while somebody works, they sign in over their work, which stays. */
 export function SessionGate({ children }: { children: ReactNode }) {
@@ -45,17 +47,19 @@ export function SessionGate({ children }: { children: ReactNode }) {
                 <DialogTitle id="ended">{words.theSessionHasEnded}</DialogTitle>
                 <DialogContent sx={{ display: 'grid', gap: 4 }}>
                     <Typography>{words.signInAgainToContinue}</Typography>
-                    <SignInForm
-                        email={user.email}
-                        onDone={(now) => {
-                            if (now === user.id) {
-                                setEnded(false);
-                            } else {
-                                // What is on the page is somebody else's work.
-                                window.location.assign('/');
-                            }
-                        }}
-                    />
+                    <Suspense fallback={null}>
+                        <SignInForm
+                            email={user.email}
+                            onDone={(now) => {
+                                if (now === user.id) {
+                                    setEnded(false);
+                                } else {
+                                    // What is on the page is somebody else's work.
+                                    window.location.assign('/');
+                                }
+                            }}
+                        />
+                    </Suspense>
                 </DialogContent>
             </Dialog>
         </>
@@ -110,7 +114,9 @@ function SignInPage({ organisation }: { organisation: string }) {
                     {organisation}
                     {words.whatIsInThemWhether}
                 </Typography>
-                <SignInForm />
+                <Suspense fallback={null}>
+                    <SignInForm />
+                </Suspense>
                 <ClosedWork />
             </Box>
             <Box

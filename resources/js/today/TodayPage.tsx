@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
@@ -13,10 +14,11 @@ import { KitLink } from '../ui/KitLink';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
-import { Unsettled } from '../pack/Unsettled';
 import { Horizon } from './Horizon';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
+
+const Unsettled = lazy(() => import('../pack/Unsettled').then((part) => ({ default: part.Unsettled })));
 
 const ASK_AGAIN_MS = 1500;
 
@@ -54,7 +56,9 @@ export function TodayPage() {
                             {words.notJudgedSince(sayInstant(today.worker_silent_since, timeZone))}
                         </Notice>
                     )}
-                    <Unsettled />
+                    <Suspense fallback={null}>
+                        <Unsettled />
+                    </Suspense>
                     {today.work.length === 0 && (
                         <Sheet title={words.noTasks}>
                             <Empty>{words.everyKitIsReadyAnd}</Empty>

@@ -98,7 +98,7 @@ final class NothingIsLostTest extends BrowserTestCase
         } finally {
             $this->instance('start_server');
         }
-        $visit->open('/')->seeHeading('Today')->dontSee('Saved on this device');
+        $visit->open('/waiting')->see('Nothing of yours waits on this device');
         $this->assertSame($before + 1, $checks(), 'It is recorded once.');
     }
 

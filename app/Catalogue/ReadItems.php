@@ -16,8 +16,10 @@ use App\Catalogue\Models\ItemClass;
 use App\Catalogue\Models\ItemMeasure;
 use App\Catalogue\Models\ItemNeed;
 use App\Catalogue\Models\ItemPack;
+use App\Ledger\PieceCondition;
 use App\Lists\Models\KitList;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\OpenedLife;
 use stdClass;
 
 /** The catalogue, and one item: what it is, what it needs beside it, where it is and where it is missing. */
@@ -37,6 +39,7 @@ final class ReadItems
         $item->load(['measures', 'packs', 'needs.companions', 'supersededBy', 'standIns']);
         $carried = $this->carried($item);
         [$missing, $missingIn] = $this->missingIn($item);
+        [$title, $neverFor] = $this->titleAndNeverFor($item);
         $for = Item::query()->whereIn('id', DB::table('item_stand_ins')->where('stand_in_id', $item->id)->select('item_id'))->orderBy('name')->get();
 
         return new ItemResource(
@@ -44,7 +47,7 @@ final class ReadItems
             $item->code,
             $item->name,
             $item->class,
-            (string) (ItemClass::query()->find($item->class)->title ?? $item->class),
+            $title,
             $item->purpose,
             $item->caution,
             $item->count_unit,
@@ -54,6 +57,9 @@ final class ReadItems
             $this->measures->mass($item->mass_g),
             $item->scope->value,
             $item->keeps_as_reserve,
+            $item->only_for_trained,
+            $neverFor,
+            $item->opened_life === null ? null : OpenedLife::days($item->opened_life, $item->opened_life_unit ?? 'days'),
             $item->supersededBy?->name,
             $item->supersededBy?->code,
             $item->storage_min_c,
@@ -133,6 +139,7 @@ final class ReadItems
                         $below,
                         $titles($excluded->get($class->class)),
                         $titles($accepted->get($class->class)),
+                        KeptPastDate::needsSaying($class->class),
                     );
                 })
                 ->all(),
@@ -206,10 +213,21 @@ final class ReadItems
         return new CarriedItem(
             array_values($rows->map(static fn (stdClass $row): CarriedResource => new CarriedResource(
                 $row->code === null ? (string) $row->store : "{$row->code} {$row->kit}", $row->code, $row->path,
-                $row->number, $row->expires, $row->good_until, $row->condition, (int) $row->quantity,
+                $row->number, $row->expires, $row->good_until,
+                PieceCondition::of($row->condition)->condition->value, PieceCondition::of($row->condition)->openedOn, (int) $row->quantity,
             ))->all()),
             (int) ($first->places ?? 0), (int) ($first->in_kits ?? 0), (int) ($first->in_stores ?? 0),
         );
+    }
+
+    /** @return array{string, list<string>} the title of its class, and what it may never stand in for: one question for both */
+    private function titleAndNeverFor(Item $item): array
+    {
+        $found = DB::table('item_classes')->where('class', $item->class)->selectRaw("'title' AS what, title AS text")
+            ->unionAll(DB::table('item_never_for')->where('item_id', $item->id)->selectRaw("'never_for', class"))
+            ->get()->groupBy('what')->map->pluck('text');
+
+        return [(string) ($found->get('title')?->first() ?? $item->class), array_values(($found->get('never_for') ?? collect())->sort()->all())];
     }
 
     /** @return array{list<string>, int} codes of kits whose list names the item and that hold none of it, and how many there are */

@@ -25,6 +25,7 @@ use Sarcina\Core\Format\KitReader;
  *     allergy: string|null, measures: list<array{measure: string, quantity: string}>,
  *     packs: list<array{pieces: int, price: int|null}>,
  *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>, stand_ins: list<string>,
+ *     only_for_trained: bool, never_for: list<string>,
  * }
  */
 final class WriteItem
@@ -34,6 +35,7 @@ final class WriteItem
         private readonly Classes $classes,
         private readonly KitPlans $plans,
         private readonly KitStates $states,
+        private readonly NeverFor $neverFor,
     ) {
     }
 
@@ -69,8 +71,9 @@ final class WriteItem
             $touched = $item === null ? [] : $this->kitsTouchedBy($item->id, [$item->class, $written['class']]);
             $item ??= new Item(['code' => $written['code'], 'revision' => 0]);
             $this->fill($item, $written);
-            $this->classes->make([$written['class']]);
+            $this->classes->make([$written['class'], ...$written['never_for']]);
             $this->catalogue->forget();
+            $this->neverFor->forget();
             $this->plans->forget();
             $this->states->mark($touched);
 
@@ -137,6 +140,7 @@ final class WriteItem
                     ]),
                 ),
                 'keeps_as_reserve' => $written['reserve'],
+                'only_for_trained' => $written['only_for_trained'],
                 'superseded_by_id' => $written['superseded_by'] === null ? null : $ids[$written['superseded_by']],
                 'revision' => $item->revision + 1,
             ])
@@ -153,6 +157,11 @@ final class WriteItem
             $made = $item->needs()->create(array_diff_key($need, ['any_of' => 0]));
             $made->companions()->attach(array_map(static fn (string $code): string => $ids[$code], $need['any_of']));
         }
+        DB::table('item_never_for')->where('item_id', $item->id)->delete();
+        DB::table('item_never_for')->insert(array_map(
+            static fn (string $class): array => ['item_id' => $item->id, 'class' => $class],
+            $written['never_for'],
+        ));
         $item->standIns()->detach();
         foreach ($written['stand_ins'] as $position => $code) {
             $item->standIns()->attach($ids[$code], ['position' => $position]);
@@ -181,6 +190,18 @@ final class WriteItem
                 } elseif ($code !== null && $this->catalogue->item($code) === null) {
                     $errors[$field][] = "There is no item \"{$code}\" in the catalogue.";
                 }
+            }
+        }
+        foreach ($written['never_for'] as $index => $class) {
+            if (preg_match(Classes::PATTERN, $class) !== 1) {
+                $errors["never_for.{$index}"][] = 'Write the class in small letters with dots, such as tourniquet.';
+            }
+        }
+        $known = $this->neverFor->with([$written['code'] => $written['never_for']]);
+        $faults = $known->faultsOfItem($written['code'], $written['class'], $written['never_for'], $written['stand_ins']);
+        foreach ($faults as $field => $places) {
+            foreach ($places as $index => $message) {
+                $errors["{$field}.{$index}"][] = $message;
             }
         }
         if ($written['storage_min_c'] !== null && $written['storage_max_c'] !== null && $written['storage_min_c'] > $written['storage_max_c']) {

@@ -16,6 +16,7 @@ final readonly class CheckReport
      * @param  list<CountedRow>  $rows  empty for a quick check
      * @param  list<ModuleAtCheck>  $modules  those that are not named were opened and left open
      * @param  list<string>|null  $answered  codes of the lines that were looked at; null: it was not asked which
+     * @param  string|null  $signedBecause  why it is signed by another name than the account's
      * @param  string|null  $body  as it was sent, to keep where nothing of it can be recorded
      */
     public function __construct(
@@ -33,6 +34,7 @@ final readonly class CheckReport
         public ?string $body = null,
         public array $modules = [],
         public ?array $answered = null,
+        public ?string $signedBecause = null,
     ) {
     }
 
@@ -53,6 +55,7 @@ final readonly class CheckReport
             $this->body,
             $this->modules,
             $this->answered,
+            $this->signedBecause,
         );
     }
 

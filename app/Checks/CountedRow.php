@@ -7,7 +7,10 @@ namespace App\Checks;
 /** One row as somebody counted it. */
 final readonly class CountedRow
 {
-    /** @param  bool  $newLot  the checker says that a lot which is not on record is printed so on the pack */
+    /**
+     * @param  string  $condition  with the day of opening, as PieceCondition writes it
+     * @param  bool  $newLot  the checker says that a lot which is not on record is printed so on the pack
+     */
     public function __construct(
         public string $pocketId,
         public string $itemCode,

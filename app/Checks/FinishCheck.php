@@ -6,6 +6,7 @@ namespace App\Checks;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Accounts\SignedName;
 use App\Judging\ContentRow;
 use App\Judging\Judged;
 use App\Judging\KitContents;
@@ -48,6 +49,7 @@ final class FinishCheck
         private readonly KeepUnsettled $unsettled,
         private readonly DisagreeingLines $disagreeing,
         private readonly Organisation $organisation,
+        private readonly CheckNotes $notes,
     ) {
     }
 
@@ -60,6 +62,7 @@ final class FinishCheck
             if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
                 return Recorded::under($known, $report->id);
             }
+            SignedName::refuseUnexplained($by, $report->signed, $report->signedBecause);
             $head = Head::read();
             $this->record->refuseAhead($report->base, $head);
             $since = $this->since->of($kit, $report->base, $head);
@@ -70,7 +73,12 @@ final class FinishCheck
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
 
-            return $report->isFull() ? $this->full($whole, $kit, $report, $by, $since) : $this->quick($whole, $kit, $report, $by, $since);
+            $recorded = $report->isFull() ? $this->full($whole, $kit, $report, $by, $since) : $this->quick($whole, $kit, $report, $by, $since);
+            if ($report->note !== null && $recorded->operation !== null) {
+                $this->notes->leave($recorded->operation, $kit->id);
+            }
+
+            return $recorded;
         });
     }
 
@@ -85,7 +93,7 @@ final class FinishCheck
         foreach ($report->sealReason === null && ! OperationSince::anySetASeal($since) ? [$kit, ...$opened->kits] : [] as $one) {
             if ($one->seal === Seal::Intact) {
                 throw ValidationException::withMessages([
-                    'seal_reason' => "A full check breaks seal {$one->seal_number}. Say in writing why it was opened, ".
+                    'seal_reason' => "A full check breaks the seal of {$one->code}. Say in writing why it was opened, ".
                         'such as "planned full check".',
                 ]);
             }
@@ -243,9 +251,9 @@ final class FinishCheck
         if ($kit->seal !== Seal::Intact) {
             throw ValidationException::withMessages(['kind' => 'A quick check reads an intact seal, and this kit has none. Do a full check.']);
         }
-        if ($report->sealFound !== $kit->seal_number) {
+        if (! KitSeal::reads($kit, $report->sealFound)) {
             throw ValidationException::withMessages([
-                'seal_found' => "The seal on record is {$kit->seal_number}. If another one is on the kit, somebody ".
+                'seal_found' => 'This is not the seal on record. Read the number on the kit once more. If another seal is on it, somebody '.
                     'opened it: do a full check and say why.',
             ]);
         }
@@ -270,6 +278,7 @@ final class FinishCheck
         return new Operation(
             $report->id, $kind, $by, $report->when->begunAt, $report->when->doneAt, $report->when->receivedAt, $day, $report->base, $kits, [],
             $movements, $parts, $report->signed, $report->note, $this->parts->names($rows), $report->when->clockCheckedAt,
+            SignedName::isOf($by->name, $report->signed) ? null : $report->signedBecause,
         );
     }
 
@@ -279,18 +288,8 @@ final class FinishCheck
      */
     private static function doubts(array $rows): array
     {
-        return array_values(
-            array_map(
-                static fn (CheckRow $row): UnsettledRow => new UnsettledRow(
-                    'moved_while_counting',
-                    $row->itemName,
-                    $row->lotNumber,
-                    $row->pocket,
-                    $row->counted,
-                    $row->became,
-                ),
-                array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt),
-            ),
-        );
+        return array_values(array_map(static fn (CheckRow $row): UnsettledRow => new UnsettledRow(
+            'moved_while_counting', $row->itemName, $row->lotNumber, $row->pocket, $row->counted, $row->became,
+        ), array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt)));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Checks;
 
 use App\Judging\ContentRow;
+use App\Kits\KitSeal;
 use App\Kits\Models\Kit;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Due\Seal;
@@ -44,6 +45,13 @@ final readonly class OpenedModules
             if ($one->relied && $module->seal !== Seal::Intact && ! $isLate) {
                 throw ValidationException::withMessages([
                     "modules.{$index}.relied" => "Module {$one->code} has no intact seal on record: open it and count what is in it.",
+                ]);
+            }
+            // The number is read from the module itself: who types it has had the seal in hand.
+            if ($one->relied && ! $isLate && ! KitSeal::reads($module, $one->sealFound)) {
+                throw ValidationException::withMessages([
+                    "modules.{$index}.seal_found" => "This is not the seal on record of {$one->code}. Read the number on it once more. ".
+                        'If another seal is on it, somebody opened it: open it, say why and count what is in it.',
                 ]);
             }
             $said[$one->code] = $one;

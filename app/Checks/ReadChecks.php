@@ -21,6 +21,7 @@ use App\Ledger\Models\Operation;
 use App\Ledger\Models\Seal;
 use App\Ledger\OperationKind;
 use App\Ledger\Parts\CheckFinding as Fact;
+use App\Ledger\PieceCondition;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -82,6 +83,7 @@ final class ReadChecks
             $operation->day,
             (string) $operation->signed,
             (string) $operation->user_name,
+            $operation->signed_because,
             $check->verdict->value,
             $check->design,
             $check->list_title,
@@ -107,7 +109,8 @@ final class ReadChecks
                             $row->item_name,
                             $row->lot_number,
                             $row->expires,
-                            $row->condition->value,
+                            PieceCondition::of($row->condition)->condition->value,
+                            PieceCondition::of($row->condition)->openedOn,
                             $row->recorded,
                             $row->counted,
                             $row->became,
@@ -155,6 +158,7 @@ final class ReadChecks
             $operation->day,
             $operation->done_at.'Z',
             (string) $operation->signed,
+            (string) $operation->user_name,
             (string) $operation->check?->verdict->value,
         );
     }
@@ -164,11 +168,11 @@ final class ReadChecks
     {
         $last = DB::table('checks')->join('operations', 'operations.number', '=', 'checks.operation_number')
             ->where('checks.kit_id', $kit->id)->where('checks.standing', 'stands')->orderByDesc('checks.operation_number')
-            ->first(['operations.id', 'operations.kind', 'operations.day', 'operations.done_at', 'operations.signed', 'checks.verdict']);
+            ->first(['operations.id', 'operations.kind', 'operations.day', 'operations.done_at', 'operations.signed', 'operations.user_name', 'checks.verdict']);
 
         return $last === null ? null : new CheckRef(
             $last->id, $last->kind === OperationKind::FullCheck->value ? 'full' : 'quick', $last->day, $last->done_at.'Z', (string) $last->signed,
-            $last->verdict,
+            (string) $last->user_name, $last->verdict,
         );
     }
 

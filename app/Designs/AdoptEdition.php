@@ -61,7 +61,7 @@ final class AdoptEdition
                 LockWhole::refuseSealedAround($whole, $kit, 'edition');
             }
             if ($movements !== [] && $kit->seal === Seal::Intact) {
-                throw ValidationException::withMessages(['edition' => "Pieces change their pockets, and seal {$kit->seal_number} is whole. ".
+                throw ValidationException::withMessages(['edition' => "Pieces change their pockets, and the seal of {$kit->code} is whole. ".
                     'Report it broken first, with the reason.']);
             }
             $changes = [new KitChanged($kit->id, 'edition', $kept->id, $edition->id, $kept->name(), $edition->name())];

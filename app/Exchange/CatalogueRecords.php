@@ -7,10 +7,12 @@ namespace App\Exchange;
 use App\Accounts\Models\User;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Classes;
+use App\Catalogue\KeptPastDate;
 use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemMeasure;
 use App\Catalogue\Models\ItemNeed;
 use App\Catalogue\Models\ItemPack;
+use App\Catalogue\NeverFor;
 use App\Judging\KitPlans;
 use App\Judging\KitStates;
 use Illuminate\Support\Facades\DB;
@@ -35,6 +37,7 @@ final class CatalogueRecords implements Records
         private readonly Catalogue $catalogue,
         private readonly KitPlans $plans,
         private readonly KitStates $states,
+        private NeverFor $neverFor,
     ) {
     }
 
@@ -50,6 +53,12 @@ final class CatalogueRecords implements Records
 
     public function begin(array $records): void
     {
+        $written = [];
+        foreach ($records as $record) {
+            $written[$this->code($record)] = array_values(array_filter((array) ($record['never_for'] ?? []), is_string(...)));
+        }
+        $this->neverFor->forget();
+        $this->neverFor = $this->neverFor->with($written);
         $this->named = array_fill_keys([...array_map($this->code(...), $records), ...array_map(strval(...), array_keys($this->there()))], true);
     }
 
@@ -62,8 +71,13 @@ final class CatalogueRecords implements Records
     {
         $record += [
             'size' => [], 'caution' => null, 'superseded_by' => null, 'storage' => null, 'opened_life' => null,
-            'allergy' => null, 'packs' => [], 'needs' => [], 'stand_ins' => [],
+            'allergy' => null, 'packs' => [], 'needs' => [], 'stand_ins' => [], 'only_for_trained' => false, 'never_for' => [],
         ];
+        // Where it has to be said it stays unsaid, and is refused.
+        $record += is_string($record['class'] ?? null) && KeptPastDate::needsSaying($record['class']) ? [] : ['reserve' => true];
+        if (is_array($record['never_for'])) {
+            sort($record['never_for']);
+        }
         $record['size'] = (array) $record['size'];
         ksort($record['size']);
         if (is_array($record['packs'])) {
@@ -78,13 +92,21 @@ final class CatalogueRecords implements Records
         /**
          * @var array{
          *     code: string, class: string, dated: bool, mass_g: int, size: array<string, string>, scope: string,
-         *     reserve: bool, superseded_by: string|null, storage: array{min_c: int|null, max_c: int|null}|null,
+         *     reserve?: bool, superseded_by: string|null, storage: array{min_c: int|null, max_c: int|null}|null,
          *     packs: list<array{pieces: int}>,
          *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
-         *     stand_ins: list<string>,
+         *     stand_ins: list<string>, never_for: list<string>,
          * } $record
          */
         $problems = [];
+        if (! array_key_exists('reserve', $record)) {
+            return ['reserve: say true or false. An expired piece of this class may spoil or fail unseen, so it is not kept as reserve unless you say so.'];
+        }
+        foreach ($this->neverFor->faultsOfItem($record['code'], $record['class'], $record['never_for'], $record['stand_ins']) as $field => $places) {
+            foreach ($places as $index => $message) {
+                $problems[] = "{$field} ".($index + 1).": {$message}";
+            }
+        }
         foreach ([
             ...array_filter([$record['superseded_by']]),
             ...array_merge([], ...array_column($record['needs'], 'any_of')), ...$record['stand_ins'],
@@ -140,7 +162,7 @@ final class CatalogueRecords implements Records
                 'id' => $ids[$record['code']] ??= Str::lower((string) Str::ulid()),
                 ...array_intersect_key(
                     $record,
-                    array_flip(['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'purpose', 'caution', 'allergy']),
+                    array_flip(['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'purpose', 'caution', 'allergy', 'only_for_trained']),
                 ),
                 'keeps_as_reserve' => $record['reserve'], 'storage_min_c' => $record['storage']['min_c'] ?? null,
                 'storage_max_c' => $record['storage']['max_c'] ?? null,
@@ -155,7 +177,8 @@ final class CatalogueRecords implements Records
             DB::table('items')->upsert($chunk, ['code'], [...array_values($columns), 'revision' => DB::raw('items.revision + 1')]);
             $progress($done += intdiv(count($chunk), 2));
         }
-        $this->classes->make(array_values(array_unique(array_column($rows, 'class'))));
+        $never = array_merge([], ...array_map(static fn (array $change): array => array_filter((array) $change['record']['never_for'], is_string(...)), $changes));
+        $this->classes->make(array_values(array_unique([...array_column($rows, 'class'), ...$never])));
         foreach (array_chunk($changes, self::CHUNK) as $chunk) {
             $this->parts($chunk, $ids);
             $progress($done += count($chunk) - intdiv(count($chunk), 2));
@@ -175,17 +198,17 @@ final class CatalogueRecords implements Records
         $touched = array_map(fn (array $change): string => $ids[$this->code($change['record'])], $changes);
         $needs = DB::table('item_needs')->whereIn('item_id', $touched)->pluck('id')->all();
         DB::table('item_need_companions')->whereIn('item_need_id', $needs)->delete();
-        foreach (['item_needs', 'item_measures', 'item_packs', 'item_stand_ins'] as $table) {
+        foreach (['item_needs', 'item_measures', 'item_packs', 'item_stand_ins', 'item_never_for'] as $table) {
             DB::table($table)->whereIn('item_id', $touched)->delete();
         }
-        [$measures, $packs, $standIns] = [[], [], []];
+        [$measures, $packs, $standIns, $never] = [[], [], [], []];
         foreach ($changes as $change) {
             /**
              * @var array{
              *     code: string, superseded_by: string|null, size: array<string, string>,
              *     packs: list<array{pieces: int, price: int|null}>,
              *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
-             *     stand_ins: list<string>,
+             *     stand_ins: list<string>, never_for: list<string>,
              * } $record
              */
             $record = $change['record'];
@@ -195,6 +218,9 @@ final class CatalogueRecords implements Records
             }
             foreach ($record['packs'] as $pack) {
                 $packs[] = ['item_id' => $id, ...$pack];
+            }
+            foreach ($record['never_for'] as $class) {
+                $never[] = ['item_id' => $id, 'class' => $class];
             }
             foreach ($record['stand_ins'] as $position => $code) {
                 $standIns[] = ['item_id' => $id, 'stand_in_id' => $ids[$code], 'position' => $position];
@@ -213,12 +239,21 @@ final class CatalogueRecords implements Records
         DB::table('item_measures')->insert($measures);
         DB::table('item_packs')->insert($packs);
         DB::table('item_stand_ins')->insert($standIns);
+        DB::table('item_never_for')->insert($never);
     }
 
     /** @return array<string, array<string, mixed>> */
     private function there(): array
     {
-        return $this->there ??= Item::query()->with([
+        if ($this->there !== null) {
+            return $this->there;
+        }
+        $never = [];
+        foreach (DB::table('item_never_for')->orderBy('class')->get(['item_id', 'class']) as $row) {
+            $never[$row->item_id][] = (string) $row->class;
+        }
+
+        return $this->there = Item::query()->with([
             'measures', 'packs', 'needs.companions', 'supersededBy', 'standIns',
         ])->orderBy('code')->get()->mapWithKeys(fn (Item $item): array => [$item->code => $this->whole([
             'code' => $item->code, 'name' => $item->name, 'class' => $item->class, 'count_unit' => $item->count_unit,
@@ -240,6 +275,7 @@ final class CatalogueRecords implements Records
                 'quantity' => $need->quantity, 'reason' => $need->reason,
             ])->all()),
             'stand_ins' => array_values($item->standIns->pluck('code')->all()),
+            'only_for_trained' => $item->only_for_trained, 'never_for' => $never[$item->id] ?? [],
         ])])->all();
     }
 }

@@ -12,7 +12,7 @@ final class CatalogueSheet implements RecordSheet
         return [
             'code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'reserve', 'purpose',
             'caution', 'superseded_by', 'storage_min_c', 'storage_max_c', 'opened_life', 'allergy', 'size', 'packs',
-            'needs', 'stand_ins',
+            'needs', 'stand_ins', 'only_for_trained', 'never_for',
         ];
     }
 
@@ -31,7 +31,7 @@ final class CatalogueSheet implements RecordSheet
          *     opened_life: array{count: int, unit: string}|null, allergy: string|null, size: array<string, string>,
          *     packs: list<array{pieces: int, price: int|null}>,
          *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
-         *     stand_ins: list<string>,
+         *     stand_ins: list<string>, only_for_trained: bool, never_for: list<string>,
          * } $record
          */
         $yes = static fn (bool $is): string => $is ? 'yes' : 'no';
@@ -59,7 +59,7 @@ final class CatalogueSheet implements RecordSheet
                     $record['needs'],
                 ),
             ),
-            implode('; ', $record['stand_ins']),
+            implode('; ', $record['stand_ins']), $record['only_for_trained'] ? 'yes' : '', implode('; ', $record['never_for']),
         ]];
     }
 
@@ -75,7 +75,7 @@ final class CatalogueSheet implements RecordSheet
             'sterile' => Cells::flag($row['sterile']) ?? $row['sterile'],
             'mass_g' => Cells::number($row['mass_g']) ?? 0, 'size' => Cells::readMeasures($row['size']),
             'scope' => $text('scope') ?? 'anyone',
-            'reserve' => $row['reserve'] === '' ? true : (Cells::flag($row['reserve']) ?? $row['reserve']),
+            ...($row['reserve'] === '' ? [] : ['reserve' => Cells::flag($row['reserve']) ?? $row['reserve']]),
             'purpose' => $row['purpose'],
             'caution' => $text('caution'), 'superseded_by' => $text('superseded_by'),
             'storage' => $row['storage_min_c'] === '' && $row['storage_max_c'] === '' ? null : [
@@ -97,6 +97,8 @@ final class CatalogueSheet implements RecordSheet
                 ];
             }, Cells::split($row['needs'], ' / ')),
             'stand_ins' => Cells::split($row['stand_ins']),
+            'only_for_trained' => $row['only_for_trained'] === '' ? false : (Cells::flag($row['only_for_trained']) ?? $row['only_for_trained']),
+            'never_for' => Cells::split($row['never_for']),
         ];
     }
 }

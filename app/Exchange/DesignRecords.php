@@ -7,6 +7,7 @@ namespace App\Exchange;
 use App\Accounts\Models\User;
 use App\Assess\Wanted;
 use App\Catalogue\Models\Item;
+use App\Catalogue\NeverFor;
 use App\Designs\Edition\CompartmentContent;
 use App\Designs\Edition\EditionContent;
 use App\Designs\Edition\PlacedLine;
@@ -38,6 +39,7 @@ final class DesignRecords implements Records
     public function __construct(
         private readonly ReadEdition $read,
         private readonly PublishEdition $publish,
+        private readonly NeverFor $neverFor,
     ) {
     }
 
@@ -76,6 +78,9 @@ final class DesignRecords implements Records
             foreach (is_array($leaf) && is_array($leaf['pockets'] ?? null) ? $leaf['pockets'] : [] as $place => $pocket) {
                 $record['leaves'][$at]['pockets'][$place] = DesignDocument::wholePocket($pocket);
             }
+        }
+        if (is_array($record['additions'])) {
+            $record['additions'] = array_map(static fn (mixed $line): array => (array) $line + ['anyone_may_use' => false], $record['additions']);
         }
         foreach (['modules', 'seasons'] as $list) {
             if (is_array($record[$list])) {
@@ -150,6 +155,11 @@ final class DesignRecords implements Records
         }
         foreach (array_diff($named, Item::query()->whereIn('code', $named)->pluck('code')->all()) as $code) {
             $problems[] = "There is no item \"{$code}\" in the catalogue.";
+        }
+        foreach ($content->additions as $at => $line) {
+            foreach ($this->neverFor->faultsOf($line->accepts) as $place => $fault) {
+                $problems[] = "additions {$at}, accepts {$place}: {$fault}";
+            }
         }
 
         return $problems;

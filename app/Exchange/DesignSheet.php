@@ -13,7 +13,7 @@ final class DesignSheet implements RecordSheet
         'row', 'column', 'row_span', 'column_span', 'kind', 'closure', 'outside', 'closed_with_seal', 'caution', 'properties', 'slot',
     ];
 
-    private const LINE = ['line', 'pieces_here', 'from', 'only_in', 'need', 'rank', 'amount', 'accepts', 'reason'];
+    private const LINE = ['line', 'pieces_here', 'from', 'only_in', 'need', 'rank', 'amount', 'accepts', 'reason', 'anyone_may_use'];
 
     public function headings(): array
     {
@@ -100,6 +100,7 @@ final class DesignSheet implements RecordSheet
                     'rank' => $row['rank'] === '' ? 'required' : $row['rank'], ...Cells::readAmount($row['amount']),
                     'accepts' => Cells::readAccepts($row['accepts']),
                     'reason' => $row['reason'] === '' ? null : $row['reason'],
+                    'anyone_may_use' => $row['anyone_may_use'] === '' ? false : (Cells::flag($row['anyone_may_use']) ?? $row['anyone_may_use']),
                 ];
             }
         }
@@ -209,12 +210,15 @@ final class DesignSheet implements RecordSheet
     private static function addition(?array $line): array
     {
         if ($line === null) {
-            return ['', '', '', '', ''];
+            return ['', '', '', '', '', ''];
         }
         /** @var list<array{item?: string, class?: string, min?: array<string, string>}> $accepts */
         $accepts = $line['accepts'];
 
-        return [self::say($line['need']), self::say($line['rank']), Cells::amount($line), Cells::accepts($accepts), self::say($line['reason'])];
+        return [
+            self::say($line['need']), self::say($line['rank']), Cells::amount($line), Cells::accepts($accepts), self::say($line['reason']),
+            ($line['anyone_may_use'] ?? false) === true ? 'yes' : '',
+        ];
     }
 
     private static function say(mixed $value): string

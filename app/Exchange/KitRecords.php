@@ -16,11 +16,14 @@ use App\Kits\MoveModule;
 use App\Kits\NewKitReport;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
+use App\Ledger\PieceCondition;
 use App\Stock\Lots;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\NotADay;
 use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Kit\Condition;
 
 /** Kits with their contents. A new kit is packed by its file; the contents of a known one are changed by a check, never by a file. */
 final class KitRecords implements Records
@@ -86,7 +89,7 @@ final class KitRecords implements Records
         $record += ['scope' => 'first_aider', 'in' => null];
         $contents = is_array($record['contents'] ?? null)
             ? array_map(
-                static fn (mixed $row): array => (array) $row + ['lot' => null, 'expires' => null, 'condition' => 'good'],
+                static fn (mixed $row): array => (array) $row + ['lot' => null, 'expires' => null, 'condition' => 'good', 'opened_on' => null],
                 $record['contents'],
             )
             : [];
@@ -98,7 +101,10 @@ final class KitRecords implements Records
                 $one['lot'],
                 $one['expires'],
                 $one['condition'],
-            ] <=> [$other['pocket'] ?? '', $other['item'] ?? '', $other['lot'], $other['expires'], $other['condition']],
+                $one['opened_on'],
+            ] <=> [
+                $other['pocket'] ?? '', $other['item'] ?? '', $other['lot'], $other['expires'], $other['condition'], $other['opened_on'],
+            ],
         );
 
         return [...$record, 'contents' => $contents];
@@ -109,7 +115,7 @@ final class KitRecords implements Records
         /**
          * @var array{
          *     code: string, design: string, place: string, in: string|null,
-         *     contents: list<array{pocket: string, item: string, expires: string|null, quantity: int}>,
+         *     contents: list<array{pocket: string, item: string, expires: string|null, quantity: int, condition: string, opened_on: string|null}>,
          * } $record
          */
         $problems = [];
@@ -144,6 +150,9 @@ final class KitRecords implements Records
             if (! isset($design['pockets'][$row['pocket']])) {
                 $problems[] = "{$at}: the design has no pocket \"{$row['pocket']}\".";
             }
+            if ($row['opened_on'] !== null) {
+                array_push($problems, ...self::openedFaults($at, $row['condition'], $row['opened_on'], $this->organisation->today()));
+            }
             if ($row['expires'] !== null) {
                 try {
                     PrintedDate::of($row['expires']);
@@ -156,6 +165,19 @@ final class KitRecords implements Records
         return $problems;
     }
 
+    /** @return list<string> */
+    private static function openedFaults(string $at, string $condition, string $openedOn, string $today): array
+    {
+        if ($condition !== Condition::Opened->value) {
+            return ["{$at}: only an opened piece has opened_on."];
+        }
+        try {
+            return Day::of($openedOn)->isAfter(Day::of($today)) ? ["{$at}: opened_on is a day until today."] : [];
+        } catch (NotADay $refused) {
+            return ["{$at}: {$refused->getMessage()}"];
+        }
+    }
+
     public function take(array $changes, User $by, callable $progress): void
     {
         $day = $this->organisation->today();
@@ -163,7 +185,7 @@ final class KitRecords implements Records
             /**
              * @var array{
              *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
-             *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
+             *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null}>,
              * } $record
              */
             $record = $change['record'];
@@ -196,7 +218,7 @@ final class KitRecords implements Records
     /**
      * @param  array{
      *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
-     *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
+     *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null}>,
      * }  $record
      */
     private function pack(array $record, Place $place, User $by, string $day): void
@@ -221,7 +243,7 @@ final class KitRecords implements Records
                     $this->lots->findOrMake($this->items[$row['item']], $row['lot'], $row['expires']),
                     $row['quantity'],
                     null,
-                    Location::pocket($kit->id, $design['pockets'][$row['pocket']], $row['condition']),
+                    Location::pocket($kit->id, $design['pockets'][$row['pocket']], PieceCondition::recorded($row['condition'], $row['opened_on'])),
                     'received',
                 ),
                 $record['contents'],
@@ -249,7 +271,8 @@ final class KitRecords implements Records
                     'lot' => $row->number,
                     'expires' => $row->expires,
                     'quantity' => (int) $row->quantity,
-                    'condition' => $row->condition,
+                    'condition' => PieceCondition::of($row->condition)->condition->value,
+                    'opened_on' => PieceCondition::of($row->condition)->openedOn,
                 ];
             }
             $this->there = Kit::query()

@@ -9,7 +9,7 @@ final class KitSheet implements RecordSheet
 {
     public function headings(): array
     {
-        return ['kit', 'name', 'design', 'place', 'scope', 'in', 'pocket', 'item', 'lot', 'expires', 'quantity', 'condition'];
+        return ['kit', 'name', 'design', 'place', 'scope', 'in', 'pocket', 'item', 'lot', 'expires', 'quantity', 'condition', 'opened_on'];
     }
 
     public function key(): string
@@ -22,7 +22,7 @@ final class KitSheet implements RecordSheet
         /**
          * @var array{
          *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
-         *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string}>,
+         *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null}>,
          * } $record
          */
         $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope'], (string) $record['in']];
@@ -35,11 +35,12 @@ final class KitSheet implements RecordSheet
                 (string) $row['expires'],
                 (string) $row['quantity'],
                 $row['condition'],
+                (string) $row['opened_on'],
             ],
             $record['contents'],
         );
 
-        return $rows === [] ? [[...$about, '', '', '', '', '', '']] : $rows;
+        return $rows === [] ? [[...$about, '', '', '', '', '', '', '']] : $rows;
     }
 
     public function fromRows(array $rows): array
@@ -62,6 +63,7 @@ final class KitSheet implements RecordSheet
                         'expires' => $row['expires'] === '' ? null : $row['expires'],
                         'quantity' => Cells::number($row['quantity']),
                         'condition' => $row['condition'] === '' ? 'good' : $row['condition'],
+                        'opened_on' => $row['opened_on'] === '' ? null : $row['opened_on'],
                     ],
                     array_filter($rows, static fn (array $row): bool => $row['item'].$row['pocket'] !== ''),
                 ),

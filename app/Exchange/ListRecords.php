@@ -53,7 +53,9 @@ final class ListRecords implements Records
         $record += ['size' => null, 'origin' => 'house', 'kind' => 'kit', 'confirmed' => false];
         if (is_array($record['lines'] ?? null)) {
             $record['lines'] = array_map(
-                static fn (mixed $line): array => [...['rank' => 'required', 'reason' => null], ...(array) $line],
+                static fn (mixed $line): array => [
+                    ...['rank' => 'required', 'reason' => null, 'anyone_may_use' => false], ...(array) $line,
+                ],
                 $record['lines'],
             );
         }

@@ -11,7 +11,7 @@ final class ListSheet implements RecordSheet
     {
         return [
             'list', 'title', 'size', 'edition', 'basis', 'origin', 'kind', 'confirmed', 'excludes', 'line', 'need',
-            'rank', 'amount', 'accepts', 'reason',
+            'rank', 'amount', 'accepts', 'reason', 'anyone_may_use',
         ];
     }
 
@@ -29,7 +29,7 @@ final class ListSheet implements RecordSheet
          *     lines: list<array{
          *         id: string, need: string, rank: string,
          *         accepts: list<array{item?: string, class?: string, min?: array<string, string>}>,
-         *         reason: string|null,
+         *         reason: string|null, anyone_may_use: bool,
          *     }>,
          * } $record
          */
@@ -42,11 +42,12 @@ final class ListSheet implements RecordSheet
             static fn (array $line): array => [
                 ...$about, $line['id'], $line['need'], $line['rank'], Cells::amount($line),
                 Cells::accepts($line['accepts']), (string) $line['reason'],
+                $line['anyone_may_use'] ? 'yes' : '',
             ],
             $record['lines'],
         );
 
-        return $rows === [] ? [[...$about, '', '', '', '', '', '']] : $rows;
+        return $rows === [] ? [[...$about, '', '', '', '', '', '', '']] : $rows;
     }
 
     public function fromRows(array $rows): array
@@ -66,6 +67,7 @@ final class ListSheet implements RecordSheet
                 'rank' => $row['rank'] === '' ? 'required' : $row['rank'], ...Cells::readAmount($row['amount']),
                 'accepts' => Cells::readAccepts($row['accepts']),
                 'reason' => $row['reason'] === '' ? null : $row['reason'],
+                'anyone_may_use' => $row['anyone_may_use'] === '' ? false : (Cells::flag($row['anyone_may_use']) ?? $row['anyone_may_use']),
             ], array_filter($rows, static fn (array $row): bool => $row['line'].$row['need'] !== ''))),
         ];
     }

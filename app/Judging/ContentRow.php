@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\Ledger\PieceCondition;
+use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Kit\Row;
+
 /** Pieces of one lot in one condition in one pocket: as recorded, or as somebody counts them. */
 final readonly class ContentRow
 {
     /**
      * @param  string  $pocketId  of a module in the kit: with the module's id and a dot before it
      * @param  string|null  $lotId  null where the lot is not on record yet
+     * @param  string  $condition  with the day of opening, as PieceCondition writes it
      */
     public function __construct(
         public string $pocketId,
@@ -42,5 +48,16 @@ final readonly class ContentRow
     public function of(int $quantity): self
     {
         return new self($this->pocketId, $this->itemCode, $this->lotId, $this->lot, $this->expires, $quantity, $this->condition);
+    }
+
+    /** As the core judges it. */
+    public function asked(string $pocket, Item $item): Row
+    {
+        $condition = PieceCondition::of($this->condition);
+
+        return new Row(
+            $pocket, $item, $this->lot, $this->expires === null ? null : PrintedDate::of($this->expires), $this->quantity,
+            $condition->condition, $condition->openedDay(),
+        );
     }
 }

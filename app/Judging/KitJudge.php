@@ -26,7 +26,6 @@ use Sarcina\Core\Due\Schedule;
 use Sarcina\Core\Due\Seal;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Problem;
-use Sarcina\Core\Kit\Condition;
 use Sarcina\Core\Kit\Kit as CoreKit;
 use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
@@ -111,7 +110,7 @@ final class KitJudge
             if ($part->kit === null) {
                 continue;
             }
-            $own = $plan->parts === [] ? $rows : array_filter($rows, $part->holds(...));
+            $own = array_intersect_key($joined->assignment->contents, $plan->parts === [] ? $rows : array_filter($rows, $part->holds(...)));
             $isChecked = $asChecked && ! in_array($part->kit->id, $relied, true);
             $next = $this->due($part->kit, $part->plan, array_values($own), $today, self::lastFull($part->kit, $today, $isChecked), $isChecked);
             if ($planned === null || self::isEarlier($next, $planned)) {
@@ -201,17 +200,7 @@ final class KitJudge
             new Policy($plan->policy->expiry, $this->nextCheck($plan, $asOf, $lastFull), $plan->policy->marginDays),
             array_values($items),
             $list,
-            array_map(
-                static fn (ContentRow $row): Row => new Row(
-                    $plan->pocketName($row->pocketId),
-                    $items[$row->itemCode],
-                    $row->lot,
-                    $row->expires === null ? null : PrintedDate::of($row->expires),
-                    $row->quantity,
-                    Condition::from($row->condition),
-                ),
-                $rows,
-            ),
+            array_map(static fn (ContentRow $row): Row => $row->asked($plan->pocketName($row->pocketId), $items[$row->itemCode]), $rows),
         );
     }
 
@@ -231,13 +220,14 @@ final class KitJudge
         return $planned === null || $planned->isBefore($today) ? $today : $planned;
     }
 
-    /** @param  list<ContentRow>  $rows */
+    /** @param  list<Row>  $rows */
     private function due(Kit $kit, KitPlan $plan, array $rows, Day $today, ?Day $lastFull, bool $asChecked): NextCheck
     {
         $dates = [];
         foreach ($rows as $row) {
-            if ($row->condition === 'good' && $row->expires !== null) {
-                $dates[$row->expires] = PrintedDate::of($row->expires);
+            $last = $row->isSound() ? $row->lastGoodDay() : null;
+            if ($last !== null) {
+                $dates[(string) $last] = PrintedDate::of((string) $last);
             }
         }
         $events = $plan->policy->beforeEvents ? $this->contents->eventsOf($kit, $today) : [];

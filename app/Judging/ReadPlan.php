@@ -209,7 +209,9 @@ final class ReadPlan
         $rank = Rank::from($line->rank);
 
         return $line->total_quantity === null
-            ? Line::counted($line->code, $rank, $accepts, (int) $line->quantity)
-            : Line::totalled($line->code, $rank, $accepts, new Total($line->total_measure, Quantity::of($line->total_quantity)));
+            ? Line::counted($line->code, $rank, $accepts, (int) $line->quantity, (bool) $line->anyone_may_use)
+            : Line::totalled(
+                $line->code, $rank, $accepts, new Total($line->total_measure, Quantity::of($line->total_quantity)), (bool) $line->anyone_may_use,
+            );
     }
 }

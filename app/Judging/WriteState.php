@@ -101,10 +101,11 @@ final class WriteState
         $parts = $judged->plan->parts === [] ? [$judged->plan] : array_map(static fn (PlanPart $part): KitPlan => $part->plan, $judged->plan->parts);
         $margins = array_unique(array_map(static fn (KitPlan $plan): int => $plan->policy->marginDays, $parts));
         foreach ($judged->judgement->assignment->contents as $row) {
-            if ($row->expires !== null && ! $row->isExpired($asOf)) {
-                $days[] = $row->expires->lastGoodDay;
+            $last = $row->lastGoodDay();
+            if ($last !== null && ! $row->isExpired($asOf)) {
+                $days[] = $last;
                 foreach ($margins as $margin) {
-                    $days[] = $row->expires->lastGoodDay->plusDays(-$margin);
+                    $days[] = $last->plusDays(-$margin);
                 }
             }
         }
@@ -128,8 +129,8 @@ final class WriteState
         ];
         $expiries = [];
         foreach ($judged->judgement->assignment->contents as $index => $row) {
-            if ($row->expires !== null && $judged->judgement->assignment->isEffective($index)) {
-                $day = (string) $row->expires->lastGoodDay;
+            $day = (string) $row->lastGoodDay();
+            if ($day !== '' && $judged->judgement->assignment->isEffective($index)) {
                 $expiries["{$day} {$row->item->code}"] = [...$mark, 'day' => $day, 'kind' => 'expiry', 'item_code' => $row->item->code];
             }
         }

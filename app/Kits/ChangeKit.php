@@ -73,9 +73,9 @@ final class ChangeKit
             $ids = array_map(static fn (Kit $one): string => $one->id, $kit->whole());
             foreach (Holding::query()->whereIn('kit_id', $ids)->with('lot')->orderBy('id')->get() as $held) {
                 $isInDate = $held->lot->good_until === null || $held->lot->good_until >= $day;
-                $isGood = $held->condition === Condition::Good && $isInDate && $store !== null;
+                $isGood = $held->condition === Condition::Good->value && $isInDate && $store !== null;
                 $movements[] = new LotMovement(
-                    $held->lot_id, $held->quantity, Location::pocket((string) $held->kit_id, (string) $held->pocket_id, $held->condition->value),
+                    $held->lot_id, $held->quantity, Location::pocket((string) $held->kit_id, (string) $held->pocket_id, $held->condition),
                     $isGood && $store !== null ? Location::store($store->id) : null, $isGood ? 'returned' : 'discarded',
                 );
             }

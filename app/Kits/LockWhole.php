@@ -31,7 +31,7 @@ final class LockWhole
     {
         if ($whole->id !== $module->id && $whole->seal === Seal::Intact) {
             throw ValidationException::withMessages([
-                $field => "{$module->code} is in {$whole->code}, and seal {$whole->seal_number} is on that. Report it broken first, with the reason.",
+                $field => "{$module->code} is in {$whole->code}, and a seal is on that. Report it broken first, with the reason.",
             ]);
         }
     }

@@ -183,7 +183,7 @@ final class MoveModule
     {
         if ($kit->seal === Seal::Intact) {
             throw ValidationException::withMessages([
-                'module' => "Seal {$kit->seal_number} is on {$kit->code}. Report it broken first, with the reason.",
+                'module' => "A seal is on {$kit->code}. Report it broken first, with the reason.",
             ]);
         }
     }

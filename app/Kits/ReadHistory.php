@@ -13,6 +13,7 @@ use App\Ledger\Models\KitChange;
 use App\Ledger\Models\Movement;
 use App\Ledger\Models\Operation;
 use App\Ledger\Models\Seal;
+use App\Ledger\PieceCondition;
 use Illuminate\Support\Facades\DB;
 
 /** What was done to a kit, newest first: every operation, by whom, when and why, with names as they read on that day. */
@@ -176,7 +177,7 @@ final class ReadHistory
         $store = $stores["{$movement->operation_number} ".($movement->from_store_id ?? $movement->to_store_id)] ?? null;
         if ($came && $went) {
             return $movement->from_condition !== $movement->to_condition
-                ? "found {$movement->to_condition}, recorded as {$movement->from_condition}"
+                ? 'found '.PieceCondition::inWords((string) $movement->to_condition).', recorded as '.PieceCondition::inWords((string) $movement->from_condition)
                 : "found in {$movement->to_pocket}, recorded in {$movement->from_pocket}";
         }
         if ($came) {
@@ -189,7 +190,7 @@ final class ReadHistory
         return match ($movement->reason) {
             'counted' => "not found, recorded in {$movement->from_pocket}",
             'used' => "used from {$movement->from_pocket}",
-            'discarded' => "disposed of, from {$movement->from_pocket}, {$movement->from_condition}",
+            'discarded' => "disposed of, from {$movement->from_pocket}, ".PieceCondition::inWords((string) $movement->from_condition),
             default => "removed from {$movement->from_pocket}".($store === null ? '' : " to {$store}"),
         };
     }

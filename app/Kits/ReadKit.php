@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits;
 
 use App\Catalogue\Catalogue;
+use App\Checks\CheckNotes;
 use App\Checks\ReadChecks;
 use App\Designs\Http\DesignEditionRef;
 use App\Judging\Judged;
@@ -26,9 +27,10 @@ use App\Kits\Http\PocketResource;
 use App\Kits\Http\SealResource;
 use App\Kits\Models\Kit;
 use App\Ledger\Head;
+use App\Ledger\PieceCondition;
 use App\Lists\Http\ListRef;
 use Illuminate\Support\Facades\DB;
-use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Due\Seal;
 
 /** A kit with its picture, contents, verdict, place and last check. */
 final class ReadKit
@@ -40,6 +42,7 @@ final class ReadKit
         private readonly Catalogue $catalogue,
         private readonly ReadChecks $checks,
         private readonly PlacesAbove $places,
+        private readonly CheckNotes $notes,
     ) {
     }
 
@@ -73,6 +76,7 @@ final class ReadKit
             self::leaves($judged->plan),
             $this->contents($judged),
             $this->checks->lastOf($kit),
+            $this->notes->of($kit),
         );
     }
 
@@ -87,7 +91,10 @@ final class ReadKit
 
     private static function seal(Kit $kit): SealResource
     {
-        return new SealResource($kit->seal->value, $kit->seal_number, $kit->seal_broken_on, $kit->seal_broken_reason);
+        // The number of a whole seal is read from the kit: a page that shows it would let it be typed without looking.
+        $number = $kit->seal === Seal::Intact ? null : $kit->seal_number;
+
+        return new SealResource($kit->seal->value, $number, $kit->seal_broken_on, $kit->seal_broken_reason);
     }
 
     /** @return list<ModuleResource> */
@@ -160,6 +167,9 @@ final class ReadKit
         $shown = new ShownUnder($judged);
         foreach ($judged->rows as $index => $row) {
             $item = $this->catalogue->item($row->itemCode);
+            $condition = PieceCondition::of($row->condition);
+            $judgedRow = $judged->judgement->assignment->contents[$index];
+            $last = $judgedRow->lastGoodDay();
             $contents[] = new ContentResource(
                 $row->pocketId,
                 $shown->line($index),
@@ -172,9 +182,12 @@ final class ReadKit
                 $row->lotId,
                 $row->lot,
                 $row->expires,
-                $row->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay,
+                $last === null ? null : (string) $last,
                 $row->quantity,
-                $row->condition,
+                $condition->condition->value,
+                $condition->openedOn,
+                $judgedRow->item->afterOpeningDays,
+                $judgedRow->isInUse(),
             );
         }
 

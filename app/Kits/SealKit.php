@@ -95,7 +95,7 @@ final class SealKit
         }
         if ($report->isSet && $kit->seal === Seal::Intact) {
             throw ValidationException::withMessages([
-                'seal_number' => "Seal {$kit->seal_number} is intact on record. Report it broken first, with the reason.",
+                'seal_number' => 'A seal is intact on record. Report it broken first, with the reason.',
             ]);
         }
         if (! $report->isSet && $kit->seal !== Seal::Intact) {

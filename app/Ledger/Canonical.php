@@ -17,7 +17,7 @@ final class Canonical
      */
     public static function text(string $before, array $operation, array $parts): string
     {
-        $text = self::field($before).self::row(Part::OPERATION, $operation);
+        $text = self::field($before).self::row(Part::OPERATION, $operation).self::later($operation);
         foreach (Part::cases() as $part) {
             $rows = $parts[$part->value] ?? [];
             $text .= self::field($part->value).self::field(count($rows));
@@ -38,6 +38,23 @@ final class Canonical
         $text = '';
         foreach ($columns as $column) {
             $text .= self::field($row[$column] ?? null);
+        }
+
+        return $text;
+    }
+
+    /**
+     * Columns that came later, by name and only where there is something in them: what was recorded before they came reads as it did.
+     *
+     * @param  array<string, mixed>  $operation
+     */
+    private static function later(array $operation): string
+    {
+        $text = '';
+        foreach (Part::LATER as $column) {
+            if (($operation[$column] ?? null) !== null) {
+                $text .= self::field($column).self::field($operation[$column]);
+            }
         }
 
         return $text;

@@ -74,6 +74,9 @@ final class Digests
     {
         $lines = DB::table('lines')->where('list_id', $id)->pluck('id')->all();
         $entries = DB::table('line_entries')->whereIn('line_id', $lines)->pluck('id')->all();
+        // Came later: left out where there is nothing of it, so that what was confirmed before reads as it did.
+        $anyone = $this->rows(DB::table('lines')->where('list_id', $id)->where('anyone_may_use', true)->orderBy('code'), ['code']);
+        $without = $this->rows(DB::table('lists')->where('id', $id)->whereNotNull('no_critical_because'), ['no_critical_because']);
 
         return [
             'lists' => $this->rows(DB::table('lists')->where('id', $id), [
@@ -110,6 +113,8 @@ final class Digests
                 DB::table('line_entry_minima')->whereIn('line_entry_id', $entries)->orderBy('line_entry_id')->orderBy('measure'),
                 ['line_entry_id', 'measure', 'quantity'],
             ),
+            ...($without === [] ? [] : ['no critical line' => $without]),
+            ...($anyone === [] ? [] : ['for anyone' => $anyone]),
             'confirmations' => $this->rows(DB::table('line_confirmations')->where('list_id', $id)->orderBy('line_code'), [
                 'line_code',
                 'need',

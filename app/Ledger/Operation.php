@@ -23,6 +23,7 @@ final readonly class Operation
      * @param  list<LotMovement>  $movements
      * @param  list<PartRow>  $parts
      * @param  CarbonInterface|null  $clockCheckedAt  when the doer's clock was last compared with the server's
+     * @param  string|null  $signedBecause  why it is signed by another name than the account's
      */
     public function __construct(
         public string $id,
@@ -41,6 +42,7 @@ final readonly class Operation
         public ?string $note = null,
         public Names $names = new Names,
         public ?CarbonInterface $clockCheckedAt = null,
+        public ?string $signedBecause = null,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class Operation
         return new self(
             $this->id, $this->kind, $this->by, $this->begunAt, $this->doneAt, $this->receivedAt, $this->day, $this->base,
             $kits, $stores, $this->movements, $this->parts, $this->signed, $this->note, $this->names, $this->clockCheckedAt,
+            $this->signedBecause,
         );
     }
 
@@ -71,14 +74,16 @@ final readonly class Operation
         return new self(
             $this->id, $this->kind, $this->by, $this->begunAt, $this->doneAt, $this->receivedAt, $this->day, $this->base,
             $this->kits, $this->stores, $movements, $parts, $this->signed, $this->note, $this->names, $this->clockCheckedAt,
+            $this->signedBecause,
         );
     }
 
-    public function saying(?string $signed, ?string $note): self
+    /** @param  string|null  $because  why it is signed by another name than the account's */
+    public function saying(?string $signed, ?string $note, ?string $because = null): self
     {
         return new self(
             $this->id, $this->kind, $this->by, $this->begunAt, $this->doneAt, $this->receivedAt, $this->day, $this->base,
-            $this->kits, $this->stores, $this->movements, $this->parts, $signed, $note, $this->names, $this->clockCheckedAt,
+            $this->kits, $this->stores, $this->movements, $this->parts, $signed, $note, $this->names, $this->clockCheckedAt, $because,
         );
     }
 

@@ -24,6 +24,9 @@ enum Part: string
         'begun_at', 'done_at', 'received_at', 'clock_checked_at', 'day', 'signed', 'note', 'key_id',
     ];
 
+    /** Columns of the operation that came later: covered by their name and value where they have one. */
+    public const LATER = ['signed_because'];
+
     private const LOT = ['lot_id', 'item_code', 'item_name', 'lot_number', 'expires'];
 
     /** @return list<string> all its columns but the operation's number, in the order in which they are covered */

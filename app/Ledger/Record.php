@@ -134,6 +134,7 @@ final class Record
             'day' => $operation->day,
             'signed' => $operation->signed,
             'note' => $operation->note,
+            'signed_because' => $operation->signedBecause,
             'key_id' => $this->keys->current(),
         ];
     }

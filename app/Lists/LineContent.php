@@ -20,6 +20,7 @@ final readonly class LineContent
         public ?string $totalQuantity,
         public array $accepts,
         public ?string $reason,
+        public bool $anyoneMayUse = false,
     ) {
     }
 
@@ -34,6 +35,7 @@ final readonly class LineContent
             $line->total_quantity,
             array_values($line->entries->map(static fn (LineEntry $entry): EntryContent => EntryContent::of($entry))->all()),
             $line->reason,
+            $line->anyone_may_use,
         );
     }
 
@@ -44,7 +46,7 @@ final readonly class LineContent
          * @var array{
          *     id: string, need: string, rank?: string, quantity?: int|null, total?: array<string, string>|null,
          *     accepts: list<array{item?: string|null, class?: string|null, min?: array<string, string>}>,
-         *     reason?: string|null,
+         *     reason?: string|null, anyone_may_use?: bool,
          * } $line
          */
         $total = $line['total'] ?? [];
@@ -58,6 +60,7 @@ final readonly class LineContent
             array_values($total)[0] ?? null,
             array_map(EntryContent::ofDocument(...), $line['accepts']),
             $line['reason'] ?? null,
+            $line['anyone_may_use'] ?? false,
         );
     }
 
@@ -68,6 +71,7 @@ final readonly class LineContent
             'id' => $this->code, 'rank' => $this->rank,
             ...($this->totalMeasure === null ? ['quantity' => $this->quantity] : ['total' => [$this->totalMeasure => $this->totalQuantity]]),
             'accepts' => array_map(static fn (EntryContent $entry): array => $entry->document(), $this->accepts),
+            'anyone_may_use' => $this->anyoneMayUse,
         ];
     }
 
@@ -79,12 +83,12 @@ final readonly class LineContent
         return ['id' => $asked['id'], 'need' => $this->need, ...array_slice($asked, 1), 'reason' => $this->reason];
     }
 
-    /** @return array<string, string|int|null> of the table of lines */
+    /** @return array<string, bool|int|string|null> of the table of lines */
     public function columns(): array
     {
         return [
             'code' => $this->code, 'need' => $this->need, 'rank' => $this->rank, 'quantity' => $this->quantity,
-            'reason' => $this->reason, 'total_measure' => $this->totalMeasure, 'total_quantity' => $this->totalQuantity,
+            'anyone_may_use' => $this->anyoneMayUse, 'reason' => $this->reason, 'total_measure' => $this->totalMeasure, 'total_quantity' => $this->totalQuantity,
         ];
     }
 }

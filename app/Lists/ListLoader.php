@@ -65,8 +65,10 @@ final class ListLoader
         $rank = $line->rank;
 
         return $line->total_quantity === null
-            ? Line::counted($before.$line->code, $rank, $accepts, (int) $line->quantity)
-            : Line::totalled($before.$line->code, $rank, $accepts, new Total((string) $line->total_measure, Quantity::of($line->total_quantity)));
+            ? Line::counted($before.$line->code, $rank, $accepts, (int) $line->quantity, $line->anyone_may_use)
+            : Line::totalled(
+                $before.$line->code, $rank, $accepts, new Total((string) $line->total_measure, Quantity::of($line->total_quantity)), $line->anyone_may_use,
+            );
     }
 
     /**

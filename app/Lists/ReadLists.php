@@ -119,6 +119,7 @@ final class ReadLists
             $line->total_quantity,
             array_values($line->entries->map(fn (LineEntry $entry): EntryResource => $this->entry($entry))->all()),
             $line->reason,
+            $line->anyone_may_use,
             $found === null ? null : self::found($found),
         );
     }

@@ -6,6 +6,7 @@ namespace App\Lists;
 
 use App\Catalogue\Catalogue;
 use App\Catalogue\Classes;
+use App\Catalogue\NeverFor;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Json;
@@ -15,7 +16,7 @@ use Sarcina\Core\Format\KitReader;
 /** Refuses what no kit could be held to: classes that are none, items that the catalogue lacks, and what the core refuses. */
 final class UnsoundList
 {
-    public function __construct(private readonly Catalogue $catalogue)
+    public function __construct(private readonly Catalogue $catalogue, private readonly NeverFor $neverFor)
     {
     }
 
@@ -44,6 +45,14 @@ final class UnsoundList
         }
         if ($errors === []) {
             $errors = $this->refusedByTheCore($content, array_values(array_unique($codes)), $field);
+        }
+        if ($errors === []) {
+            foreach ($content->lines as $index => $line) {
+                foreach ($this->neverFor->faultsOf($line->accepts) as $place => $fault) {
+                    $key = $line->accepts[$place]->item === null ? 'class' : 'item';
+                    $errors["{$field}lines.{$index}.accepts.{$place}.{$key}"][] = $fault;
+                }
+            }
         }
         if ($errors !== []) {
             throw ValidationException::withMessages($errors);

@@ -9,7 +9,10 @@ use Sarcina\Core\Check\FindingKind;
 /** Pieces of a lot to take out of a pocket, why, and whether they return to a store. */
 final readonly class PlannedOut
 {
-    /** @param  string|null  $expires  as printed */
+    /**
+     * @param  string|null  $expires  as printed
+     * @param  string  $condition  with the day of opening, as PieceCondition writes it
+     */
     public function __construct(
         public string $pocketId,
         public string $item,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Ledger\PieceCondition;
 use App\Stock\Http\StoreContentsResource;
 use App\Stock\Http\StoreResource;
 use App\Stock\Http\StoreRow;
@@ -68,7 +69,7 @@ final class ReadStores
                 ->orWhere('lots.number', 'like', $words->beginning())->orWhere('items.code', 'like', $words->beginning()));
         }
         if ($asked->filter('condition') !== null) {
-            $rows->where('holdings.condition', $asked->filter('condition'));
+            $rows->where('holdings.condition', 'like', $asked->filter('condition').'%');
         }
         if ($asked->filter('until') !== null) {
             $rows->where('lots.good_until', '<=', $asked->filter('until'));
@@ -86,6 +87,10 @@ final class ReadStores
 
     private static function row(stdClass $row): StoreRow
     {
-        return new StoreRow($row->code, $row->name, $row->number, $row->expires, $row->good_until, $row->condition, (int) $row->quantity);
+        $is = PieceCondition::of($row->condition);
+
+        return new StoreRow(
+            $row->code, $row->name, $row->number, $row->expires, $row->good_until, $is->condition->value, $is->openedOn, (int) $row->quantity,
+        );
     }
 }

@@ -70,7 +70,7 @@ final class RestockKit
                 foreach ([$kit, ...self::opened($kit, $report)] as $one) {
                     if ($one->seal === Seal::Intact) {
                         throw ValidationException::withMessages([
-                            'seal_reason' => "Restocking breaks seal {$one->seal_number}. Say in writing why it was opened.",
+                            'seal_reason' => "Restocking breaks the seal of {$one->code}. Say in writing why it was opened.",
                         ]);
                     }
                 }

@@ -266,7 +266,7 @@ final class DemoHistory
             Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $at, $at),
             Head::read()->base(), $rows, $by->name, null, $seal,
             $kit->seal === Seal::Intact ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.', null,
-            array_values($closed->map(static fn (Kit $module): ModuleAtCheck => new ModuleAtCheck($module->code, true, null))->all()),
+            array_values($closed->map(static fn (Kit $module): ModuleAtCheck => new ModuleAtCheck($module->code, true, null, $module->seal_number))->all()),
         ), $by);
     }
 

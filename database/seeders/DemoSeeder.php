@@ -23,6 +23,7 @@ use App\Stock\Lots;
 use App\Stock\Models\Store;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
 /** Quillhaven Botanic Garden, made up: what database/demo says, counted from today. */
@@ -89,7 +90,7 @@ final class DemoSeeder extends Seeder
                 'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'],
                 'count_unit' => $row['unit'], 'dated' => $row['dated'] === 'y', 'sterile' => $row['sterile'] === 'y',
                 'mass_g' => (int) $row['mass_g'], 'scope' => $row['scope'],
-                'keeps_as_reserve' => $row['reserve'] === 'y', 'purpose' => $row['purpose'],
+                'keeps_as_reserve' => $row['reserve'] === 'y', 'only_for_trained' => $row['only_for_trained'] === 'y', 'purpose' => $row['purpose'],
                 'caution' => $row['caution'] ?: null, 'allergy' => $row['allergy'] ?: null,
                 ...self::storage($row['storage']), ...self::openedLife($row['opened']),
             ]);
@@ -103,6 +104,9 @@ final class DemoSeeder extends Seeder
             }
         }
         foreach ($rows as $row) {
+            foreach (self::parts($row['never_for'], ';') as $class) {
+                DB::table('item_never_for')->insert(['item_id' => $items[$row['code']]->id, 'class' => $class]);
+            }
             foreach (self::parts($row['stand_ins'], ';') as $position => $standIn) {
                 $items[$row['code']]->standIns()->attach($items[$standIn]->id, ['position' => $position]);
             }

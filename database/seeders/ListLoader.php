@@ -72,6 +72,7 @@ final class ListLoader
             'total_measure' => isset($line['total']) ? array_key_first($line['total']) : null,
             'total_quantity' => isset($line['total']) ? array_values($line['total'])[0] : null,
             'reason' => $line['reason'] ?? null,
+            'anyone_may_use' => $line['anyone_may_use'] ?? false,
         ]);
         foreach (self::entries($line) as $place => $entry) {
             $accepted = $made->entries()->create([

@@ -8,6 +8,8 @@ use Illuminate\Support\Facades\Route;
 
 Route::put('checks/{id}', [CheckController::class, 'finish'])->can('check', Kit::class)->name('checks.store');
 Route::get('checks/{check:id}', [CheckController::class, 'show'])->can('view', Kit::class)->name('checks.show');
+Route::get('notes', [CheckController::class, 'notes'])->can('view', Kit::class)->name('notes');
+Route::put('checks/{check:id}/answer', [CheckController::class, 'answer'])->can('check', Kit::class)->name('checks.answer');
 Route::get('operations/{operation:id}/copy', [CheckController::class, 'copy'])->can('export', Kit::class)->name('operations.copy');
 Route::get('unsettled', [CheckController::class, 'unsettled'])->can('view', Kit::class)->name('unsettled');
 Route::put('unsettled/{unsettled:id}', [CheckController::class, 'settle'])->can('check', Kit::class)->name('unsettled.settle');

@@ -340,7 +340,7 @@ final class AssessmentTest extends TestCase
         $this->finish([
             'answered' => array_column($this->readKit($code)['verdict']['lines'], 'code'),
             'kit' => $code, 'kind' => 'full', 'begun_at' => now()->subMinute()->toIso8601ZuluString(),
-            'base' => ['epoch' => 1, 'number' => 0], 'signed' => 'x', 'rows' => [],
+            'base' => ['epoch' => 1, 'number' => 0], 'signed' => $this->person('lead')->name, 'rows' => [],
         ])->assertAccepted();
         $this->assertSame(0, $this->artisan('ledger:verify')->run());
         $this->assertNotNull(Kit::query()->where('code', $code)->value('retired_on'));

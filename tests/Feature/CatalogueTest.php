@@ -52,7 +52,7 @@ final class CatalogueTest extends TestCase
             [$made['storage_min_c'], $made['storage_max_c'], $made['opened_life'], $made['opened_life_unit'], $made['allergy'], $made['packs']],
         );
         $this->assertContains(
-            ['class' => 'dressing.gauze-roll', 'title' => 'Gauze roll', 'items' => 1, 'below' => 0, 'excluded_by' => [], 'accepted_by' => []],
+            ['class' => 'dressing.gauze-roll', 'title' => 'Gauze roll', 'items' => 1, 'below' => 0, 'excluded_by' => [], 'accepted_by' => [], 'reserve_needs_saying' => false],
             $this->getJson('/api/classes')->json(),
         );
 

@@ -159,7 +159,7 @@ final class CheckTest extends TestCase
         $this->finish($one)->assertOk();
         $other = $this->asRecorded($this->readKit('QH-08'));
         $other['rows'][$this->rowOf($other, 'gloves-nitrile-large')]['quantity'] = 2;
-        $this->actAs('lead')->finish($other)->assertOk();
+        $this->actAs('lead')->finish(['signed' => $this->person('lead')->name] + $other)->assertOk();
         $now = $this->asRecorded($this->readKit('QH-08'));
         $this->assertSame(2, $now['rows'][$this->rowOf($now, 'gloves-nitrile-large')]['quantity'], 'What was counted last is what is there.');
         $this->assertSame([], app(Verify::class)()->faults);
@@ -169,14 +169,18 @@ final class CheckTest extends TestCase
     {
         $kit = $this->actAs('keeper')->readKit('QH-13');
         $quick = ['rows' => [], 'kind' => 'quick', 'seal_found' => 'S-999'] + $this->asRecorded($kit);
-        $this->assertStringContainsString($kit['seal']['number'], $this->finish($quick)->assertUnprocessable()->json('errors.seal_found.0'));
-        $signed = $this->finish(['seal_found' => $kit['seal']['number']] + $quick)->assertOk()->json('id');
+        $number = (string) $this->kit('QH-13')->seal_number;
+        $this->assertNull($kit['seal']['number'], 'It is read from the kit.');
+        $told = $this->finish($quick)->assertUnprocessable();
+        $this->assertStringContainsString('This is not the seal on record', $told->json('errors.seal_found.0'));
+        $this->assertStringNotContainsString($number, (string) $told->getContent(), 'Who has not read it is not told it.');
+        $signed = $this->finish(['seal_found' => ' '.strtolower($number).' '] + $quick)->assertOk()->json('id');
         $this->getJson("/api/checks/{$signed}")->assertOk()->assertJson(['kind' => 'quick', 'rows' => []]);
-        $this->assertSame($kit['seal']['number'], $this->readKit('QH-13')['seal']['number']);
+        $this->assertSame($number, $this->kit('QH-13')->seal_number);
         $full = $this->asRecorded($kit);
         $this->finish($full)->assertUnprocessable()->assertJsonValidationErrors('seal_reason');
         $this->finish($full + ['seal_reason' => 'Planned full check', 'seal_set' => 'S-777'])->assertOk();
-        $this->assertSame(['intact', 'S-777'], [$this->readKit('QH-13')['seal']['state'], $this->readKit('QH-13')['seal']['number']]);
+        $this->assertSame(['intact', 'S-777'], [$this->kit('QH-13')->seal->value, $this->kit('QH-13')->seal_number]);
         $this->finish(['kind' => 'quick', 'rows' => []] + $this->asRecorded($this->readKit('QH-01')))->assertUnprocessable()->assertJsonValidationErrors('kind');
     }
 
@@ -257,6 +261,6 @@ final class CheckTest extends TestCase
         $lines = array_filter($kit['verdict']['lines'], static fn (array $line): bool => ! $inside((string) $line['pocket_id']));
         $check['answered'] = array_values(array_column($lines, 'code'));
         $this->finish([...$check, 'seal_reason' => 'planned full check'])->assertJsonValidationErrors(['answered' => 'Not everything was looked at']);
-        $this->finish([...$check, 'modules' => [['code' => 'QH-M1', 'relied' => true]]])->assertSuccessful();
+        $this->finish([...$check, 'modules' => [['code' => 'QH-M1', 'relied' => true, 'seal_found' => 'EY-1407']]])->assertSuccessful();
     }
 }

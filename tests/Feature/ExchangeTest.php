@@ -166,7 +166,7 @@ final class ExchangeTest extends TestCase
             $sheet,
             [
                 'list', 'title', 'size', 'edition', 'basis', 'origin', 'kind', 'confirmed', 'excludes', 'line',
-                'need', 'rank', 'amount', 'accepts', 'reason',
+                'need', 'rank', 'amount', 'accepts', 'reason', 'anyone_may_use',
             ],
         );
         $set = array_values(array_filter(

@@ -144,7 +144,7 @@ final class LateArrivalTest extends TestCase
             DB::beginTransaction();
             $kit = $this->actAs('keeper')->readKit('QH-13');
             $quick = [
-                'kind' => 'quick', 'rows' => [], 'seal_found' => $kit['seal']['number'], 'begun_at' => $this->ago(60),
+                'kind' => 'quick', 'rows' => [], 'seal_found' => $this->kit('QH-13')->seal_number, 'begun_at' => $this->ago(60),
                 'done_at' => $this->ago(55), 'clock_checked_at' => $this->ago(0),
             ] + $this->asRecorded($kit);
             match ($meanwhile) {
@@ -165,7 +165,7 @@ final class LateArrivalTest extends TestCase
     public function test_a_quick_check_after_a_move_still_answers(): void
     {
         $kit = $this->actAs('keeper')->readKit('QH-13');
-        $quick = ['kind' => 'quick', 'rows' => [], 'seal_found' => $kit['seal']['number']] + $this->asRecorded($kit);
+        $quick = ['kind' => 'quick', 'rows' => [], 'seal_found' => $this->kit('QH-13')->seal_number] + $this->asRecorded($kit);
         app(\App\Kits\ChangeKit::class)->move(
             $this->kit('QH-13'),
             \App\Kits\Models\Place::query()->where('name', 'Saw shed')->firstOrFail(),
@@ -258,6 +258,7 @@ final class LateArrivalTest extends TestCase
 
     public function test_a_seal_that_was_broken_or_set_while_restocking_stays_on_record(): void
     {
+        $number = (string) $this->kit('QH-14')->seal_number;
         $kit = $this->actAs('keeper')->readKit('QH-14');
         $row = $kit['contents'][0];
         $body = [
@@ -274,11 +275,11 @@ final class LateArrivalTest extends TestCase
         )->where('kit_id', $kit['id'])->orderByDesc('operation_number')->orderBy('position')->limit(3)->get(['event', 'seal_number', 'reason', 'user_name'])->map(fn ($one) => (array) $one)->all();
         $this->assertSame([
             ['event' => 'broken', 'seal_number' => 'S-555', 'reason' => 'Planned full check', 'user_name' => 'Tobias Renn'],
-            ['event' => 'broken', 'seal_number' => $kit['seal']['number'], 'reason' => 'A glove was torn', 'user_name' => 'Tobias Renn'],
+            ['event' => 'broken', 'seal_number' => $number, 'reason' => 'A glove was torn', 'user_name' => 'Tobias Renn'],
             ['event' => 'set', 'seal_number' => 'S-555', 'reason' => null, 'user_name' => 'Tobias Renn'],
         ], $seals);
         $notes = array_merge(...array_column($this->getJson('/api/kits/QH-14/history')->json('entries'), 'notes'));
-        $this->assertContains("Seal {$kit['seal']['number']} broken: A glove was torn", $notes);
+        $this->assertContains("Seal {$number} broken: A glove was torn", $notes);
         $this->assertContains('Sealed with S-555', $notes);
     }
 
@@ -381,7 +382,7 @@ final class LateArrivalTest extends TestCase
             OperationKind::Use,
             $kit,
             $minutesAgo,
-            [new LotMovement($held->lot_id, $pieces, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition->value), null, 'used')],
+            [new LotMovement($held->lot_id, $pieces, Location::pocket($kit->id, (string) $held->pocket_id, $held->condition), null, 'used')],
         );
     }
 

@@ -87,8 +87,8 @@ final class LedgerModelTest extends TestCase
         }
         $row = $held[$this->random->getInt(0, $held->count() - 1)];
         $pieces = $this->random->getInt(1, 4);
-        $pocket = Location::pocket($kit->id, (string) $row->pocket_id, $row->condition->value);
-        $shelf = Location::store($this->store()->id, $row->condition->value);
+        $pocket = Location::pocket($kit->id, (string) $row->pocket_id, $row->condition);
+        $shelf = Location::store($this->store()->id, $row->condition);
         $stores = [$this->store()];
         [$kind, $from, $to, $reason, $kits, $stores] = match ($this->random->getInt(0, 5)) {
             0 => [OperationKind::Receive, null, $shelf, 'received', [], $stores],

@@ -90,7 +90,7 @@ final class LedgerTest extends TestCase
             'Operation 50 is not in its place: it was recorded as operation 51',
         ];
         yield 'one made up at the end' => [
-            ["INSERT INTO operations SELECT number + 1, epoch, '01zzzzzzzzzzzzzzzzzzzzzzzz', kind, user_id, user_name, witness_id, base_epoch, base_number, begun_at, done_at, received_at, clock_checked_at, day, signed, note, key_id, hash FROM operations ORDER BY number DESC LIMIT 1"],
+            ["INSERT INTO operations SELECT number + 1, epoch, '01zzzzzzzzzzzzzzzzzzzzzzzz', kind, user_id, user_name, witness_id, base_epoch, base_number, begun_at, done_at, received_at, clock_checked_at, day, signed, note, key_id, hash, signed_because FROM operations ORDER BY number DESC LIMIT 1"],
             'something was added past its end',
         ];
         yield 'a kind that does not exist' => [["UPDATE operations SET kind = 'gift' WHERE number = 20"], 'of a kind that is not known'];
@@ -160,7 +160,7 @@ final class LedgerTest extends TestCase
                 DB::unprepared(self::renumber($number, $number + 1));
             }
             $made = $last - 2;
-            DB::unprepared("INSERT INTO operations SELECT {$made}, epoch, '01zzzzzzzzzzzzzzzzzzzzzzzz', 'change', user_id, user_name, witness_id, base_epoch, base_number, begun_at, done_at, received_at, clock_checked_at, day, signed, note, key_id, hash FROM operations WHERE number = {$last}");
+            DB::unprepared("INSERT INTO operations SELECT {$made}, epoch, '01zzzzzzzzzzzzzzzzzzzzzzzz', 'change', user_id, user_name, witness_id, base_epoch, base_number, begun_at, done_at, received_at, clock_checked_at, day, signed, note, key_id, hash, signed_because FROM operations WHERE number = {$last}");
             DB::unprepared('UPDATE ledger_head SET number = number + 1');
 
             return app(Verify::class)()->faults;

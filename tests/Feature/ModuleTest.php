@@ -18,7 +18,7 @@ final class ModuleTest extends TestCase
     public function test_a_kit_shows_its_module_and_is_judged_with_it(): void
     {
         $kit = $this->actAs('keeper')->readKit('QH-17');
-        $this->assertSame([['QH-M1', 'Eye roll', 'intact', 'EY-1407']], array_map(
+        $this->assertSame([['QH-M1', 'Eye roll', 'intact', null]], array_map(
             static fn (array $module): array => [$module['code'], $module['slot'], $module['seal']['state'], $module['seal']['number']],
             $kit['modules'],
         ));
@@ -59,7 +59,7 @@ final class ModuleTest extends TestCase
         $this->assertStringStartsWith('Put in 2 ×', $reason['todo']);
         $put = collect($this->getJson('/api/kits/QH-17/restock')->json('in'))->firstWhere('line', 'QH-M1.L4');
         $this->assertStringStartsWith("{$module->id}.", $put['pocket_id']);
-        $this->assertSame(['EY-1500', 'limited'], [$this->readKit('QH-M1')['seal']['number'], $this->readKit('QH-M1')['verdict']['verdict']]);
+        $this->assertSame(['EY-1500', 'limited'], [$this->kit('QH-M1')->seal_number, $this->readKit('QH-M1')['verdict']['verdict']]);
         $this->assertSame([], app(Verify::class)()->faults);
     }
 
@@ -69,9 +69,12 @@ final class ModuleTest extends TestCase
         $kit = $this->actAs('keeper')->readKit('QH-17');
         $check = $this->asRecorded($kit);
         $this->finish($check)->assertUnprocessable()->assertJsonValidationErrors(['seal_reason']);
-        $this->finish([...$check, 'modules' => [['code' => 'QH-99', 'relied' => true]]])->assertJsonValidationErrors(['modules.0.code']);
+        $this->finish([...$check, 'modules' => [['code' => 'QH-99', 'relied' => true, 'seal_found' => 'EY-1407']]])->assertJsonValidationErrors(['modules.0.code']);
         $own = array_values(array_filter($check['rows'], static fn (array $row): bool => ! str_contains($row['pocket_id'], '.')));
-        $this->finish([...$check, 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true]]])->assertOk();
+        $other = $this->finish([...$check, 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true, 'seal_found' => 'EY-1408']]]);
+        $this->assertStringNotContainsString('EY-1407', (string) $other->assertJsonValidationErrors(['modules.0.seal_found'])->getContent());
+        $this->finish([...$check, 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true]]])->assertJsonValidationErrors(['modules.0.seal_found']);
+        $this->finish([...$check, 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true, 'seal_found' => 'EY-1407']]])->assertOk();
         $module = $this->kit('QH-M1');
         $this->assertSame([$before, 'intact', 'EY-1407'], [$module->last_full_on, $module->seal->value, $module->seal_number]);
         $this->assertSame($this->today(), $this->kit('QH-17')->last_full_on);
@@ -89,7 +92,7 @@ final class ModuleTest extends TestCase
     {
         $kit = $this->actAs('keeper')->readKit('QH-17');
         $own = array_values(array_filter($this->asRecorded($kit)['rows'], static fn (array $row): bool => ! str_contains($row['pocket_id'], '.')));
-        $check = [...$this->asRecorded($kit), 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true]], 'done_at' => now()->toIso8601ZuluString()];
+        $check = [...$this->asRecorded($kit), 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true, 'seal_found' => 'EY-1407']], 'done_at' => now()->toIso8601ZuluString()];
         $this->travel(5)->minutes();
         $this->putJson("/api/kits/QH-M1/seals/{$this->ulid()}", [
             'event' => 'broken', 'reason' => 'A pod was needed', 'begun_at' => now()->toIso8601ZuluString(), 'base' => $this->readKit('QH-M1')['base'],
@@ -101,7 +104,7 @@ final class ModuleTest extends TestCase
         $this->assertSame(['broken', 'A pod was needed'], [$module->seal->value, $module->seal_broken_reason]);
         $this->assertNotSame($this->today(), $module->last_full_on);
         $this->assertSame([], app(Verify::class)()->faults);
-        $this->finish([...$this->asRecorded($this->readKit('QH-17')), 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true]]])
+        $this->finish([...$this->asRecorded($this->readKit('QH-17')), 'rows' => $own, 'modules' => [['code' => 'QH-M1', 'relied' => true, 'seal_found' => 'EY-1407']]])
             ->assertJsonValidationErrors(['modules.0.relied']);
     }
 

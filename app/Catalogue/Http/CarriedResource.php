@@ -25,6 +25,8 @@ final readonly class CarriedResource
         public ?string $good_until,
         #[OA\Property]
         public string $condition,
+        #[OA\Property(format: 'date')]
+        public ?string $opened_on,
         #[OA\Property]
         public int $quantity,
     ) {

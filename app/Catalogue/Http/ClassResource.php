@@ -27,6 +27,8 @@ final readonly class ClassResource
         public array $excluded_by,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $accepted_by,
+        #[OA\Property(description: 'an expired piece is kept as reserve only where that is said of the item')]
+        public bool $reserve_needs_saying,
     ) {
     }
 }

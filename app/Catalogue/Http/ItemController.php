@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Catalogue\Http;
 
-use App\Catalogue\Models\Item;
+use App\Catalogue\Catalogue;
+use App\Catalogue\Models\Item as ItemModel;
 use App\Catalogue\Models\ItemClass;
 use App\Catalogue\ReadItems;
 use App\Catalogue\ReadItemTable;
@@ -17,6 +18,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Kit\Item;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The catalogue: its items and the tree of their classes. */
@@ -59,10 +61,33 @@ final class ItemController extends Controller
         return $this->json($items->choices());
     }
 
+    #[OA\Get(path: '/choices/accepted', operationId: 'readAccepted', tags: ['items'])]
+    #[OA\Parameter(name: 'class', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(
+        name: 'least', in: 'query', required: false, style: 'deepObject', explode: true, description: 'least measures by name, such as 10 cm',
+        schema: new OA\Schema(type: 'object', additionalProperties: new OA\AdditionalProperties(type: 'string')),
+    )]
+    #[OA\Response(
+        response: 200,
+        description: 'The items of the catalogue that a line by this class would accept',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ItemName::class)),
+    )]
+    #[OA\Response(response: 422, description: 'No such class or measure can be')]
+    public function accepted(AcceptedByClass $request, Catalogue $catalogue): JsonResponse
+    {
+        $accepted = $request->accepted();
+        $items = array_filter($catalogue->all(), static fn (Item $item): bool => $accepted->matches($item) && $item->supersededBy === null);
+
+        return $this->json(array_values(array_map(
+            static fn (Item $item): ItemName => new ItemName($item->code, $catalogue->name($item->code)),
+            $items,
+        )));
+    }
+
     #[OA\Get(path: '/items/{item}', operationId: 'readItem', tags: ['items'])]
     #[OA\Parameter(name: 'item', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'One item', content: new OA\JsonContent(ref: ItemResource::class))]
-    public function show(Item $item, ReadItems $items): JsonResponse
+    public function show(ItemModel $item, ReadItems $items): JsonResponse
     {
         return $this->json($items->one($item));
     }
@@ -74,7 +99,7 @@ final class ItemController extends Controller
         description: 'Its lots that are on record',
         content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: KnownLot::class)),
     )]
-    public function lots(Item $item, ReadLots $lots): JsonResponse
+    public function lots(ItemModel $item, ReadLots $lots): JsonResponse
     {
         return $this->json($lots($item));
     }
@@ -94,7 +119,7 @@ final class ItemController extends Controller
     #[OA\Response(response: 200, description: 'The item as it is now', content: new OA\JsonContent(ref: ItemResource::class))]
     #[OA\Response(response: 409, description: 'Somebody else changed it in the meantime')]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function change(WrittenItem $request, Item $item, WriteItem $write, ReadItems $items): JsonResponse
+    public function change(WrittenItem $request, ItemModel $item, WriteItem $write, ReadItems $items): JsonResponse
     {
         if ($request->item()['code'] !== $item->code) {
             throw ValidationException::withMessages([

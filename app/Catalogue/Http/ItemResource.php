@@ -11,6 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class ItemResource
 {
     /**
+     * @param  list<string>  $never_for
      * @param  list<MeasureResource>  $measures
      * @param  list<PackResource>  $packs
      * @param  list<NeedResource>  $needs
@@ -50,6 +51,12 @@ final readonly class ItemResource
         public string $scope,
         #[OA\Property]
         public bool $reserve,
+        #[OA\Property(description: 'only at hand for who is trained for it')]
+        public bool $only_for_trained,
+        #[OA\Property(items: new OA\Items(type: 'string'), description: 'classes in whose place it must never be used')]
+        public array $never_for,
+        #[OA\Property(description: 'the fewest days that its life after opening can have; null: it is not used once opened')]
+        public ?int $opened_life_days,
         #[OA\Property]
         public ?string $superseded_by,
         #[OA\Property]

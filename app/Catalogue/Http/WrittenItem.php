@@ -49,6 +49,14 @@ use Sarcina\Core\Measure\Unit;
             new OA\Property(property: 'mass', type: 'string', description: 'of one piece, with its unit: "22 g", "0.8 oz"; kept in whole grams'),
             new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
             new OA\Property(property: 'reserve', type: 'boolean'),
+            new OA\Property(
+                property: 'only_for_trained', type: 'boolean',
+                description: 'only at hand for who is trained for it: where nobody there may use it, it is removed',
+            ),
+            new OA\Property(
+                property: 'never_for', type: 'array', items: new OA\Items(type: 'string'),
+                description: 'classes in whose place it must never be used',
+            ),
             new OA\Property(property: 'purpose', type: 'string'),
             new OA\Property(property: 'caution', type: 'string', nullable: true),
             new OA\Property(property: 'superseded_by', type: 'string', nullable: true),
@@ -119,6 +127,9 @@ final class WrittenItem extends FormRequest
             'mass' => ['bail', 'required', 'string', self::mass(...)],
             'scope' => ['required', Rule::enum(Scope::class)],
             'reserve' => ['required', 'boolean:strict'],
+            'only_for_trained' => ['boolean:strict'],
+            'never_for' => ['array', 'max:20'],
+            'never_for.*' => ['required', 'string', 'max:120', 'distinct'],
             'purpose' => ['required', 'string', 'max:80'],
             'caution' => ['nullable', 'string', 'max:200'],
             'superseded_by' => ['nullable', 'string', 'max:60'],
@@ -177,6 +188,8 @@ final class WrittenItem extends FormRequest
         /** @var WrittenItemData $item */
         $item = [
             ...array_fill_keys($nullable, null),
+            'only_for_trained' => false,
+            'never_for' => [],
             ...array_diff_key($valid, ['base' => 0, 'mass' => 0]),
             'mass_g' => self::grams((string) $this->validated('mass')),
         ];

@@ -25,13 +25,14 @@ use Sarcina\Core\Kit\Scope;
  * @property int $mass_g
  * @property Scope $scope
  * @property bool $keeps_as_reserve
+ * @property bool $only_for_trained only at hand for who is trained for it
  * @property string $purpose
  * @property string|null $caution
  * @property string|null $superseded_by_id
  * @property int|null $storage_min_c
  * @property int|null $storage_max_c
  * @property int|null $opened_life
- * @property string|null $opened_life_unit
+ * @property 'days'|'weeks'|'months'|null $opened_life_unit
  * @property string|null $allergy
  * @property int $revision
  * @property Collection<int, Item> $standIns
@@ -56,6 +57,7 @@ final class Item extends Model
             'dated' => 'boolean',
             'sterile' => 'boolean',
             'keeps_as_reserve' => 'boolean',
+            'only_for_trained' => 'boolean',
         ];
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Checks\Http;
 
+use App\Checks\CheckNotes;
 use App\Checks\FinishCheck;
 use App\Checks\KeepUnsettled;
 use App\Checks\Models\Unsettled;
@@ -73,6 +74,26 @@ final class CheckController extends Controller
             ['Content-Disposition' => "attachment; filename=\"record-{$operation->number}.json\""],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
         );
+    }
+
+    #[OA\Get(path: '/notes', operationId: 'readNotes', tags: ['checks'], description: 'What was left at checks and waits for an answer')]
+    #[OA\Response(response: 200, description: 'Oldest first', content: new OA\JsonContent(ref: NotesResource::class))]
+    public function notes(CheckNotes $notes): JsonResponse
+    {
+        return $this->json($notes->all());
+    }
+
+    #[OA\Put(path: '/checks/{check}/answer', operationId: 'answerNote', tags: ['checks'])]
+    #[OA\Parameter(name: 'check', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: AnsweredNote::class))]
+    #[OA\Response(response: 200, description: 'Notes that are left', content: new OA\JsonContent(ref: NotesResource::class))]
+    #[OA\Response(response: 409, description: 'Somebody else answered it in the meantime')]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function answer(AnsweredNote $request, Operation $check, CheckNotes $notes): JsonResponse
+    {
+        $notes->answer($check, $request->answer(), $this->user($request), now());
+
+        return $this->json($notes->all());
     }
 
     #[

@@ -21,6 +21,8 @@ final readonly class CheckRef
         public string $done_at,
         #[OA\Property]
         public string $signed,
+        #[OA\Property(description: 'the account')]
+        public string $by,
         #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
         public string $verdict,
     ) {

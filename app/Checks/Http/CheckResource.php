@@ -41,8 +41,10 @@ final readonly class CheckResource
         public string $day,
         #[OA\Property]
         public string $signed,
-        #[OA\Property]
+        #[OA\Property(description: 'the account')]
         public string $by,
+        #[OA\Property(description: 'why it is signed by another name than the account\'s')]
+        public ?string $signed_because,
         #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property]

@@ -23,6 +23,8 @@ final readonly class CheckRowResource
         public ?string $expires,
         #[OA\Property]
         public string $condition,
+        #[OA\Property(format: 'date')]
+        public ?string $opened_on,
         #[OA\Property]
         public int $recorded,
         #[OA\Property]

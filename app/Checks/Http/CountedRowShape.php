@@ -14,6 +14,10 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'expires', type: 'string', nullable: true, description: 'as printed: YYYY-MM or YYYY-MM-DD'),
     new OA\Property(property: 'quantity', type: 'integer', minimum: 0, maximum: 100000),
     new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
+    new OA\Property(
+        property: 'opened_on', type: 'string', format: 'date', nullable: true,
+        description: 'of an opened piece, where it is known: it may count through its life after opening',
+    ),
     new OA\Property(property: 'new_lot', type: 'boolean', description: 'the lot is not on record, and is printed so on the pack'),
 ])]
 final class CountedRowShape

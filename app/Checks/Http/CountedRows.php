@@ -8,6 +8,7 @@ use App\Checks\CountedRow;
 use App\Judging\JudgingVersion;
 use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
+use App\Ledger\PieceCondition;
 use Illuminate\Validation\ValidationException;
 
 /** Rows as somebody counts them, in a check that runs or is finished. */
@@ -30,7 +31,7 @@ trait CountedRows
         /**
          * @var array{rows: list<array{
          *     pocket_id: string, item: string, lot: string|null, expires: string|null, quantity: int,
-         *     condition: string, new_lot?: bool,
+         *     condition: string, opened_on?: string|null, new_lot?: bool,
          * }>} $valid
          */
         $valid = $this->validated();
@@ -44,7 +45,7 @@ trait CountedRows
                 $row['lot'],
                 $row['expires'],
                 $row['quantity'],
-                $row['condition'],
+                PieceCondition::recorded($row['condition'], $row['opened_on'] ?? null),
                 $row['new_lot'] ?? false,
             );
         }

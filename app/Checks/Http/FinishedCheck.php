@@ -44,6 +44,10 @@ use OpenApi\Attributes as OA;
                 items: new OA\Items(type: 'string'),
             ),
             new OA\Property(property: 'signed', type: 'string', description: 'the checker\'s name, typed'),
+            new OA\Property(
+                property: 'signed_because', type: 'string', nullable: true,
+                description: 'why, where the name is neither the account\'s nor its initials',
+            ),
             new OA\Property(property: 'seal_found', type: 'string', nullable: true),
             new OA\Property(property: 'seal_set', type: 'string', nullable: true),
             new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
@@ -57,6 +61,7 @@ use OpenApi\Attributes as OA;
                     properties: [
                         new OA\Property(property: 'code', type: 'string'),
                         new OA\Property(property: 'relied', type: 'boolean', description: 'its seal was found whole, and it was not opened'),
+                        new OA\Property(property: 'seal_found', type: 'string', nullable: true, description: 'as it was read on the module'),
                         new OA\Property(property: 'seal_set', type: 'string', nullable: true),
                     ],
                 ),
@@ -76,6 +81,7 @@ final class FinishedCheck extends FormRequest
             'kind' => ['required', Rule::in(['full', 'quick'])],
             ...$this->whenRules(),
             'signed' => ['required', 'string', 'max:120'],
+            'signed_because' => ['nullable', 'string', 'max:200'],
             'seal_found' => ['nullable', 'string', 'max:60'],
             'seal_set' => ['nullable', 'string', 'max:40'],
             'seal_reason' => ['nullable', 'string', 'max:200'],
@@ -85,6 +91,7 @@ final class FinishedCheck extends FormRequest
             'modules' => ['array', 'max:50'],
             'modules.*.code' => ['required', 'string', 'max:20'],
             'modules.*.relied' => ['required', 'boolean'],
+            'modules.*.seal_found' => ['nullable', 'string', 'max:60'],
             'modules.*.seal_set' => ['nullable', 'string', 'max:40'],
             ...$this->rowRules(),
         ];
@@ -110,7 +117,8 @@ final class FinishedCheck extends FormRequest
          * @var array{
          *     kit: string, kind: string, signed: string, seal_found?: string|null, seal_set?: string|null,
          *     seal_reason?: string|null, note?: string|null, answered?: list<string>,
-         *     modules?: list<array{code: string, relied: bool, seal_set?: string|null}>,
+         *     modules?: list<array{code: string, relied: bool, seal_set?: string|null, seal_found?: string|null}>,
+         *     signed_because?: string|null,
          * } $valid
          */
         $valid = $this->validated();
@@ -121,9 +129,10 @@ final class FinishedCheck extends FormRequest
             Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit), $valid['signed'],
             $valid['seal_found'] ?? null, $valid['seal_set'] ?? null, $valid['seal_reason'] ?? null, $valid['note'] ?? null, $this->getContent(),
             array_map(static fn (array $module): ModuleAtCheck => new ModuleAtCheck(
-                $module['code'], $module['relied'], $module['seal_set'] ?? null,
+                $module['code'], $module['relied'], $module['seal_set'] ?? null, $module['seal_found'] ?? null,
             ), $valid['modules'] ?? []),
             $valid['kind'] === 'full' ? array_values($valid['answered'] ?? []) : null,
+            $valid['signed_because'] ?? null,
         );
     }
 }

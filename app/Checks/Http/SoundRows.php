@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Checks\Http;
 
+use App\Accounts\Models\Organisation;
 use Closure;
 use Illuminate\Contracts\Validation\ValidationRule;
 use Illuminate\Contracts\Validation\ValidatorAwareRule;
 use Illuminate\Validation\Validator as Validating;
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\NotADay;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Kit\Condition;
@@ -19,7 +21,7 @@ use Sarcina\Core\Kit\Condition;
  */
 final class SoundRows implements ValidationRule, ValidatorAwareRule
 {
-    private const KEYS = ['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition', 'new_lot'];
+    private const KEYS = ['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition', 'opened_on', 'new_lot'];
 
     private const MOST = 100_000;
 
@@ -79,12 +81,35 @@ final class SoundRows implements ValidationRule, ValidatorAwareRule
         if (! is_string($row['condition'] ?? null) || Condition::tryFrom($row['condition']) === null) {
             $faults['condition'] = 'The condition is good, opened, damaged, soiled or failed.';
         }
+        $opened = self::openedFault($row);
+        if ($opened !== null) {
+            $faults['opened_on'] = $opened;
+        }
         if (! is_bool($row['new_lot'] ?? false)) {
             $faults['new_lot'] = 'This must be true or false.';
         }
         $count = self::fault($row['quantity'] ?? null);
 
         return $count === null ? $faults : ['quantity' => $count, ...$faults];
+    }
+
+    /** @param  array<array-key, mixed>  $row */
+    private static function openedFault(array $row): ?string
+    {
+        $day = $row['opened_on'] ?? null;
+        if ($day === null) {
+            return null;
+        }
+        if (($row['condition'] ?? null) !== Condition::Opened->value) {
+            return 'Only an opened piece has a day of opening.';
+        }
+        try {
+            $isAhead = ! is_string($day) || Day::of($day)->isAfter(Day::of(app(Organisation::class)->today()));
+        } catch (NotADay $refused) {
+            return $refused->getMessage();
+        }
+
+        return $isAhead ? 'The day of opening is a day until today, such as 2026-03-14.' : null;
     }
 
     private static function fault(mixed $quantity): ?string

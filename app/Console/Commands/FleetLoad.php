@@ -145,7 +145,7 @@ final class FleetLoad extends Command
                     ],
                     'pocket' => (string) $held->pocket_id,
                     'pocket_name' => $plan->pockets[(string) $held->pocket_id]->name,
-                    'condition' => $held->condition->value,
+                    'condition' => $held->condition,
                     'quantity' => $held->quantity,
                 ];
             }

@@ -61,7 +61,7 @@ final class FleetMake extends Command
                         $holding->lot_id,
                         $holding->quantity,
                         null,
-                        Location::pocket($kit->id, (string) $holding->pocket_id, $holding->condition->value),
+                        Location::pocket($kit->id, (string) $holding->pocket_id, $holding->condition),
                         'received',
                     );
                 }

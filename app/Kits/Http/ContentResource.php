@@ -39,6 +39,12 @@ final readonly class ContentResource
         public int $quantity,
         #[OA\Property(enum: ['good', 'opened', 'damaged', 'soiled', 'failed'])]
         public string $condition,
+        #[OA\Property(format: 'date', description: 'of an opened piece, where it is known')]
+        public ?string $opened_on,
+        #[OA\Property(description: 'for how many days an opened piece is good; null: it is not used once opened')]
+        public ?int $opened_life_days,
+        #[OA\Property(description: 'opened, and within its life after opening: it counts')]
+        public bool $in_use,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Http;
 
+use App\Checks\Http\CheckNote;
 use App\Checks\Http\CheckRef;
 use App\Designs\Http\DesignEditionRef;
 use App\Lists\Http\ListRef;
@@ -14,6 +15,7 @@ use OpenApi\Attributes as OA;
 final readonly class KitResource
 {
     /**
+     * @param  list<CheckNote>  $notes
      * @param  list<ModuleResource>  $modules  in it, and those that are missing from their slots
      * @param  list<LeafResource>  $leaves
      * @param  list<ContentResource>  $contents
@@ -65,6 +67,8 @@ final readonly class KitResource
         public array $contents,
         #[OA\Property]
         public ?CheckRef $last_check,
+        #[OA\Property(items: new OA\Items(ref: CheckNote::class), description: 'left at checks of it, and not answered yet')]
+        public array $notes,
     ) {
     }
 }

@@ -13,7 +13,7 @@ final readonly class SealResource
     public function __construct(
         #[OA\Property(enum: ['intact', 'broken', 'none'])]
         public string $state,
-        #[OA\Property]
+        #[OA\Property(description: 'null where it is intact: it is read from the kit')]
         public ?string $number,
         #[OA\Property]
         public ?string $broken_on,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Ledger\Models;
 
 use Illuminate\Database\Eloquent\Model;
-use Sarcina\Core\Kit\Condition;
 
 /**
  * What was counted of one lot in one condition in one pocket, beside what was on record.
@@ -19,7 +18,7 @@ use Sarcina\Core\Kit\Condition;
  * @property string $item_name
  * @property string|null $lot_number
  * @property string|null $expires
- * @property Condition $condition
+ * @property string $condition as PieceCondition writes it
  * @property int $recorded
  * @property int $counted
  * @property int $became
@@ -34,10 +33,4 @@ final class CheckRow extends Model
     protected $primaryKey = 'operation_number';
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['condition' => Condition::class];
-    }
 }

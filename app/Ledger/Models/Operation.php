@@ -25,6 +25,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $day
  * @property string|null $signed
  * @property string|null $note
+ * @property string|null $signed_because
  * @property string $key_id
  * @property string $hash
  * @property Check|null $check

@@ -50,7 +50,7 @@ final class ProjectionFaults
         }
         foreach ($recorded as $where => $pieces) {
             foreach ($pieces as $key => $quantity) {
-                [$lot, $condition] = explode(' ', $key);
+                [$lot, $condition] = explode(' ', $key, 2);
                 $differences[] = new HoldingDifference((string) $where, $lot, $condition, 0, $quantity);
             }
         }
@@ -127,7 +127,7 @@ final class ProjectionFaults
         $faults = [];
         $attested = $replay->attestations();
         foreach ($attested as $key => [$digest, $operation, $title]) {
-            [$subject, $id] = explode(' ', $key);
+            [$subject, $id] = explode(' ', $key, 2);
             if ($this->digests->of($subject, $id) !== $digest) {
                 $faults[] =
                     "{$title} is not as it was when it was ".

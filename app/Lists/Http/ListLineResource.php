@@ -32,6 +32,8 @@ final readonly class ListLineResource
         public array $accepts,
         #[OA\Property]
         public ?string $reason,
+        #[OA\Property(description: 'for bystanders of a public station: scope of practice is not looked at')]
+        public bool $anyone_may_use,
         #[OA\Property]
         public ?ConfirmationResource $confirmation,
     ) {

@@ -56,6 +56,10 @@ use OpenApi\Attributes as OA;
                             ),
                         ),
                         new OA\Property(property: 'reason', type: 'string', nullable: true),
+                        new OA\Property(
+                            property: 'anyone_may_use', type: 'boolean',
+                            description: 'for bystanders of a public station: scope of practice is not looked at',
+                        ),
                     ],
                     type: 'object',
                 ),
@@ -105,6 +109,7 @@ final class WrittenList extends FormRequest
             'lines.*.accepts.*.minima.*.measure' => ['required', 'string', 'regex:/^[a-z][a-z_]{0,29}$/'],
             'lines.*.accepts.*.minima.*.quantity' => ['required', 'string', 'max:40'],
             'lines.*.reason' => ['nullable', 'string', 'max:200'],
+            'lines.*.anyone_may_use' => ['boolean:strict'],
         ];
     }
 
@@ -152,7 +157,7 @@ final class WrittenList extends FormRequest
          *     code: string, need: string, rank: string, quantity?: int|null, total_measure?: string|null,
          *     total_quantity?: string|null,
          *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>}>,
-         *     reason?: string|null,
+         *     reason?: string|null, anyone_may_use?: bool,
          * } $line
          */
         $inAll = $line['total_quantity'] ?? null;
@@ -168,6 +173,7 @@ final class WrittenList extends FormRequest
                 ...$entry, 'min' => array_column($entry['minima'] ?? [], 'quantity', 'measure'),
             ]), $line['accepts'])),
             $line['reason'] ?? null,
+            $line['anyone_may_use'] ?? false,
         );
     }
 }

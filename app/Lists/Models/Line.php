@@ -24,6 +24,7 @@ use Sarcina\Core\Lists\Rank;
  * @property string|null $total_measure
  * @property string|null $total_quantity
  * @property string|null $reason
+ * @property bool $anyone_may_use scope of practice is not looked at
  * @property Collection<int, LineEntry> $entries
  */
 final class Line extends Model
@@ -36,10 +37,12 @@ final class Line extends Model
 
     protected $guarded = [];
 
+    protected $attributes = ['anyone_may_use' => false];
+
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['rank' => Rank::class];
+        return ['rank' => Rank::class, 'anyone_may_use' => 'boolean'];
     }
 
     /** @return HasMany<LineEntry, $this> */

@@ -8,6 +8,7 @@ use App\Checks\Http\SaysWhen;
 use App\Judging\JudgingVersion;
 use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
+use App\Ledger\PieceCondition;
 use App\Stock\PutIn;
 use App\Stock\RestockReport;
 use App\Stock\TakenOut;
@@ -49,6 +50,7 @@ use Sarcina\Core\Kit\Condition;
                         new OA\Property(property: 'pocket_id', type: 'string'),
                         new OA\Property(property: 'lot_id', type: 'string'),
                         new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
+                        new OA\Property(property: 'opened_on', type: 'string', format: 'date', nullable: true),
                         new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
                         new OA\Property(property: 'to', type: 'string', enum: ['discard', 'store']),
                     ],
@@ -85,6 +87,7 @@ final class DoneRestock extends FormRequest
             'out.*.pocket_id' => ['required', 'string', 'max:53'],
             'out.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
             'out.*.condition' => ['required', Rule::enum(Condition::class)],
+            'out.*.opened_on' => ['nullable', 'date_format:Y-m-d', 'prohibited_unless:out.*.condition,opened'],
             'out.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'out.*.to' => ['required', Rule::in(['discard', 'store'])],
             'in' => ['present', 'array', 'max:500'],
@@ -115,7 +118,7 @@ final class DoneRestock extends FormRequest
         /**
          * @var array{
          *     store: string,
-         *     out: list<array{pocket_id: string, lot_id: string, condition: string, quantity: int, to: string}>,
+         *     out: list<array{pocket_id: string, lot_id: string, condition: string, opened_on?: string|null, quantity: int, to: string}>,
          *     in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null,
          *     seal_set?: string|null,
          * } $valid
@@ -148,7 +151,7 @@ final class DoneRestock extends FormRequest
                 static fn (array $row): TakenOut => new TakenOut(
                     $row['pocket_id'],
                     $row['lot_id'],
-                    $row['condition'],
+                    PieceCondition::recorded($row['condition'], $row['opened_on'] ?? null),
                     $row['quantity'],
                     $row['to'] === 'store',
                 ),

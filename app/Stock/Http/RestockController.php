@@ -11,6 +11,7 @@ use App\Kits\Http\BaseResource;
 use App\Kits\Models\Kit;
 use App\Kits\ReadKit;
 use App\Ledger\Head;
+use App\Ledger\PieceCondition;
 use App\Stock\Lacking;
 use App\Stock\Models\Store;
 use App\Stock\NearestStore;
@@ -55,8 +56,8 @@ final class RestockController extends Controller
             $base, (string) $judged->judgement->assignment->policy->goodUntil(),
             array_map(static fn (PlannedOut $row): TakeResource => new TakeResource(
                 $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution,
-                $row->lotId, $row->lot, $row->expires,
-                $goodUntil($row->expires), $row->condition, $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard',
+                $row->lotId, $row->lot, $row->expires, $goodUntil($row->expires),
+                PieceCondition::of($row->condition)->condition->value, PieceCondition::of($row->condition)->openedOn, $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard',
             ), $plan->out),
             array_map(static fn (PlannedIn $row): PutResource => new PutResource(
                 $row->line, $row->need, $row->pocketId, $row->item, $catalogue->name($row->item),

@@ -29,6 +29,8 @@ final readonly class TakeResource
         public ?string $good_until,
         #[OA\Property(enum: ['good', 'opened', 'damaged', 'soiled', 'failed'])]
         public string $condition,
+        #[OA\Property(format: 'date')]
+        public ?string $opened_on,
         #[OA\Property]
         public int $quantity,
         #[OA\Property]

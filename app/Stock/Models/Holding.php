@@ -7,7 +7,6 @@ namespace App\Stock\Models;
 use App\Kits\Models\Kit;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
-use Sarcina\Core\Kit\Condition;
 
 /**
  * What lies where now: a projection of the ledger.
@@ -18,7 +17,7 @@ use Sarcina\Core\Kit\Condition;
  * @property string|null $pocket_id
  * @property string|null $store_id
  * @property string $lot_id
- * @property Condition $condition
+ * @property string $condition as PieceCondition writes it
  * @property int $quantity
  * @property Lot $lot
  * @property Kit|null $kit
@@ -29,12 +28,6 @@ final class Holding extends Model
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** @return array<string, string> */
-    protected function casts(): array
-    {
-        return ['condition' => Condition::class];
-    }
 
     /** @return BelongsTo<Lot, $this> */
     public function lot(): BelongsTo

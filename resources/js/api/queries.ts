@@ -49,6 +49,7 @@ export const questions = {
             queryKey: ['unsettled', kit ?? null],
             queryFn: () => ask(api.GET('/unsettled', { params: { query: { kit } } })),
         }),
+    notes: () => queryOptions({ queryKey: ['notes'], queryFn: () => ask(api.GET('/notes')) }),
     check: (check: string) =>
         queryOptions({
             queryKey: ['check', check],
@@ -61,6 +62,23 @@ export const questions = {
         }),
     /** The whole catalogue by name, to choose from. */
     itemChoices: () => queryOptions({ queryKey: ['items', 'choices'], queryFn: () => ask(api.GET('/choices/items')) }),
+    /** What a line by a class with least measures would accept. */
+    accepted: (named: string, least: { measure: string; quantity: string }[]) =>
+        queryOptions({
+            queryKey: ['items', 'accepted', named, least],
+            queryFn: () =>
+                ask(
+                    api.GET('/choices/accepted', {
+                        params: {
+                            query: {
+                                class: named,
+                                least: Object.fromEntries(least.map((one) => [one.measure, one.quantity])),
+                            },
+                        },
+                    }),
+                ),
+            retry: false,
+        }),
     item: (item: string) =>
         queryOptions({
             queryKey: ['item', item],

@@ -296,6 +296,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/choices/accepted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAccepted"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/items/{item}": {
         parameters: {
             query?: never;
@@ -403,6 +419,39 @@ export interface paths {
         /** @description All that belongs to an operation as it is on record, with a checkpoint that this instance signed: proof for elsewhere. */
         get: operations["readSignedCopy"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description What was left at checks and waits for an answer */
+        get: operations["readNotes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/checks/{check}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answerNote"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1361,6 +1410,8 @@ export interface components {
             expires: string | null;
             good_until: string | null;
             condition: string;
+            /** Format: date */
+            opened_on: string | null;
             quantity: number;
         };
         /** @description A class of the tree of items, with how many items are of it or below it, and which lists keep it out or accept it. */
@@ -1371,6 +1422,8 @@ export interface components {
             below: number;
             excluded_by: string[];
             accepted_by: string[];
+            /** @description an expired piece is kept as reserve only where that is said of the item */
+            reserve_needs_saying: boolean;
         };
         ClassTitle: {
             title: string;
@@ -1407,6 +1460,12 @@ export interface components {
             /** @enum {string} */
             scope: "anyone" | "first_aider" | "trained" | "clinician";
             reserve: boolean;
+            /** @description only at hand for who is trained for it */
+            only_for_trained: boolean;
+            /** @description classes in whose place it must never be used */
+            never_for: string[];
+            /** @description the fewest days that its life after opening can have; null: it is not used once opened */
+            opened_life_days: number | null;
             superseded_by: string | null;
             superseded_by_code: string | null;
             storage_min_c: number | null;
@@ -1496,6 +1555,10 @@ export interface components {
             /** @enum {string} */
             scope: "anyone" | "first_aider" | "trained" | "clinician";
             reserve: boolean;
+            /** @description only at hand for who is trained for it: where nobody there may use it, it is removed */
+            only_for_trained?: boolean;
+            /** @description classes in whose place it must never be used */
+            never_for?: string[];
             purpose: string;
             caution?: string | null;
             superseded_by?: string | null;
@@ -1523,6 +1586,9 @@ export interface components {
             /** @description codes of items that may stand in for it, first choice first */
             stand_ins: string[];
         };
+        AnsweredNote: {
+            answer: string;
+        };
         /** @description What a check found. */
         CheckFindingResource: {
             kind: string;
@@ -1542,6 +1608,18 @@ export interface components {
             reserve: number | null;
             short: string;
         };
+        /** @description A note that somebody left at a check, and that nobody has answered yet. */
+        CheckNote: {
+            /** @description the id of the check */
+            check: string;
+            /** @description the code of the kit */
+            kit: string;
+            kit_name: string;
+            day: string;
+            /** @description whose account it was left from */
+            by: string;
+            text: string;
+        };
         /** @description A check, shortly. */
         CheckRef: {
             id: string;
@@ -1550,6 +1628,8 @@ export interface components {
             day: string;
             done_at: string;
             signed: string;
+            /** @description the account */
+            by: string;
             /** @enum {string} */
             verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
         };
@@ -1574,7 +1654,10 @@ export interface components {
             received_at: string;
             day: string;
             signed: string;
+            /** @description the account */
             by: string;
+            /** @description why it is signed by another name than the account's */
+            signed_because: string | null;
             /** @enum {string} */
             verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
             design: string;
@@ -1607,6 +1690,8 @@ export interface components {
             lot: string | null;
             expires: string | null;
             condition: string;
+            /** Format: date */
+            opened_on: string | null;
             recorded: number;
             counted: number;
             /** @description on record after the check: other than counted where it arrived late */
@@ -1627,6 +1712,11 @@ export interface components {
             quantity: number;
             /** @enum {string} */
             condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+            /**
+             * Format: date
+             * @description of an opened piece, where it is known: it may count through its life after opening
+             */
+            opened_on?: string | null;
             /** @description the lot is not on record, and is printed so on the pack */
             new_lot?: boolean;
         };
@@ -1653,6 +1743,8 @@ export interface components {
             answered?: string[];
             /** @description the checker's name, typed */
             signed: string;
+            /** @description why, where the name is neither the account's nor its initials */
+            signed_because?: string | null;
             seal_found?: string | null;
             seal_set?: string | null;
             seal_reason?: string | null;
@@ -1662,6 +1754,8 @@ export interface components {
                 code: string;
                 /** @description its seal was found whole, and it was not opened */
                 relied: boolean;
+                /** @description as it was read on the module */
+                seal_found?: string | null;
                 seal_set?: string | null;
             }[];
         };
@@ -1682,6 +1776,12 @@ export interface components {
         /** @description What is kept, though nothing of it could be recorded. */
         KeptResource: {
             unsettled: components["schemas"]["UnsettledResource"][];
+        };
+        /** @description Notes that were left at checks and wait for an answer. */
+        NotesResource: {
+            /** @description the oldest first */
+            notes: components["schemas"]["CheckNote"][];
+            in_all: number;
         };
         SettledNote: {
             /** @description what was done about it */
@@ -1800,6 +1900,15 @@ export interface components {
             quantity: number;
             /** @enum {string} */
             condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+            /**
+             * Format: date
+             * @description of an opened piece, where it is known
+             */
+            opened_on: string | null;
+            /** @description for how many days an opened piece is good; null: it is not used once opened */
+            opened_life_days: number | null;
+            /** @description opened, and within its life after opening: it counts */
+            in_use: boolean;
         };
         /** @description When the next check is, and why. */
         DueResource: {
@@ -1861,6 +1970,8 @@ export interface components {
             leaves: components["schemas"]["LeafResource"][];
             contents: components["schemas"]["ContentResource"][];
             last_check: components["schemas"]["CheckRef"] | null;
+            /** @description left at checks of it, and not answered yet */
+            notes: components["schemas"]["CheckNote"][];
         };
         /** @description A kit in a list. */
         KitRow: {
@@ -2024,6 +2135,7 @@ export interface components {
         SealResource: {
             /** @enum {string} */
             state: "intact" | "broken" | "none";
+            /** @description null where it is intact: it is read from the kit */
             number: string | null;
             broken_on: string | null;
             reason: string | null;
@@ -2234,6 +2346,8 @@ export interface components {
             total_quantity: string | null;
             accepts: components["schemas"]["EntryResource"][];
             reason: string | null;
+            /** @description for bystanders of a public station: scope of practice is not looked at */
+            anyone_may_use: boolean;
             confirmation: components["schemas"]["ConfirmationResource"] | null;
         };
         /** @description The list that a kit or design is held to. */
@@ -2363,6 +2477,8 @@ export interface components {
                     }[];
                 }[];
                 reason?: string | null;
+                /** @description for bystanders of a public station: scope of practice is not looked at */
+                anyone_may_use?: boolean;
             }[];
         };
         CoverNeeded: {
@@ -2471,6 +2587,8 @@ export interface components {
                 lot_id: string;
                 /** @enum {string} */
                 condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+                /** Format: date */
+                opened_on?: string | null;
                 quantity: number;
                 /** @enum {string} */
                 to: "discard" | "store";
@@ -2553,6 +2671,8 @@ export interface components {
             expires: string | null;
             good_until: string | null;
             condition: string;
+            /** Format: date */
+            opened_on: string | null;
             quantity: number;
         };
         /** @description Pieces to take out of a pocket. */
@@ -2567,6 +2687,8 @@ export interface components {
             good_until: string | null;
             /** @enum {string} */
             condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+            /** Format: date */
+            opened_on: string | null;
             quantity: number;
             because: string;
             /** @enum {string} */
@@ -3343,6 +3465,39 @@ export interface operations {
             };
         };
     };
+    readAccepted: {
+        parameters: {
+            query: {
+                class: string;
+                /** @description least measures by name, such as 10 cm */
+                least?: {
+                    [key: string]: string;
+                };
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The items of the catalogue that a line by this class would accept */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemName"][];
+                };
+            };
+            /** @description No such class or measure can be */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readItem: {
         parameters: {
             query?: never;
@@ -3563,6 +3718,66 @@ export interface operations {
                 content: {
                     "application/json": Record<string, never>;
                 };
+            };
+        };
+    };
+    readNotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Oldest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NotesResource"];
+                };
+            };
+        };
+    };
+    answerNote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                check: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnsweredNote"];
+            };
+        };
+        responses: {
+            /** @description Notes that are left */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NotesResource"];
+                };
+            };
+            /** @description Somebody else answered it in the meantime */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

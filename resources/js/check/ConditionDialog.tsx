@@ -9,6 +9,7 @@ import RadioGroup from '@mui/material/RadioGroup';
 import TextField from '@mui/material/TextField';
 import { useState, type SyntheticEvent } from 'react';
 import { conditions, type Condition, type DraftRow } from './draft';
+import { todayThere } from '../api/today';
 import { counted } from './rows';
 import { words } from './words';
 
@@ -24,7 +25,7 @@ interface ConditionDialogProps {
     open: boolean;
     row: DraftRow;
     onClose: () => void;
-    onChoose: (condition: Condition, pieces: number) => void;
+    onChoose: (condition: Condition, pieces: number, openedOn: string | null) => void;
 }
 
 /** The condition of some or all pieces of a row. */
@@ -40,11 +41,14 @@ function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) 
     const there = counted(row) ?? row.recorded;
     const [condition, setCondition] = useState<Condition>(row.condition);
     const [pieces, setPieces] = useState(String(there));
-    const isSound = /^\d+$/.test(pieces) && Number(pieces) >= 1 && Number(pieces) <= there;
+    const [openedOn, setOpenedOn] = useState(row.openedOn ?? '');
+    const isAhead = openedOn > todayThere();
+    const isSound =
+        /^\d+$/.test(pieces) && Number(pieces) >= 1 && Number(pieces) <= there && !(condition === 'opened' && isAhead);
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
         if (isSound) {
-            onChoose(condition, Number(pieces));
+            onChoose(condition, Number(pieces), condition === 'opened' && openedOn !== '' ? openedOn : null);
             onClose();
         }
     };
@@ -70,6 +74,24 @@ function Choice({ row, onClose, onChoose }: Omit<ConditionDialogProps, 'open'>) 
                         />
                     ))}
                 </RadioGroup>
+                {condition === 'opened' && (
+                    <TextField
+                        label={words.openedOnIfKnown}
+                        type="date"
+                        value={openedOn}
+                        onChange={(event) => setOpenedOn(event.target.value)}
+                        error={isAhead}
+                        helperText={
+                            isAhead
+                                ? words.notAfterToday
+                                : row.openedLifeDays === null
+                                  ? words.notUsedOnceOpened
+                                  : words.goodForDaysOnceOpened(String(row.openedLifeDays))
+                        }
+                        slotProps={{ htmlInput: { max: todayThere() }, inputLabel: { shrink: true } }}
+                        sx={{ maxWidth: 360 }}
+                    />
+                )}
                 <TextField
                     label={words.howManyOf(there)}
                     value={pieces}

@@ -6,7 +6,7 @@ import InputBase from '@mui/material/InputBase';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useRef, useState, type KeyboardEvent } from 'react';
-import { dateOrder, readPrinted, sayExpiry } from '../ui/words';
+import { dateOrder, readPrinted, sayDay, sayExpiry } from '../ui/words';
 import { ConditionDialog } from './ConditionDialog';
 import { DateField } from './DateField';
 import { changeRow, removeRow, setCondition, type Draft, type DraftRow } from './draft';
@@ -150,7 +150,7 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     onDone={() => count.current?.focus()}
                 />
                 <Button size="small" onClick={() => setAsks(true)} aria-label={words.conditionOf2(what, row.condition)}>
-                    {row.condition === 'good' ? words.good : `▲ ${row.condition}`}
+                    {sayCondition(row)}
                 </Button>
                 {row.added && (
                     <Button
@@ -209,10 +209,21 @@ export function CountRow({ row, index, draft, change, shownName }: CountRowProps
                     setAsks(false);
                     requestAnimationFrame(() => count.current?.focus());
                 }}
-                onChoose={(condition, pieces) => change((now) => setCondition(now, row.key, condition, pieces))}
+                onChoose={(condition, pieces, openedOn) =>
+                    change((now) => setCondition(now, row.key, condition, pieces, openedOn))
+                }
             />
         </Box>
     );
+}
+
+function sayCondition(row: DraftRow): string {
+    if (row.condition === 'good') {
+        return words.good;
+    }
+    return row.condition === 'opened' && row.openedOn !== null
+        ? words.openedOn(sayDay(row.openedOn))
+        : `▲ ${row.condition}`;
 }
 
 /** One more or one fewer, for a thumb; at the desk figures are typed. */

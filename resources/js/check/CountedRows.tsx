@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Table } from '../ui/Table';
-import { count, sayPrinted } from '../ui/words';
+import { count, sayCondition, sayPrinted } from '../ui/words';
 import { words } from './words';
 
 type Row = Schemas['CheckRowResource'];
@@ -37,7 +37,8 @@ export function deviations(rows: Row[]): Deviation[] {
                 wanted -= pieces;
                 const changes = [
                     reads(other.row) !== reads(row) && words.recordedAs(reads(row), reads(other.row)),
-                    other.row.condition !== row.condition && words.recordedAs2(row.condition, other.row.condition),
+                    sayCondition(other.row) !== sayCondition(row) &&
+                        words.recordedAs2(sayCondition(row), sayCondition(other.row)),
                     other.row.pocket !== row.pocket && words.recordedIn(other.row.pocket),
                 ].filter((change) => change !== false);
                 found.push({ name: row.name, pocket: row.pocket, text: `${pieces} × ${changes.join('; ')}` });
@@ -113,7 +114,7 @@ export function CountedRows({ check }: { check: Schemas['CheckResource'] }) {
                             <tr key={index}>
                                 <td>
                                     {row.name}, {reads(row)}
-                                    {row.condition !== 'good' && <strong>, {row.condition}</strong>}
+                                    {row.condition !== 'good' && <strong>, {sayCondition(row)}</strong>}
                                     {row.in_doubt && <strong>{words.movedWhileItWasCounted}</strong>}
                                 </td>
                                 <td>{row.pocket}</td>

@@ -2,9 +2,12 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
+import { isSigned, SignedName } from '../session/SignedName';
+import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
 import { count } from '../ui/words';
-import { setModule, sign, type Draft } from './draft';
+import { sign, type Draft } from './draft';
+import { setModule } from './modules';
 import { DraftTrouble, WaitingToSend } from './DraftState';
 import { ThrowAway } from './ThrowAway';
 import { words } from './words';
@@ -20,6 +23,7 @@ interface FinishSheetProps {
 
 /** A note, a new seal where the kit is kept sealed, and a name: the check is signed when everything was looked at. */
 export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetProps) {
+    const { user } = useSession();
     const set = (to: Partial<Draft>) => change((now) => ({ ...now, trouble: null, ...to }));
     const rowErrors = Object.keys(draft.errors).filter((field) => field.startsWith('rows.'));
     return (
@@ -59,13 +63,27 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
                         sx={{ mb: 3 }}
                     />
                 ))}
+            {draft.modules.map(
+                (module, index) =>
+                    module.state === 'closed' &&
+                    draft.errors[`modules.${index}.seal_found`] && (
+                        <TextField
+                            key={module.code}
+                            label={words.numberOnTheSealOf(module.name)}
+                            value={module.sealFound}
+                            onChange={(event) =>
+                                change((now) => setModule(now, module.code, { sealFound: event.target.value }))
+                            }
+                            error
+                            helperText={draft.errors[`modules.${index}.seal_found`]?.[0]}
+                            slotProps={{ htmlInput: { maxLength: 60 } }}
+                            sx={{ mb: 3 }}
+                        />
+                    ),
+            )}
             {(draft.sealReason !== '' || draft.errors.seal_reason !== undefined) && (
                 <TextField
-                    label={words.whySealWasBroken(
-                        [kit.seal.number, ...draft.modules.map((module) => module.state === 'opened' && module.seal)]
-                            .filter(Boolean)
-                            .join(', '),
-                    )}
+                    label={words.whySealWasBroken}
                     value={draft.sealReason}
                     onChange={(event) => set({ sealReason: event.target.value })}
                     error={draft.errors.seal_reason !== undefined}
@@ -73,14 +91,7 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
                     sx={{ mb: 3 }}
                 />
             )}
-            <TextField
-                label={words.signedBy}
-                value={draft.signed}
-                onChange={(event) => set({ signed: event.target.value })}
-                error={draft.errors.signed !== undefined}
-                helperText={draft.errors.signed?.[0] ?? words.yourNameWillBeRecorded}
-                sx={{ mb: 2 }}
-            />
+            <SignedName {...draft} onChange={set} />
             <DraftTrouble draft={draft} />
             {rowErrors.length > 0 && (
                 <Typography sx={{ mb: 2 }}>
@@ -98,7 +109,7 @@ export function FinishSheet({ kit, draft, left, change, onLeave }: FinishSheetPr
             <Button
                 id="finish"
                 variant="contained"
-                disabled={draft.isWaiting || draft.signed.trim() === '' || left > 0}
+                disabled={draft.isWaiting || !isSigned(user?.name ?? '', draft) || left > 0}
                 onClick={() => change(sign)}
             >
                 {words.signAndFinish}

@@ -8,7 +8,8 @@ import { Caution, Sheet } from '../ui/Page';
 import { sayElsewhere } from '../ui/words';
 import { AddFound } from './AddFound';
 import { CountRow } from './CountRow';
-import { addRow, emptyLines, moduleOf, toggleNoneFound, type Draft } from './draft';
+import { addRow, emptyLines, toggleNoneFound, type Draft } from './draft';
+import { moduleOf } from './modules';
 import { ModuleSeal } from './ModuleSeal';
 import { words } from './words';
 

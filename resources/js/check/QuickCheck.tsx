@@ -2,6 +2,9 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
+import { isSigned, SignedName } from '../session/SignedName';
+import { useSession } from '../session/useSession';
+import { Notes } from '../pack/Notes';
 import { Page, Sheet } from '../ui/Page';
 import { sign, type Draft } from './draft';
 import { DraftTrouble, WaitingToSend } from './DraftState';
@@ -17,13 +20,15 @@ interface QuickCheckProps {
 
 /** The seal's number as it is read on the kit, a look at the outside, a name. */
 export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
+    const { user } = useSession();
     const set = (to: Partial<Draft>) => change((now) => ({ ...now, errors: {}, trouble: null, ...to }));
-    const canSign = draft.sealFound.trim() !== '' && draft.signed.trim() !== '' && !draft.isWaiting;
+    const canSign = draft.sealFound.trim() !== '' && isSigned(user?.name ?? '', draft) && !draft.isWaiting;
     return (
         <Page
             title={words.quickCheckOf(kit.code, kit.name)}
             above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
         >
+            <Notes notes={kit.notes} of={kit.code} />
             <Sheet title={words.sealAndOutside}>
                 <Typography sx={{ mb: 4, maxWidth: 640 }}>{words.readTheNumberFromThe}</Typography>
                 <TextField
@@ -43,14 +48,7 @@ export function QuickCheck({ kit, draft, change, onLeave }: QuickCheckProps) {
                     helperText={words.whatTheOutsideLooksLike}
                     sx={{ maxWidth: 640, mb: 4, display: 'flex' }}
                 />
-                <TextField
-                    label={words.signedBy}
-                    value={draft.signed}
-                    onChange={(event) => set({ signed: event.target.value })}
-                    error={draft.errors.signed !== undefined}
-                    helperText={draft.errors.signed?.[0] ?? ' '}
-                    sx={{ maxWidth: 420, display: 'flex' }}
-                />
+                <SignedName {...draft} onChange={set} />
                 <DraftTrouble draft={draft} />
                 <WaitingToSend draft={draft} />
                 <Button variant="contained" disabled={!canSign} onClick={() => change(sign)}>

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import { Notes } from '../pack/Notes';
 import { Page, Sheet } from '../ui/Page';
 import { words } from './words';
 
@@ -20,6 +21,7 @@ export function SealStart({ kit, onBegin }: SealStartProps) {
             title={words.check3(kit.code, kit.name)}
             above={<Typography sx={{ color: 'text.secondary' }}>{kit.place.path}</Typography>}
         >
+            <Notes notes={kit.notes} of={kit.code} />
             <Box sx={{ display: 'grid', gap: 4, gridTemplateColumns: { md: '1fr 1fr' }, maxWidth: 1000 }}>
                 <Sheet title={words.theSealIsIntact}>
                     <Typography sx={{ mb: 3 }}>
@@ -32,7 +34,7 @@ export function SealStart({ kit, onBegin }: SealStartProps) {
                 </Sheet>
                 <Sheet title={words.openItForAFull}>
                     <TextField
-                        label={words.whySealIsBroken(kit.seal.number ?? '')}
+                        label={words.whySealIsBroken}
                         value={reason}
                         onChange={(event) => setReason(event.target.value)}
                         helperText={words.inWritingSuchAsPlanned}

@@ -34,7 +34,8 @@ export default function SignedCheckPage() {
                 <Typography sx={{ color: 'text.secondary' }}>
                     {check.place}
                     {words.signedBy2}
-                    {check.signed}, {sayInstant(check.done_at, timeZone)}
+                    {check.signed}
+                    {check.by !== check.signed && words.accountOf(check.by)}, {sayInstant(check.done_at, timeZone)}
                     {late && words.received(sayInstant(check.received_at, timeZone))}
                 </Typography>
             }
@@ -178,8 +179,16 @@ function BasedOn({ check }: { check: Check }) {
                     {words.theNextCheck}
                     {sayDay(check.next_check)}, and {count(check.margin_days, 'day')} more
                 </dd>
-                <dt>{words.enteredBy}</dt>
+                <dt>{words.signedAs}</dt>
+                <dd>{check.signed}</dd>
+                <dt>{words.fromTheAccountOf}</dt>
                 <dd>{check.by}</dd>
+                {check.signed_because !== null && (
+                    <>
+                        <dt>{words.whyAnotherName}</dt>
+                        <dd>{check.signed_because}</dd>
+                    </>
+                )}
                 <dt>{words.record}</dt>
                 <dd>
                     operation {check.number}, hash {check.hash}

@@ -6,7 +6,8 @@ import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
 import type { Schemas } from '../api/client';
 import { restocks, type RestockDraft } from '../restock/draft';
-import { begin, moduleOf, sign, type Draft } from './draft';
+import { begin, sign, type Draft } from './draft';
+import { moduleOf } from './modules';
 import { drafts } from './drafts';
 import { ModuleSeal } from './ModuleSeal';
 import { Outbox } from './Outbox';
@@ -88,7 +89,7 @@ describe('a sealed module', () => {
         modules: [sealedModule()],
     };
 
-    it('is left closed with one press, and opened only for a reason', async () => {
+    it('is left closed when its number was read and typed, and opened only for a reason', async () => {
         let now: Draft = begin(kit(held), user, 'full');
         const module = moduleOf(now, 'roll.in');
         const onDone = vi.fn();
@@ -98,10 +99,13 @@ describe('a sealed module', () => {
         show(<ModuleSeal draft={now} module={module} change={(to) => (now = to(now))} onDone={onDone} />);
         const open = screen.getByRole<HTMLButtonElement>('button', { name: 'Open and count' });
         expect(open.disabled).toBe(true);
-        await userEvent.click(screen.getByRole('button', { name: 'Seal EY-1 is whole, leave it closed' }));
-        expect(moduleOf(now, 'roll.in')?.state).toBe('closed');
+        const leave = screen.getByRole<HTMLButtonElement>('button', { name: 'The seal is whole, leave it closed' });
+        expect(leave.disabled).toBe(true);
+        await userEvent.type(screen.getByRole('textbox', { name: 'Number on the seal of QH-M1 Eye roll' }), 'EY-1');
+        await userEvent.click(leave);
+        expect(moduleOf(now, 'roll.in')).toMatchObject({ state: 'closed', sealFound: 'EY-1' });
         expect(onDone).toHaveBeenCalledOnce();
-        await userEvent.type(screen.getByRole('textbox', { name: 'Why seal EY-1 is broken' }), 'Season begins');
+        await userEvent.type(screen.getByRole('textbox', { name: 'Why the seal is broken' }), 'Season begins');
         expect(open.disabled).toBe(false);
         await userEvent.click(open);
         expect(moduleOf(now, 'roll.in')?.state).toBe('opened');

@@ -3,12 +3,14 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useCallback, useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import type { Schemas } from '../api/client';
+import { Notes } from '../pack/Notes';
 import { OpenKit } from '../ui/OpenKit';
 import { Page } from '../ui/Page';
 import { emptyLines, pocketAsRecorded, pocketsOf, progress, type Draft } from './draft';
 import { FinishSheet } from './FinishSheet';
 import { KeysDialog } from './KeysDialog';
 import { lookAt } from './looked';
+import { moduleOf } from './modules';
 import { PocketLines } from './PocketLines';
 import { RunningVerdict } from './RunningVerdict';
 import { useRunningVerdict } from './useRunningVerdict';
@@ -44,7 +46,12 @@ export function useWalk(
     const next = (now = draft) => {
         go(unfinished(now, pockets.indexOf(chosen) + 1) ?? FINISH);
     };
+    // What is behind a whole seal was not looked at: its number is read, or it is opened.
+    const isBehindSeal = moduleOf(draft, chosen)?.state === 'unsaid';
     const wholePocket = () => {
+        if (isBehindSeal) {
+            return;
+        }
         const after = pocketAsRecorded(draft, chosen, emptyLines(draft, kit, chosen));
         change(() => after);
         // What still needs somebody, such as a date that cannot be read, keeps them here.
@@ -54,7 +61,7 @@ export function useWalk(
     };
     const shown = verdict ?? kit.verdict;
     const look = lookAt(draft, shown.lines);
-    return { look, pockets, chosen, go, next, wholePocket, isDone, verdict: shown, isBehind, error, all };
+    return { look, isBehindSeal, pockets, chosen, go, next, wholePocket, isDone, verdict: shown, isBehind, error, all };
 }
 
 /** Behind the last pocket: the note, the seal, the name. */
@@ -67,7 +74,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
     const focusFirst = useCallback((pocket?: string) => {
         // The lines of the next pocket are there after the next paint.
         requestAnimationFrame(() => {
-            const inputs = lines.current?.querySelectorAll<HTMLElement>('[data-count]') ?? [];
+            const inputs = lines.current?.querySelectorAll<HTMLElement>('[data-count], [data-read]') ?? [];
             const open = [...inputs].find((input) => input.getAttribute('data-open') === 'true');
             (pocket === FINISH ? document.getElementById('finish') : (open ?? inputs[0]))?.focus();
         });
@@ -142,6 +149,7 @@ export function Walk({ kit, draft, change, onLeave }: WalkProps) {
                             onWhole={wholePocket}
                             onNext={() => next()}
                         />
+                        <Notes notes={kit.notes} of={kit.code} />
                         <FinishSheet
                             kit={kit}
                             draft={draft}

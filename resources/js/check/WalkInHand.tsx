@@ -2,6 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useNavigate } from 'react-router';
+import { Notes } from '../pack/Notes';
 import { pocketName } from '../pack/VerdictSheet';
 import { InHand } from '../ui/InHand';
 import { OpenKit } from '../ui/OpenKit';
@@ -86,7 +87,12 @@ export function WalkInHand({ kit, draft, change, onLeave }: WalkProps) {
                     </Box>
                     {!isEnd && (
                         <Box sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) auto', gap: 2 }}>
-                            <Button variant="contained" onClick={walk.wholePocket} sx={{ minHeight: 56 }}>
+                            <Button
+                                variant="contained"
+                                onClick={walk.wholePocket}
+                                disabled={walk.isBehindSeal}
+                                sx={{ minHeight: 56 }}
+                            >
                                 {words.wholePocketAsRecorded}
                             </Button>
                             <Button id="next" onClick={() => walk.next()} sx={{ minHeight: 56, px: 4 }}>
@@ -99,6 +105,7 @@ export function WalkInHand({ kit, draft, change, onLeave }: WalkProps) {
         >
             {isEnd ? (
                 <>
+                    <Notes notes={kit.notes} of={kit.code} />
                     {walk.look.isJudged && <ShiftVerdicts shifts={verdict.shifts} />}
                     {verdict.reasons
                         .filter((reason) => reason.severity !== 'note' && isOfLooked(reason, walk.look))

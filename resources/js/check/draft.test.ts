@@ -11,14 +11,13 @@ import {
     pocketAsRecorded,
     pocketsOf,
     progress,
-    moduleOf,
     removeRow,
     rowsToSend,
-    setModule,
     setCondition,
     sign,
     toggleNoneFound,
 } from './draft';
+import { moduleOf, setModule } from './modules';
 
 const draft = () => begin(kit(), user, 'full');
 

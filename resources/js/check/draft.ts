@@ -2,6 +2,7 @@ import { newId } from '../api/newId';
 import type { Schemas } from '../api/client';
 import { clockCheckedAt, timeNow } from '../api/clock';
 import type { Outgoing } from '../offline/outbox';
+import { moduleOf, modulesToAsk, type DraftModule } from './modules';
 import { counted, isSettled } from './rows';
 
 export type Condition = Schemas['CountedRow']['condition'];
@@ -22,6 +23,10 @@ export interface DraftRow {
     recorded: number;
     quantity: string;
     condition: Condition;
+    /** The day on which it was opened, of an opened piece; null: not known. */
+    openedOn: string | null;
+    /** For how many days it is good once opened; null: it is not used once opened. */
+    openedLifeDays: number | null;
     newLot: boolean;
     /** Found by the checker: not on record. */
     added: boolean;
@@ -39,19 +44,6 @@ export interface PrintedLot {
     expires: string | null;
 }
 
-/** A module of the kit that is closed with a seal, or should be. */
-export interface DraftModule {
-    code: string;
-    name: string;
-    /** What stands before the ids of its pockets. */
-    before: string;
-    /** The seal that is on it by the record; null: it is open. */
-    seal: string | null;
-    /** Left closed because its seal is whole, or opened; not said yet. */
-    state: 'unsaid' | 'closed' | 'opened';
-    sealSet: string;
-}
-
 /** A check in progress, as it is kept on this device. */
 export interface Draft extends Outgoing {
     id: string;
@@ -66,6 +58,8 @@ export interface Draft extends Outgoing {
     /** Lines of which nothing is recorded and nothing was found. */
     noneFound: string[];
     signed: string;
+    /** Why it is not the account's own name. */
+    signedBecause: string;
     note: string;
     sealFound: string;
     sealReason: string;
@@ -90,6 +84,8 @@ function rowOf(content: Content): DraftRow {
         recorded: content.quantity,
         quantity: '',
         condition: content.condition,
+        openedOn: content.opened_on,
+        openedLifeDays: content.opened_life_days,
         newLot: false,
         added: false,
         origin: { lot: content.lot, expires: content.expires },
@@ -111,6 +107,7 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
         rows: kit.contents.map((content) => rowOf(content)),
         noneFound: [],
         signed: user.name,
+        signedBecause: '',
         note: '',
         sealFound: '',
         sealReason,
@@ -119,36 +116,6 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
         isWaiting: false,
         errors: {},
         trouble: null,
-    };
-}
-
-function modulesToAsk(module: Schemas['ModuleResource']): DraftModule[] {
-    if (module.code === null || module.id === null || !(module.sealed_design || module.seal?.state === 'intact')) {
-        return [];
-    }
-    const seal = module.seal?.state === 'intact' ? (module.seal.number ?? '') : null;
-    return [
-        {
-            code: module.code,
-            name: `${module.code} ${module.name}`,
-            before: `${module.id}.`,
-            seal,
-            state: seal === null ? 'opened' : 'unsaid',
-            sealSet: '',
-        },
-    ];
-}
-
-/** The sealed module that a pocket is in. */
-export function moduleOf(draft: Draft, pocket: string): DraftModule | undefined {
-    return draft.modules.find((module) => pocket.startsWith(module.before));
-}
-
-export function setModule(draft: Draft, code: string, to: Partial<DraftModule>): Draft {
-    return {
-        ...draft,
-        trouble: null,
-        modules: draft.modules.map((module) => (module.code === code ? { ...module, ...to } : module)),
     };
 }
 
@@ -180,17 +147,31 @@ export function changeRow(draft: Draft, key: string, to: Partial<DraftRow>): Dra
 }
 
 /** Some or all pieces of a row are in another condition: all of them change, or so many are split off. */
-export function setCondition(draft: Draft, key: string, condition: Condition, pieces: number): Draft {
+export function setCondition(
+    draft: Draft,
+    key: string,
+    condition: Condition,
+    pieces: number,
+    openedOn: string | null = null,
+): Draft {
     const row = draft.rows.find((one) => one.key === key);
     if (!row) {
         return draft;
     }
     const there = counted(row) ?? row.recorded;
     if (pieces >= there) {
-        return changeRow(draft, key, { condition, quantity: String(there) });
+        return changeRow(draft, key, { condition, openedOn, quantity: String(there) });
     }
     const less = changeRow(draft, key, { quantity: String(there - pieces) });
-    const split: DraftRow = { ...row, key: newId(), condition, quantity: String(pieces), recorded: 0, added: true };
+    const split: DraftRow = {
+        ...row,
+        key: newId(),
+        condition,
+        openedOn,
+        quantity: String(pieces),
+        recorded: 0,
+        added: true,
+    };
     return { ...less, errors: {}, rows: less.rows.flatMap((one) => (one.key === key ? [one, split] : [one])) };
 }
 
@@ -204,6 +185,8 @@ export function addRow(draft: Draft, row: Pick<DraftRow, 'pocket' | 'line' | 'it
         recorded: 0,
         quantity: '1',
         condition: 'good',
+        openedOn: null,
+        openedLifeDays: null,
         newLot: false,
         added: true,
         origin: null,
@@ -281,6 +264,7 @@ export function countedRows(draft: Draft): Schemas['CountedRow'][] {
         expires: row.expires,
         quantity: counted(row) ?? row.recorded,
         condition: row.condition,
+        opened_on: row.condition === 'opened' ? row.openedOn : null,
         new_lot: row.newLot,
     }));
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { kit, sealedModule, user } from '../testing/samples';
-import { begin, changeRow, setModule, toggleNoneFound, type Draft } from './draft';
+import { begin, changeRow, toggleNoneFound, type Draft } from './draft';
+import { setModule } from './modules';
 import { answeredLines, lookAt } from './looked';
 
 const lines = [

@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client';
-import { moduleOf, type Draft } from './draft';
+import { type Draft } from './draft';
+import { moduleOf } from './modules';
 import { isSettled } from './rows';
 
 type Line = Pick<Schemas['LineResource'], 'code' | 'rank' | 'pocket_id'>;

@@ -20,6 +20,7 @@ export const checkSender: Sender<Draft> = {
                     answered: draft.kind === 'full' ? answeredLines(draft) : [],
                     rows: draft.kind === 'full' ? rowsToSend(draft) : [],
                     signed: draft.signed,
+                    signed_because: draft.signedBecause || null,
                     seal_found: draft.sealFound || null,
                     seal_set: draft.sealSet || null,
                     seal_reason: draft.sealReason || null,
@@ -27,6 +28,7 @@ export const checkSender: Sender<Draft> = {
                     modules: draft.modules.map((module) => ({
                         code: module.code,
                         relied: module.state === 'closed',
+                        seal_found: module.state === 'closed' ? module.sealFound : null,
                         seal_set: module.sealSet || null,
                     })),
                 },

@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, isProblem } from '../api/client';
@@ -63,6 +64,10 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
         problem: problem?.at(key),
         help,
     });
+    const needsSaying = (typedClass: string) =>
+        classes.some(
+            (one) => one.reserve_needs_saying && (typedClass === one.class || typedClass.startsWith(`${one.class}.`)),
+        );
     const others = items.filter((one) => one.code !== begin.code).map((one) => [one.code, one.name] as const);
     return (
         <Page title={base === null ? words.newItem : words.change(begin.name)}>
@@ -91,6 +96,13 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                         />
                         <Write
                             {...field('class', words.classWord, words.withDotsSuchAsDressing)}
+                            onWrite={(text) =>
+                                type({
+                                    ...typed,
+                                    class: text,
+                                    reserve: needsSaying(text) && !needsSaying(typed.class) ? false : typed.reserve,
+                                })
+                            }
                             slotProps={{ htmlInput: { list: 'known-classes' } }}
                         />
                         <Write {...field('purpose', words.purpose, words.inAboutFiveWords)} />
@@ -137,14 +149,31 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                             checked={typed.reserve}
                             onTick={(reserve) => type({ ...typed, reserve })}
                         />
+                        {needsSaying(typed.class) && (
+                            <Typography variant="body2" sx={{ color: 'text.secondary', ml: 4 }}>
+                                {words.reserveNeedsSaying}
+                            </Typography>
+                        )}
+                        <Tick
+                            label={words.onlyAtHandForTrained}
+                            checked={typed.only_for_trained}
+                            onTick={(only_for_trained) => type({ ...typed, only_for_trained })}
+                        />
                     </Box>
+                    <Write
+                        {...field('never_for', words.neverInPlaceOf, words.classesOfItemsSuchAs)}
+                        problem={
+                            Object.entries(problem?.errors ?? {}).find(([at]) => at.startsWith('never_for'))?.[1][0]
+                        }
+                        sx={{ mt: 2, maxWidth: 640 }}
+                    />
                 </Sheet>
                 <ItemRows typed={typed} type={type} problem={problem} others={others} />
                 <Sheet title={words.storageAndLife}>
                     <Row columns="repeat(4, minmax(0, 1fr))">
                         <Write {...field('storage_min_c', words.notBelowC)} />
                         <Write {...field('storage_max_c', words.notAboveC)} />
-                        <Write {...field('opened_life', words.lifeAfterOpening)} />
+                        <Write {...field('opened_life', words.lifeAfterOpening, words.monthsCountAsTheFewest)} />
                         <Choose
                             label={words.daysWeeksOrMonths}
                             value={typed.opened_life_unit}

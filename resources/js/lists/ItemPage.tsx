@@ -8,7 +8,7 @@ import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { count, sayGoodUntil, sayMoney, sayScope } from '../ui/words';
+import { count, sayCondition, sayGoodUntil, sayMoney, sayScope } from '../ui/words';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
@@ -106,8 +106,12 @@ function About({ item }: { item: Schemas['ItemResource'] }) {
         ...facts(words.storage, sayStorage(item.storage_min_c, item.storage_max_c)),
         ...facts(
             words.afterOpening,
-            item.opened_life === null ? null : words.usableFor(item.opened_life, item.opened_life_unit ?? ''),
+            item.opened_life === null
+                ? null
+                : words.usableFor(item.opened_life, item.opened_life_unit ?? '', String(item.opened_life_days ?? '')),
         ),
+        ...facts(words.whoMayHaveIt, item.only_for_trained ? words.onlyAtHandForTrained2 : null),
+        ...facts(words.neverInPlaceOf, item.never_for.join('; ') || null),
         ...facts(words.allergy, item.allergy),
         [words.carriesADate, item.dated ? words.yesWithoutOneItNever : 'no'],
         [words.sterile, item.sterile ? 'yes' : 'no'],
@@ -185,7 +189,7 @@ function Carried({ rows, dated, lot }: { rows: Schemas['CarriedResource'][]; dat
                         </td>
                         <td>
                             {sayGoodUntil(row.good_until, dated)}
-                            {row.condition !== 'good' && <strong>, {row.condition}</strong>}
+                            {row.condition !== 'good' && <strong>, {sayCondition(row)}</strong>}
                         </td>
                         <td className="n">{row.quantity}</td>
                     </Box>

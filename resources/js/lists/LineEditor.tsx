@@ -1,9 +1,12 @@
+import { useQuery } from '@tanstack/react-query';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Problem } from '../api/client';
-import { Choose, Row, Write } from '../ui/Fields';
+import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { Search, type Choice } from '../ui/Search';
-import { freshEntry, type EditedEntry, type EditedLine } from './editing';
+import { questions } from '../api/queries';
+import { useSettled } from '../ui/useSettled';
+import { freshEntry, minima, type EditedEntry, type EditedLine } from './editing';
 import { words } from './words';
 
 interface LineEditorProps {
@@ -120,7 +123,7 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                             value={entry.least}
                             onWrite={(least) => accepts(replace(line.accepts, place, { least }))}
                             problem={leastProblem(problem, at, place)}
-                            help={words.width10CmHeight4}
+                            help={<Accepts named={entry.class} least={entry.least} />}
                         />
                     ) : (
                         <span />
@@ -148,6 +151,11 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     </Box>
                 </Row>
             ))}
+            <Tick
+                label={words.anyoneMayUse}
+                checked={line.anyoneMayUse}
+                onTick={(anyoneMayUse) => onChange({ ...line, anyoneMayUse })}
+            />
             <Write
                 label={words.reasonFor(name)}
                 value={line.reason}
@@ -170,6 +178,28 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                 </Button>
             </Box>
         </Box>
+    );
+}
+
+/** What a line by this class takes of the catalogue as it is now, before anybody saves it. */
+function Accepts({ named, least }: { named: string; least: string }) {
+    const asked = useSettled(`${named.trim()}|${least}`);
+    const [of = '', measures = ''] = asked.split('|');
+    const { data } = useQuery({
+        ...questions.accepted(of, minima(measures)),
+        enabled: /^[a-z0-9][a-z0-9.-]*$/.test(of),
+    });
+    if (!data) {
+        return <>{words.width10CmHeight4}</>;
+    }
+    const shown = data.slice(0, 4).map((one) => one.name);
+    const more = data.length - shown.length;
+    return (
+        <>
+            {data.length === 0
+                ? words.acceptsNothingYet
+                : words.acceptsNow([...shown, ...(more > 0 ? [words.andMore(String(more))] : [])].join('; '))}
+        </>
     );
 }
 

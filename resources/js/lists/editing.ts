@@ -19,6 +19,7 @@ export interface EditedLine {
     total: string;
     accepts: EditedEntry[];
     reason: string;
+    anyoneMayUse: boolean;
 }
 
 export interface EditedList {
@@ -43,6 +44,7 @@ export function freshLine(lines: EditedLine[]): EditedLine {
         total: '',
         accepts: [freshEntry],
         reason: '',
+        anyoneMayUse: false,
     };
 }
 
@@ -62,10 +64,12 @@ export function linesOf(list: Schemas['ListResource']): EditedLine[] {
             least: entry.minima.map((least) => `${least.measure} ${least.quantity}`).join(', '),
         })),
         reason: line.reason ?? '',
+        anyoneMayUse: line.anyone_may_use,
     }));
 }
 
-function minima(least: string): { measure: string; quantity: string }[] {
+/** Least measures as they are typed: "width 10 cm, height 10 cm". */
+export function minima(least: string): { measure: string; quantity: string }[] {
     return least
         .split(',')
         .map((part) => part.trim())
@@ -99,6 +103,7 @@ export function listToSend(typed: EditedList, list: Schemas['ListResource']): Sc
                     : { class: entry.class.trim(), minima: minima(entry.least) },
             ),
             reason: line.reason.trim() || null,
+            anyone_may_use: line.anyoneMayUse,
         })),
     };
 }

@@ -23,6 +23,8 @@ export interface EditedItem {
     packs: { pieces: string; price: string }[];
     needs: { any_of: string[]; per: 'kit' | 'each'; quantity: string; reason: string }[];
     stand_ins: string[];
+    only_for_trained: boolean;
+    never_for: string;
 }
 
 export const freshItem: EditedItem = {
@@ -47,6 +49,8 @@ export const freshItem: EditedItem = {
     packs: [{ pieces: '1', price: '' }],
     needs: [],
     stand_ins: [],
+    only_for_trained: false,
+    never_for: '',
 };
 
 export function itemOf(item: Schemas['ItemResource']): EditedItem {
@@ -81,6 +85,8 @@ export function itemOf(item: Schemas['ItemResource']): EditedItem {
             reason: need.reason,
         })),
         stand_ins: item.stand_ins.map((one) => one.code),
+        only_for_trained: item.only_for_trained,
+        never_for: item.never_for.join(', '),
     };
 }
 
@@ -115,5 +121,9 @@ export function itemToSend(typed: EditedItem, base: number | null): Schemas['Wri
         })),
         packs: typed.packs.map(({ pieces, price }) => ({ pieces: whole(pieces) ?? 0, price: minor(price) })),
         needs: typed.needs.map((need) => ({ ...need, quantity: whole(need.quantity) ?? 0 })),
+        never_for: typed.never_for
+            .split(',')
+            .map((part) => part.trim())
+            .filter((part) => part !== ''),
     };
 }

@@ -109,10 +109,26 @@ describe('the vault', () => {
 
 describe('work of another version of the page', () => {
     it('is brought up to date, or left closed where it is newer', () => {
-        expect(upgraded('check', 1, { kit: 'QH-01' })).toEqual({ kit: 'QH-01', modules: [], rows: [] });
+        expect(upgraded('check', 1, { kit: 'QH-01' })).toEqual({ kit: 'QH-01', modules: [], rows: [], signedBecause: '' });
         const row = { lot: 'A1', expires: null, added: false, newLot: false };
         expect(upgraded('check', 2, { rows: [row] })).toEqual({
-            rows: [{ ...row, origin: { lot: 'A1', expires: null }, known: null, sure: null }],
+            modules: [],
+            signedBecause: '',
+            rows: [
+                {
+                    ...row,
+                    origin: { lot: 'A1', expires: null },
+                    known: null,
+                    sure: null,
+                    openedOn: null,
+                    openedLifeDays: null,
+                },
+            ],
+        });
+        const closed = { code: 'QH-M1', seal: 'EY-1', state: 'closed', sealSet: '' };
+        expect(upgraded('check', 4, { modules: [closed] })).toEqual({
+            signedBecause: '',
+            modules: [{ code: 'QH-M1', isSealed: true, state: 'unsaid', sealFound: '', sealSet: '' }],
         });
         expect(upgraded('check', versionOf('check'), { kit: 'QH-01', modules: [1] })).toEqual({
             kit: 'QH-01',
@@ -127,7 +143,7 @@ describe('work of another version of the page', () => {
         localStorage.setItem('sarcina.check.8.QH-06', JSON.stringify({ kit: 'QH-06', user: '8' }));
         localStorage.setItem('sarcina.form.list.1.2', JSON.stringify({ title: 'Half' }));
         takeOver('7');
-        expect(device.get('check:7:QH-05')).toEqual({ kit: 'QH-05', user: '7', modules: [], rows: [] });
+        expect(device.get('check:7:QH-05')).toEqual({ kit: 'QH-05', user: '7', modules: [], rows: [], signedBecause: '' });
         expect(device.get('form:list.1.2')).toEqual({ title: 'Half' });
         expect(localStorage.getItem('sarcina.check.7.QH-05')).toBeNull();
         expect(localStorage.getItem('sarcina.check.8.QH-06')).not.toBeNull();

@@ -8,6 +8,11 @@ interface OldRow {
     newLot: boolean;
 }
 
+interface OldModule {
+    seal: string | null;
+    state: string;
+}
+
 const upgrades: Record<string, Upgrade[]> = {
     // Checks that were begun before kits had modules ask about none.
     check: [
@@ -20,6 +25,22 @@ const upgrades: Record<string, Upgrade[]> = {
                 origin: row.added || row.newLot ? null : { lot: row.lot, expires: row.expires },
                 known: null,
                 sure: null,
+            })),
+        }),
+        // Rows that were begun before the day of opening was recorded.
+        (old: { rows?: object[] }) => ({
+            ...old,
+            rows: (old.rows ?? []).map((row) => ({ openedOn: null, openedLifeDays: null, ...row })),
+        }),
+        // Begun before the number of a module's seal was read and typed: what was left closed is asked once more.
+        (old: { modules?: OldModule[] }) => ({
+            ...old,
+            signedBecause: '',
+            modules: (old.modules ?? []).map(({ seal, ...module }) => ({
+                ...module,
+                isSealed: seal !== null,
+                state: module.state === 'closed' ? 'unsaid' : module.state,
+                sealFound: '',
             })),
         }),
     ],

@@ -14,6 +14,7 @@ import { sayDay, sayInstant, sayList, sayScope } from '../ui/words';
 import { ListWarning } from '../lists/ListWarning';
 import { Notice } from '../ui/Notice';
 import { Modules } from './Modules';
+import { Notes } from './Notes';
 import { PocketContents } from './PocketContents';
 import { SealDialog } from './SealDialog';
 import { Unsettled } from './Unsettled';
@@ -103,6 +104,7 @@ export default function KitPage() {
                 <Box sx={{ minWidth: 0 }}>
                     <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
                     <Unsettled kit={kit.code} />
+                    <Notes notes={kit.notes} of={kit.code} />
                     <Facts kit={kit} />
                     <Modules kit={kit} />
                 </Box>
@@ -157,6 +159,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                         <Box component="span" sx={{ display: 'inline-flex', flexWrap: 'wrap', gap: '2px 12px' }}>
                             <Link to={`/checks/${kit.last_check.id}`} style={{ color: 'inherit' }}>
                                 {sayInstant(kit.last_check.done_at, timeZone)}, {kit.last_check.signed}
+                                {kit.last_check.by !== kit.last_check.signed && words.accountOf(kit.last_check.by)}
                             </Link>
                             <VerdictMark verdict={kit.last_check.verdict} />
                         </Box>
@@ -164,7 +167,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                 </dd>
                 <dt>{words.seal}</dt>
                 <dd>
-                    {kit.seal.state === 'intact' && words.intactNumber(kit.seal.number ?? '')}
+                    {kit.seal.state === 'intact' && words.intactByRecord}
                     {kit.seal.state === 'none' && (kit.sealed_design ? words.openThisDesignIsKept : words.keptOpen)}
                     {kit.seal.state === 'broken' &&
                         words.brokenOn(

@@ -77,7 +77,7 @@ function Module({ kit, module, mayMove }: { kit: Kit; module: Schemas['ModuleRes
             {module.code !== null && (
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                     {module.slot === null ? words.carriedBeside : words.inTheSlot(module.slot)}
-                    {module.seal?.state === 'intact' ? words.closedWith(module.seal.number ?? '') : words.notSealed}
+                    {module.seal?.state === 'intact' ? words.sealedByRecord : words.notSealed}
                     {module.last_full_on === null ? words.neverChecked2 : words.checkedOn(sayDay(module.last_full_on))}
                 </Typography>
             )}

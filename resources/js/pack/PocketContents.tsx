@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { Stitch } from '../ui/OpenKit';
 import { Caution, Empty, Sheet } from '../ui/Page';
-import { sayElsewhere, sayGoodUntil } from '../ui/words';
+import { sayCondition, sayElsewhere, sayGoodUntil } from '../ui/words';
 import { pocketName } from './VerdictSheet';
 import { words } from './words';
 
@@ -75,14 +75,14 @@ function Rows({ rows, named }: { rows: Schemas['ContentResource'][]; named: stri
             {rows.map((row) => (
                 <Box
                     component="li"
-                    key={`${row.item} ${row.lot_id ?? ''} ${row.condition}`}
+                    key={`${row.item} ${row.lot_id ?? ''} ${row.condition} ${row.opened_on ?? ''}`}
                     sx={{ display: 'flex', flexWrap: 'wrap', gap: '0 12px', fontSize: 14 }}
                 >
                     <strong>{row.quantity} ×</strong>
                     {row.name !== named && <span>{row.name}</span>}
                     <span>{row.lot === null ? words.noLot : words.lot2(row.lot)}</span>
                     <span>{sayGoodUntil(row.good_until, row.dated)}</span>
-                    {row.condition !== 'good' && <strong>{row.condition}</strong>}
+                    {row.condition !== 'good' && <strong>{sayCondition(row)}</strong>}
                     {row.name !== named && <Caution text={row.caution} />}
                 </Box>
             ))}

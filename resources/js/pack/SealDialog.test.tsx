@@ -14,7 +14,7 @@ describe('the seal of a kit', () => {
         const sent = serve(() => answer({ ...kit(), seal: { state: 'broken', number: 'S-100' } }));
         const client = show(<SealDialog kit={kit()} />);
         await userEvent.click(screen.getByRole('button', { name: 'Report seal broken' }));
-        expect(screen.getByText('Seal S-100 of QH-03 is broken')).toBeTruthy();
+        expect(screen.getByText('The seal of QH-03 is broken')).toBeTruthy();
         const save = screen.getByRole<HTMLButtonElement>('button', { name: 'Report seal broken' });
         expect(save.disabled).toBe(true);
         await userEvent.type(screen.getByRole('textbox', { name: 'Reason' }), ' Found open on the wall. ');

@@ -61,9 +61,7 @@ function Form({ kit, isIntact, onClose }: { kit: Schemas['KitResource']; isIntac
                 save.mutate();
             }}
         >
-            <DialogTitle id="seal">
-                {isIntact ? words.sealOfIsBroken(kit.seal.number ?? '', kit.code) : words.seal2(kit.code)}
-            </DialogTitle>
+            <DialogTitle id="seal">{isIntact ? words.sealOfIsBroken(kit.code) : words.seal2(kit.code)}</DialogTitle>
             <DialogContent>
                 <TextField
                     label={isIntact ? words.reason : words.numberOfTheNewSeal}

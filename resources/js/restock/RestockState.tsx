@@ -104,7 +104,7 @@ export function FinishRestock({ kit, draft, set }: FinishRestockProps) {
         <>
             {kit.seal.state === 'intact' && (
                 <TextField
-                    label={words.whySealWasBroken(kit.seal.number ?? '')}
+                    label={words.whySealWasBroken}
                     value={draft.sealReason}
                     onChange={(event) => set(() => ({ sealReason: event.target.value }))}
                     error={errors.seal_reason !== undefined}

@@ -93,6 +93,7 @@ export const restockSender: Sender<RestockDraft> = {
                                       pocket_id: step.pocket,
                                       lot_id: step.row.lot_id,
                                       condition: step.row.condition,
+                                      opened_on: step.row.opened_on,
                                       quantity: piecesOf(step) ?? 0,
                                       to: step.row.to,
                                   },

@@ -37,7 +37,7 @@ export const words = {
     theStoreHasNothingThat: 'The store has nothing that this kit needs.',
     nothingIsMissingAndNothing: 'Nothing is missing, and nothing in it has to go.',
     allOfThisPocketDone: 'All of this pocket done',
-    whySealWasBroken: (number: string) => `Why seal ${number} was broken`,
+    whySealWasBroken: 'Why the seal was broken',
     aBrokenSealAsksFor: 'A broken seal asks for a reason in writing.',
     numberOfTheNewSeal: 'Number of the new seal',
     leaveItEmptyIfThe: 'Leave it empty if the kit stays open.',

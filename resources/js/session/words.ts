@@ -76,4 +76,8 @@ export const words = {
     emailAddress: 'Email address',
     password: 'Password',
     signIn: 'Sign in',
+    signedBy: 'Signed by',
+    recordedPermanently: (name: string) => `${name} or the initials. It will be recorded permanently.`,
+    whyAnotherName: 'Why it is signed by another name',
+    youAreSignedInAs: (name: string) => `You are signed in as ${name}; both names will be recorded.`,
 };

@@ -19,6 +19,9 @@ export function content(of: Partial<Schemas['ContentResource']>): Schemas['Conte
         expires: '2027-03',
         quantity: 4,
         condition: 'good',
+        opened_on: null,
+        opened_life_days: null,
+        in_use: false,
         ...of,
     } as Schemas['ContentResource'];
 }
@@ -33,7 +36,7 @@ export function kit(to: Partial<Schemas['KitResource']> = {}): Schemas['KitResou
         code: 'QH-03',
         name: 'Glasshouse',
         base: { epoch: 1, number: 40 },
-        seal: { state: 'intact', number: 'S-100' },
+        seal: { state: 'intact', number: null },
         leaves: [{ name: 'Left', pockets: [{ id: 'front' }, { id: 'back' }] }],
         contents: [
             content({}),
@@ -41,6 +44,7 @@ export function kit(to: Partial<Schemas['KitResource']> = {}): Schemas['KitResou
             content({ pocket_id: 'back', line: 'L2', item: 'gloves', name: 'Gloves', lot: null, quantity: 6 }),
         ],
         modules: [],
+        notes: [],
         verdict: { lines: [line('L1', 'front'), line('L2', 'back'), line('L3', 'back')] },
         ...to,
     } as unknown as Schemas['KitResource'];
@@ -60,6 +64,8 @@ export function draftRow(of: Partial<DraftRow> = {}): DraftRow {
         recorded: 4,
         quantity: '',
         condition: 'good',
+        openedOn: null,
+        openedLifeDays: null,
         newLot: false,
         added: false,
         origin: {
@@ -80,7 +86,7 @@ export function sealedModule(): Schemas['ModuleResource'] {
         name: 'Eye roll',
         slot: null,
         sealed_design: true,
-        seal: { state: 'intact', number: 'EY-1', broken_on: null, reason: null },
+        seal: { state: 'intact', number: null, broken_on: null, reason: null },
         last_full_on: null,
     };
 }

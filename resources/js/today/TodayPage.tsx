@@ -20,6 +20,8 @@ import { words } from './words';
 
 const Unsettled = lazy(() => import('../pack/Unsettled').then((part) => ({ default: part.Unsettled })));
 
+const Notes = lazy(() => import('../pack/Notes').then((part) => ({ default: part.NotesLeft })));
+
 const ASK_AGAIN_MS = 1500;
 
 const bands = [
@@ -58,6 +60,7 @@ export function TodayPage() {
                     )}
                     <Suspense fallback={null}>
                         <Unsettled />
+                        <Notes />
                     </Suspense>
                     {today.work.length === 0 && (
                         <Sheet title={words.noTasks}>

@@ -103,6 +103,11 @@ export function sayName(name: string): string {
     return name.replaceAll('_', ' ').replaceAll('-', ' ');
 }
 
+/** "opened", and since when, where that is known. */
+export function sayCondition(row: { condition: string; opened_on: string | null }): string {
+    return row.opened_on === null ? row.condition : `opened ${sayDay(row.opened_on)}`;
+}
+
 /** "Table 1, medium" or "Workplace kits, class A", of a list and its size. */
 export function sayList(list: { title: string; size: string | null }): string {
     const size = list.size?.replace(/^class-([a-z])$/, (_, letter: string) => `class ${letter.toUpperCase()}`);

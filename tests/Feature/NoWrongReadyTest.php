@@ -1,0 +1,187 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Accounts\SignedName;
+use App\Ledger\Verification\Verify;
+use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\TestCase;
+
+/** What keeps a kit from being called ready when it is not: what is opened, who may use it, what may not stand in, who signed, what was noted. */
+final class NoWrongReadyTest extends TestCase
+{
+    public function test_a_roll_in_use_counts_through_its_opened_life_and_not_a_day_longer(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-16');
+        $row = collect($kit['contents'])->firstWhere('item', 'tape-microporous');
+        $this->assertSame(365, $row['opened_life_days'], 'Twelve calendar months have at least so many days.');
+        $check = $this->asRecorded($kit);
+        $at = $this->rowOf($check, 'tape-microporous');
+        $line = fn (): array => collect($this->readKit('QH-16')['verdict']['lines'])->firstWhere('code', $row['line']);
+        $before = $line()['effective'];
+        foreach ([[30, $before], [364, $before], [366, '0'], [null, '0']] as [$days, $effective]) {
+            $opened = $days === null ? null : now()->subDays($days)->toDateString();
+            $check['rows'][$at] = [...$check['rows'][$at], 'condition' => 'opened', 'opened_on' => $opened];
+            $check['base'] = $this->readKit('QH-16')['base'];
+            $this->finish($check)->assertOk();
+            $this->app?->forgetScopedInstances();
+            $this->assertSame($effective, $line()['effective'], "opened {$days} days ago");
+            $held = collect($this->readKit('QH-16')['contents'])->firstWhere('item', 'tape-microporous');
+            $this->assertSame(['opened', $opened], [$held['condition'], $held['opened_on']]);
+        }
+        $check['rows'][$at]['opened_on'] = now()->addDays(2)->toDateString();
+        $this->finish($check)->assertJsonValidationErrors(["rows.{$at}.opened_on"]);
+        $check['rows'][$at] = [...$check['rows'][$at], 'condition' => 'good'];
+        $this->finish($check)->assertJsonValidationErrors(["rows.{$at}.opened_on"]);
+        $this->assertSame([], app(Verify::class)()->faults);
+    }
+
+    public function test_a_sealed_piece_that_is_opened_in_use_ends_the_state_on_its_last_day(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-16');
+        $check = $this->asRecorded($kit);
+        $at = $this->rowOf($check, 'tape-microporous');
+        $check['rows'][$at] = [...$check['rows'][$at], 'condition' => 'opened', 'opened_on' => now()->subDays(360)->toDateString()];
+        $this->finish($check)->assertOk();
+        $state = DB::table('kit_states')->where('code', 'QH-16')->first();
+        $this->assertNotNull($state);
+        $this->assertLessThanOrEqual(now()->addDays(5)->toDateString(), $state->holds_through, 'It is judged anew when the roll is old.');
+    }
+
+    public function test_a_note_waits_for_the_next_one_until_it_is_answered_once(): void
+    {
+        $kit = $this->actAs('keeper')->readKit('QH-01');
+        $id = $this->ulid();
+        $this->finish(['note' => 'The zip sticks.'] + $this->asRecorded($kit), $id)->assertOk();
+        $note = ['check' => $id, 'kit' => 'QH-01', 'by' => $this->person('keeper')->name, 'text' => 'The zip sticks.'];
+        $this->assertSame($note, array_intersect_key(collect($this->readKit('QH-01')['notes'])->firstWhere('check', $id), $note));
+        $this->assertContains($id, array_column($this->getJson('/api/notes')->json('notes'), 'check'));
+        // Another check does not answer it.
+        $this->finish($this->asRecorded($this->readKit('QH-01')))->assertOk();
+        $this->assertContains($id, array_column($this->readKit('QH-01')['notes'], 'check'));
+        $this->actAs('lead');
+        $this->putJson("/api/checks/{$id}/answer", ['answer' => ''])->assertJsonValidationErrors(['answer']);
+        $left = $this->putJson("/api/checks/{$id}/answer", ['answer' => 'Waxed'])->assertOk()->json('notes');
+        $this->assertNotContains($id, array_column($left, 'check'));
+        $this->putJson("/api/checks/{$id}/answer", ['answer' => 'Waxed'])->assertOk();
+        $this->putJson("/api/checks/{$id}/answer", ['answer' => 'New zip'])->assertConflict();
+        $this->assertNotContains($id, array_column($this->readKit('QH-01')['notes'], 'check'));
+        $this->assertSame('Waxed', DB::table('check_notes')->join('operations', 'number', '=', 'operation_number')->where('id', $id)->value('answer'));
+        $this->putJson("/api/checks/{$this->ulid()}/answer", ['answer' => 'Seen'])->assertNotFound();
+    }
+
+    public function test_another_name_is_signed_only_with_a_reason_and_both_are_recorded(): void
+    {
+        $check = $this->asRecorded($this->actAs('keeper')->readKit('QH-01'));
+        $own = $this->person('keeper')->name;
+        $told = $this->finish(['signed' => 'Somebody Else'] + $check)->assertJsonValidationErrors(['signed_because']);
+        $this->assertStringContainsString($own, $told->json('errors.signed_because.0'));
+        $id = $this->ulid();
+        $this->finish(['signed' => 'Somebody Else', 'signed_because' => 'Their device is flat'] + $check, $id)->assertOk();
+        $this->getJson("/api/checks/{$id}")->assertJson(['signed' => 'Somebody Else', 'signed_because' => 'Their device is flat', 'by' => $own]);
+        $this->assertSame(['Somebody Else', $own], [$this->readKit('QH-01')['last_check']['signed'], $this->readKit('QH-01')['last_check']['by']]);
+        $this->assertSame([], app(Verify::class)()->faults, 'The reason is in what the hash covers.');
+        $initials = implode('', array_map(static fn (string $part): string => $part[0], explode(' ', $own)));
+        $this->finish(['signed' => $initials, 'base' => $this->readKit('QH-01')['base']] + $check)->assertOk();
+    }
+
+    /** @return iterable<string, array{string, string, bool}> */
+    public static function names(): iterable
+    {
+        yield 'the name' => ['Mina Oduya', 'mina  oduya', true];
+        yield 'initials' => ['Mina Oduya', 'M. O.', true];
+        yield 'three parts' => ['Ana-Lucia Bo', 'ALB', true];
+        yield 'a part of it' => ['Mina Oduya', 'Mina', false];
+        yield 'another' => ['Mina Oduya', 'OM', false];
+        yield 'nothing' => ['Mina Oduya', '', false];
+    }
+
+    #[DataProvider('names')]
+    public function test_what_counts_as_the_own_name(string $name, string $signed, bool $isOwn): void
+    {
+        $this->assertSame($isOwn, SignedName::isOf($name, $signed));
+    }
+
+    public function test_a_line_for_anyone_does_not_ask_who_is_posted(): void
+    {
+        $this->actAs('lead');
+        $tampered = $this->listWithLine(['rank' => 'critical', 'need' => 'Tourniquet', 'anyone_may_use' => true]);
+        $this->assertSame('ready', $tampered['state'], (string) json_encode($tampered['shown']));
+        $words = $this->listWithLine(['rank' => 'critical', 'need' => 'Tourniquet', 'anyone_may_use' => 'sometimes']);
+        $this->assertSame('refused', $words['state']);
+        $this->assertStringContainsString('anyone_may_use', (string) json_encode($words['shown']));
+    }
+
+    public function test_what_may_never_stand_in_is_refused_in_a_list_at_its_path(): void
+    {
+        $this->actAs('lead');
+        $refused = $this->listWithLine(['rank' => 'required', 'need' => 'Dressing', 'accepts' => [['class' => 'dressing'], ['item' => 'tape-repair']]]);
+        $this->assertSame('refused', $refused['state'], (string) json_encode($refused['shown']));
+        $this->assertStringContainsString('Repair tape', (string) json_encode($refused['shown']));
+    }
+
+    public function test_a_stand_in_that_may_never_be_one_is_refused(): void
+    {
+        $item = $this->actAs('lead')->getJson('/api/items/tape-microporous')->json();
+        $this->assertSame([], $item['never_for']);
+        $repair = $this->getJson('/api/items/tape-repair')->json('never_for');
+        $this->assertContains('dressing', $repair);
+        $made = $this->postJson('/api/items', [
+            'code' => 'tape-new', 'name' => 'New tape', 'class' => 'tape', 'count_unit' => 'roll', 'dated' => false, 'sterile' => false, 'mass' => '12 g',
+            'scope' => 'anyone', 'reserve' => false, 'purpose' => 'Holds dressings', 'caution' => null, 'superseded_by' => null, 'storage_min_c' => null,
+            'storage_max_c' => null, 'opened_life' => null, 'opened_life_unit' => null, 'allergy' => null, 'measures' => [], 'packs' => [], 'needs' => [],
+            'stand_ins' => ['tape-repair'],
+        ]);
+        $made->assertUnprocessable();
+        $this->assertStringContainsString('Repair tape', (string) $made->getContent());
+        $this->assertDatabaseMissing('items', ['code' => 'tape-new']);
+    }
+
+    public function test_a_medicine_does_not_come_in_without_saying_whether_it_is_kept_past_its_date(): void
+    {
+        $this->actAs('lead');
+        $item = [
+            'code' => 'gel-new', 'name' => 'Glucose gel', 'class' => 'food.glucose', 'count_unit' => 'each', 'dated' => true, 'sterile' => false, 'mass_g' => 30,
+            'scope' => 'anyone', 'purpose' => 'Sugar to swallow',
+        ];
+        $send = fn (array $item): array => $this->bringIn((string) json_encode(['format' => 'sarcina.catalogue/1', 'items' => [$item]]));
+        $silent = $send($item);
+        $this->assertSame('refused', $silent['state'], (string) json_encode($silent['shown']));
+        $this->assertStringContainsString('reserve', (string) json_encode($silent['shown']));
+        $said = $send([...$item, 'reserve' => false]);
+        $this->assertSame('ready', $said['state'], (string) json_encode($said['shown']));
+    }
+
+    public function test_a_line_by_class_shows_what_it_would_accept(): void
+    {
+        $accepted = $this->actAs('lead')->getJson('/api/choices/accepted?class=wash.eye')->assertOk()->json();
+        $this->assertContains('eyewash-pod', array_column($accepted['items'] ?? $accepted, 'code'));
+        $this->getJson('/api/choices/accepted?class=no.such')->assertOk();
+    }
+
+    /**
+     * @param  array<string, mixed>  $line
+     * @return array<string, mixed> the preview of a new edition with that line alone
+     */
+    private function listWithLine(array $line): array
+    {
+        $file = json_decode((string) $this->get('/api/exports/lists')->getContent(), true);
+        $list = collect($file['lists'])->firstWhere('code', 'bleeding-set');
+        $list = [...$list, 'edition' => '2031', 'confirmed' => false, 'lines' => [[...$list['lines'][0], ...$line]]];
+
+        return $this->postJson('/api/imports', [
+            'id' => $this->ulid(), 'kind' => 'lists', 'format' => 'json', 'file_name' => 'try.json', 'source' => (string) json_encode([...$file, 'lists' => [$list]]),
+        ])->assertCreated()->json();
+    }
+
+    /** @return array<string, mixed> */
+    private function bringIn(string $file): array
+    {
+        return $this->postJson('/api/imports', [
+            'id' => $this->ulid(), 'kind' => 'catalogue', 'format' => 'json', 'file_name' => 'try.json', 'source' => $file,
+        ])->assertCreated()->json();
+    }
+}

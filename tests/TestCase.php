@@ -107,7 +107,7 @@ abstract class TestCase extends FrameworkTestCase
     {
         return [
             'answered' => array_column($kit['verdict']['lines'], 'code'),
-            'kit' => $kit['code'], 'kind' => 'full', 'begun_at' => now()->subMinutes(9)->toIso8601ZuluString(), 'base' => $kit['base'], 'signed' => auth()->user()->name ?? 'Tobias Renn',
+            'kit' => $kit['code'], 'kind' => 'full', 'begun_at' => now()->subMinutes(9)->toIso8601ZuluString(), 'base' => $kit['base'], 'signed' => \Illuminate\Support\Facades\Auth::user()->name ?? 'Tobias Renn',
             'rows' => array_map(static fn (array $row): array => [
                 'pocket_id' => $row['pocket_id'], 'item' => $row['item'], 'lot' => $row['lot'], 'expires' => $row['expires'], 'quantity' => $row['quantity'], 'condition' => $row['condition'], 'opened_on' => $row['opened_on'],
             ], $kit['contents']),

@@ -135,7 +135,7 @@ final class Catalogue
             $this->rows[$item->code] = $item;
             /**
              * @var object{
-             *     mass_g: int, scope: string, keeps_as_reserve: int, superseded_by: string|null,
+             *     only_for_trained: int, mass_g: int, scope: string, keeps_as_reserve: int, superseded_by: string|null,
              *     opened_life: int|null, opened_life_unit: 'days'|'weeks'|'months'|null,
              * } $more
              */
@@ -160,6 +160,7 @@ final class Catalogue
                 ),
                 $more->superseded_by,
                 $more->opened_life === null ? null : OpenedLife::days((int) $more->opened_life, $more->opened_life_unit ?? 'days'),
+                (bool) $more->only_for_trained,
             );
         }
     }

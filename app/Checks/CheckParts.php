@@ -44,7 +44,7 @@ final class CheckParts
             $judged->usedBy()->value,
             (string) $judgement->assignment->policy->nextCheck,
             $judgement->assignment->policy->marginDays,
-            $judgement->verdict->value,
+            $judgement->standing()->value,
             $judgement->mass,
             $judged->plan->maxMass,
             $sealFound,

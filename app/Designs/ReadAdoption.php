@@ -36,8 +36,8 @@ final class ReadAdoption
         $after = $this->judge->byPlan($kit, $then, $today, self::after($now->rows, $moved));
 
         return new AdoptionEffect(
-            $now->judgement->verdict,
-            $after->judgement->verdict,
+            $now->judgement->standing(),
+            $after->judgement->standing(),
             $this->added($now, $after),
             array_values($moved),
             $this->removed($now->atBest(), $after->atBest()),

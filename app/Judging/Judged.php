@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\Kits\Models\Kit;
 use App\People\KitScope;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
@@ -27,6 +28,7 @@ final readonly class Judged
      * @param  list<ShiftVerdict>  $shifts  of each shift of its place by itself; the judgement is the worst of them
      */
     public function __construct(
+        public Kit $kit,
         public KitPlan $plan,
         public array $rows,
         public Judgement $judgement,
@@ -71,14 +73,14 @@ final readonly class Judged
     /** The core's verdict, lowered where a look that nobody could put in order found worse. */
     public function verdict(): Verdict
     {
-        $own = $this->judgement->verdict;
+        $own = $this->judgement->standing();
 
         return $this->disagreement !== null && $this->disagreement->verdict->isWorseThan($own) ? $this->disagreement->verdict : $own;
     }
 
     public function isLowered(): bool
     {
-        return $this->verdict() !== $this->judgement->verdict;
+        return $this->verdict() !== $this->judgement->standing();
     }
 
     public function due(): Due

@@ -95,11 +95,11 @@ final class KitJudge
             $inScope = $this->inScope($itself, $rows, $today, $one, $asChecked, $relied);
             foreach ($scope->shifts as $shift) {
                 if ($shift['scope'] === $one) {
-                    $shifts[] = new ShiftVerdict($shift['shift'], $one, $inScope[0]->verdict);
+                    $shifts[] = new ShiftVerdict($shift['shift'], $one, $inScope[0]->standing());
                 }
             }
             [$most, $best] = $most === null || $one->isAbove($most) ? [$one, $inScope[0]] : [$most, $best];
-            $worst = $worst === null || $inScope[0]->verdict->isWorseThan($worst[0]->verdict) ? $inScope : $worst;
+            $worst = $worst === null || $inScope[0]->standing()->isWorseThan($worst[0]->standing()) ? $inScope : $worst;
         }
         [$judgement, $joined] = $worst ?? throw new LogicException('A kit has a scope.');
         usort($shifts, static fn (ShiftVerdict $one, ShiftVerdict $other): int => $one->shift <=> $other->shift);
@@ -119,9 +119,28 @@ final class KitJudge
         }
 
         return new Judged(
-            $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
+            $kit, $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
             $asChecked ? null : $this->disagreement($kit), $dueIn, $grace, $shifts, $best,
         );
+    }
+
+    /**
+     * As though other pieces were in it: the standing that the worst of those would see who have it, and what those would who may use most.
+     *
+     * @param  list<ContentRow>  $rows
+     * @return array{Verdict, Judgement}
+     */
+    public function standingWith(Judged $judged, array $rows): array
+    {
+        $itself = new PlanPart('', '', $judged->plan, $judged->kit);
+        [$worst, $most, $best] = [null, null, null];
+        foreach ($judged->scope->each() as $scope) {
+            [$judgement] = $this->inScope($itself, $rows, $judged->judgement->assignment->asOf, $scope, false, []);
+            [$most, $best] = $most === null || $scope->isAbove($most) ? [$scope, $judgement] : [$most, $best];
+            $worst = $worst === null || $judgement->standing()->isWorseThan($worst) ? $judgement->standing() : $worst;
+        }
+
+        return [$worst ?? throw new LogicException('A kit has a scope.'), $best ?? $judged->atBest()];
     }
 
     /**

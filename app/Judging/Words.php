@@ -41,9 +41,10 @@ final class Words
             ),
         );
 
-        return match ($judged->judgement->verdict) {
+        return match ($judged->judgement->standing()) {
             Verdict::Ready => "Ready. Everything on the list is there, and in date until the next check on {$next}.",
             Verdict::ReadyWithActions => 'Ready, with '.self::number($count(Severity::Fix), 'action').' due.',
+            Verdict::NoRequirement => 'No requirement set: its list asks for nothing that is critical or required.',
             Verdict::Limited => 'Limited. '.self::number($unmet, 'required line').' cannot be met with what is in the kit.',
             Verdict::NotReady => 'Not ready. Do not use this kit: '.self::number($count(Severity::Stop), 'critical fault').'.',
         };
@@ -54,6 +55,7 @@ final class Words
         return match ($verdict) {
             Verdict::Ready => 'Ready',
             Verdict::ReadyWithActions => 'Ready, actions due',
+            Verdict::NoRequirement => 'No requirement set',
             Verdict::Limited => 'Limited',
             Verdict::NotReady => 'Not ready',
         };
@@ -199,8 +201,7 @@ final class Words
     {
         return match ($kind) {
             FindingKind::Short => $action === Action::People
-                ? "What this line asks for is outside the scope of practice of this kit's users. ".
-                    'Post somebody who is trained for it, or change the list.'
+                ? 'What it asks for is there or could be, but nobody posted may use it. Post somebody who is trained for it, or change the list.'
                 : $restock,
             FindingKind::Expired => 'Remove it and put in a new one.',
             FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
@@ -209,7 +210,8 @@ final class Words
             FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => 'Replace it.',
             FindingKind::Soiled => 'Replace it, even if it is in date.',
             FindingKind::Excluded => 'Remove it.',
-            FindingKind::BeyondScope => 'Post somebody who is trained for it, or remove it.',
+            FindingKind::BeyondScope => $action === Action::Remove ? 'Remove it: it must not be at hand where nobody may use it. Or post somebody who is trained for it.'
+                : 'It is there, but nobody posted may use it. Post somebody who is trained for it, or change the list.',
             FindingKind::Unpaired => 'Put the missing item beside it.',
             FindingKind::Superseded => 'Replace it when it is used or expires.',
             FindingKind::Surplus => 'Return the rest to the store, or leave it.',
@@ -227,7 +229,7 @@ final class Words
         // Removing is done on the restock list; who is posted, and what the list says, is for leads.
         $job = match ($action) {
             Action::Restock => 'restock',
-            Action::Remove => $finding->kind === FindingKind::Excluded ? 'restock' : 'none',
+            Action::Remove => $finding->kind === FindingKind::Excluded || $this->leaves($judged, $finding) ? 'restock' : 'none',
             Action::Check => 'check',
             Action::People, Action::Leave => 'none',
         };
@@ -243,6 +245,12 @@ final class Words
             $finding->index,
             $finding->index === null ? $line?->pocketId : $judged->rows[$finding->index]->pocketId,
         );
+    }
+
+    /** Whether the restock list takes it out: not where another shift may use it. */
+    private function leaves(Judged $judged, Finding $finding): bool
+    {
+        return array_filter($judged->advice()->leaving(), static fn ($one): bool => $one->row->item->code === $finding->item?->code) !== [];
     }
 
     /** @return array{int|null, string} pieces kept as reserve, and how many there are of how many */

@@ -125,8 +125,8 @@ final class CompareWithList
             $subject,
             $title,
             ReadLists::ref($list),
-            $judgement->verdict->value,
-            self::sentence($judgement->verdict, count($held), $short),
+            $judgement->standing()->value,
+            self::sentence($judgement->standing(), count($held), $short),
             $held,
             $this->rest($judgement),
             $this->findings($judgement),
@@ -148,6 +148,7 @@ final class CompareWithList
         return match ($verdict) {
             Verdict::Ready => "It meets this list: {$met}",
             Verdict::ReadyWithActions => "It meets this list, with actions due: {$met}",
+            Verdict::NoRequirement => "This list has no critical and no required line: {$met}",
             Verdict::Limited => "It does not meet this list: {$met}",
             Verdict::NotReady => "It does not meet this list, and a critical line is not met: {$met}",
         };

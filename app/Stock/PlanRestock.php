@@ -9,7 +9,9 @@ use App\Judging\Judged;
 use App\Stock\Models\Store;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Advice;
+use Sarcina\Core\Advice\HeldBack;
 use Sarcina\Core\Advice\Leaving;
+use Sarcina\Core\Advice\Renewal;
 use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Pick\Need;
@@ -22,8 +24,10 @@ use Sarcina\Core\Pick\StoredLot;
  */
 final class PlanRestock
 {
-    public function __construct(private readonly Catalogue $catalogue)
-    {
+    public function __construct(
+        private readonly Catalogue $catalogue,
+        private readonly OrderRestock $order,
+    ) {
     }
 
     public function __invoke(Judged $judged, Store $store): RestockPlan
@@ -52,7 +56,9 @@ final class PlanRestock
             }
         }
 
-        return new RestockPlan($this->takeOut($judged, $advice), $puts, $missing);
+        [$puts, $notAdvised] = self::worthwhile($judged, $puts);
+
+        return ($this->order)($judged, $puts, self::takeOut($judged, $advice), $notAdvised, $missing);
     }
 
     /**
@@ -161,7 +167,7 @@ final class PlanRestock
             $left[$row] -= $pick->quantity;
             $pieces -= $pick->quantity;
             $puts[] = new PlannedIn(
-                $want->line?->id, $this->need($judged, $want), $this->pocket($judged, $want), $code, $stock[$row]->lotId, $pick->from->lot,
+                $want->line?->id, $want->line?->rank, $this->need($judged, $want), $this->pocket($judged, $want), $code, $stock[$row]->lotId, $pick->from->lot,
                 $pick->from->expires?->text, $pick->quantity, $pick->shortDated, $want->item !== null && $want->item !== $code,
             );
         }
@@ -169,17 +175,65 @@ final class PlanRestock
         return $pieces;
     }
 
-    /** @return list<PlannedOut> */
-    private function takeOut(Judged $judged, Advice $advice): array
+    /**
+     * Without what would be put in for a piece that expires early and expires no later than it.
+     *
+     * @param  list<PlannedIn>  $puts
+     * @return array{list<PlannedIn>, list<NotAdvised>}
+     */
+    private static function worthwhile(Judged $judged, array $puts): array
     {
-        return array_map(static function (Leaving $leaving) use ($judged): PlannedOut {
+        $worth = [];
+        $not = [];
+        foreach ($judged->atBest()->lines as $outcome) {
+            $own = array_values(array_filter($puts, static fn (PlannedIn $put): bool => $put->line === $outcome->line->id));
+            if ($own === [] || ! is_int($outcome->short)) {
+                array_push($worth, ...$own);
+
+                continue;
+            }
+            $early = [];
+            foreach ($outcome->placed as $placed) {
+                $last = $judged->atBest()->assignment->contents[$placed->row]->lastGoodDay();
+                if ($last !== null && ! $placed->reserve && $judged->atBest()->assignment->expiresEarly($placed->row)) {
+                    array_push($early, ...array_fill(0, $placed->quantity, $last->number));
+                }
+            }
+            $day = static fn (?string $expires): ?int => $expires === null ? null : PrintedDate::of($expires)->lastGoodDay->number;
+            $pieces = Renewal::of(
+                $outcome->short, $early, array_map(static fn (PlannedIn $put): array => [$day($put->expires), $put->quantity], $own),
+            );
+            foreach ($own as $place => $put) {
+                if ($pieces[$place] > 0) {
+                    $worth[] = $put->of($pieces[$place]);
+                }
+                if ($pieces[$place] < $put->quantity) {
+                    $not[] = new NotAdvised($put->of($put->quantity - $pieces[$place]), HeldBack::ExpiresNoLater);
+                }
+            }
+        }
+
+        return [[...$worth, ...array_filter($puts, static fn (PlannedIn $put): bool => $put->line === null)], $not];
+    }
+
+    /** @return list<PlannedOut> */
+    private static function takeOut(Judged $judged, Advice $advice): array
+    {
+        $lines = [];
+        foreach ($judged->atBest()->lines as $outcome) {
+            foreach ($outcome->placed as $placed) {
+                $lines[$placed->row] ??= $outcome->line->id;
+            }
+        }
+
+        return array_map(static function (Leaving $leaving) use ($judged, $lines): PlannedOut {
             $held = $judged->rows[$leaving->index];
 
             return new PlannedOut(
-                $held->pocketId, $held->itemCode, (string) $held->lotId, $held->lot, $held->expires, $held->condition,
-                $held->quantity, $leaving->because, $leaving->toStore,
+                $leaving->index, $lines[$leaving->index] ?? null, $held->pocketId, $held->itemCode, (string) $held->lotId, $held->lot, $held->expires,
+                $held->condition, $leaving->pieces, $leaving->because, $leaving->toStore,
             );
-        }, $advice->leaving());
+        }, [...$advice->leaving(), ...$advice->surplus()]);
     }
 
     /** @return list<OnShelf> good pieces in the store, in the order they came */

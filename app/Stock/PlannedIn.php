@@ -4,17 +4,21 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use Sarcina\Core\Lists\Rank;
+
 /** Pieces of a lot to put into a pocket, for a line or beside what needs them. */
 final readonly class PlannedIn
 {
     /**
      * @param  string|null  $line  null for what is put beside another item
+     * @param  Rank|null  $rank  of the line
      * @param  string|null  $expires  as printed
      * @param  bool  $shortDated  it expires before the next check and its margin
      * @param  bool  $standsIn  another item than the line's first choice
      */
     public function __construct(
         public ?string $line,
+        public ?Rank $rank,
         public string $need,
         public ?string $pocketId,
         public string $item,
@@ -25,5 +29,13 @@ final readonly class PlannedIn
         public bool $shortDated,
         public bool $standsIn,
     ) {
+    }
+
+    public function of(int $pieces): self
+    {
+        return new self(
+            $this->line, $this->rank, $this->need, $this->pocketId, $this->item, $this->lotId, $this->lot, $this->expires, $pieces,
+            $this->shortDated, $this->standsIn,
+        );
     }
 }

@@ -10,10 +10,14 @@ use Sarcina\Core\Check\FindingKind;
 final readonly class PlannedOut
 {
     /**
+     * @param  int  $row  its place in what was judged
+     * @param  string|null  $line  that its pieces are placed on
      * @param  string|null  $expires  as printed
      * @param  string  $condition  with the day of opening, as PieceCondition writes it
      */
     public function __construct(
+        public int $row,
+        public ?string $line,
         public string $pocketId,
         public string $item,
         public string $lotId,
@@ -24,5 +28,13 @@ final readonly class PlannedOut
         public FindingKind $because,
         public bool $toStore,
     ) {
+    }
+
+    public function of(int $pieces): self
+    {
+        return new self(
+            $this->row, $this->line, $this->pocketId, $this->item, $this->lotId, $this->lot, $this->expires, $this->condition, $pieces,
+            $this->because, $this->toStore,
+        );
     }
 }

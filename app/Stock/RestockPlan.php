@@ -4,18 +4,32 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
-/** What goes out of a kit, what goes in from the store, and what the store lacks. */
+/** What goes into a kit from the store and out of it, in the order in which it is done; what stays, what is not advised and what the store lacks. */
 final readonly class RestockPlan
 {
     /**
-     * @param  list<PlannedOut>  $out
-     * @param  list<PlannedIn>  $in
+     * @param  list<PlannedIn|PlannedOut>  $steps
+     * @param  list<PlannedOut>  $stays  what should leave and still counts, until something replaces it
+     * @param  list<NotAdvised>  $notAdvised
      * @param  list<Lacking>  $missing
      */
     public function __construct(
-        public array $out,
-        public array $in,
+        public array $steps,
+        public array $stays,
+        public array $notAdvised,
         public array $missing,
     ) {
+    }
+
+    /** @return list<PlannedOut> */
+    public function out(): array
+    {
+        return array_values(array_filter($this->steps, static fn ($step): bool => $step instanceof PlannedOut));
+    }
+
+    /** @return list<PlannedIn> */
+    public function in(): array
+    {
+        return array_values(array_filter($this->steps, static fn ($step): bool => $step instanceof PlannedIn));
     }
 }

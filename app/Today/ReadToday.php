@@ -66,6 +66,7 @@ final class ReadToday
             array_map(static fn (string $verdict): VerdictCount => new VerdictCount($verdict, $counts[$verdict] ?? 0), [
                 'not_ready',
                 'limited',
+                'no_requirement',
                 'ready_with_actions',
                 'ready',
             ]),

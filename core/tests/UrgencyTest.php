@@ -48,6 +48,7 @@ final class UrgencyTest extends TestCase
         $this->assertSame(Band::Nothing, $band(Verdict::Ready, '2026-03-29', false));
         $this->assertSame(Band::Later, $band(Verdict::ReadyWithActions, '2026-03-29', true));
         $this->assertSame(Band::Later, $band(Verdict::ReadyWithActions, null, true));
+        $this->assertSame(Band::Later, $band(Verdict::NoRequirement, null, false), 'Somebody says what it is for.');
         $this->assertSame(
             Band::Nothing,
             $band(Verdict::NotReady, null, false),

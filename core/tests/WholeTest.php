@@ -24,6 +24,21 @@ final class WholeTest extends TestCase
         $this->assertSame($judged, Whole::of($judged, []));
     }
 
+    public function test_what_asks_for_nothing_critical_or_required_is_never_called_ready(): void
+    {
+        foreach (['optional' => Verdict::NoRequirement, 'required' => Verdict::Ready, 'critical' => Verdict::Ready] as $rank => $standing) {
+            $judged = Judge::judge($this->kit([$this->line('L1', 1, $rank)], [['item' => 'pad', 'quantity' => 1]]));
+            $this->assertSame([Verdict::Ready, $standing], [$judged->verdict, $judged->standing()], $rank);
+        }
+        $this->assertSame(Verdict::NoRequirement, Judge::judge($this->kit([], [['item' => 'pad', 'quantity' => 1]]))->standing(), 'A list of no lines.');
+        $old = [['item' => 'pad', 'quantity' => 1, 'condition' => 'soiled']];
+        $this->assertSame(Verdict::NoRequirement, Judge::judge($this->kit([$this->line('L1', 1, 'optional')], $old))->standing());
+        $short = Judge::judge($this->kit([$this->line('L1', 1)], []));
+        $this->assertSame($short->verdict, $short->standing());
+        $module = $this->whole([$this->line('L1', 1, 'optional')], [], [$this->line('M.L1', 1)], [['item' => 'pad', 'quantity' => 1]]);
+        $this->assertSame(Verdict::Ready, $module->standing(), 'What is in it asks for something.');
+    }
+
     public function test_what_lies_in_a_module_does_not_fill_the_lines_of_the_bag(): void
     {
         $whole = $this->whole([$this->line('L1', 2, 'critical')], [], [$this->line('M.L1', 2)], [['item' => 'pad', 'quantity' => 9]]);

@@ -38,6 +38,7 @@ use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use LogicException;
+use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Due\Seal;
 
 /** Nine months of deliveries, checks, uses and restocks, through the same actions that the application uses. */
@@ -225,16 +226,18 @@ final class DemoHistory
     {
         $day = $at->toDateString();
         $plan = ($this->planRestock)($this->judge->judge($kit, $day), $this->stores[self::STORE]);
-        if ($plan->out === [] && $plan->in === []) {
+        // Whoever restocked then left what was more than asked for.
+        $out = array_values(array_filter($plan->out(), static fn (PlannedOut $row): bool => $row->because !== FindingKind::Surplus));
+        if ($out === [] && $plan->in() === []) {
             return;
         }
         ($this->restockKit)(new RestockReport(
             Str::lower((string) Str::ulid($at)), $kit->id, $this->stores[self::STORE]->id, WhenDone::now($at), Head::read()->base(),
             array_map(
                 static fn (PlannedOut $row): TakenOut => new TakenOut($row->pocketId, $row->lotId, $row->condition, $row->quantity, $row->toStore),
-                $plan->out,
+                $out,
             ),
-            array_map(static fn (PlannedIn $row): PutIn => new PutIn((string) $row->pocketId, $row->lotId, $row->quantity), $plan->in),
+            array_map(static fn (PlannedIn $row): PutIn => new PutIn((string) $row->pocketId, $row->lotId, $row->quantity), $plan->in()),
             'Restocked',
         ), $by);
     }

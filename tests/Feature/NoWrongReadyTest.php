@@ -162,6 +162,50 @@ final class NoWrongReadyTest extends TestCase
         $this->getJson('/api/choices/accepted?class=no.such')->assertOk();
     }
 
+    public function test_whoever_stops_after_whatever_step_of_a_restock_leaves_the_kit_no_worse(): void
+    {
+        $this->actAs('keeper');
+        $order = ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'];
+        $walked = 0;
+        foreach (array_map(static fn (int $at): string => sprintf('QH-%02d', $at), range(1, 17)) as $code) {
+            $plan = $this->getJson("/api/kits/{$code}/restock")->assertOk()->json();
+            $steps = collect([...array_map(static fn (array $row): array => ['out', $row], $plan['out']), ...array_map(static fn (array $row): array => ['in', $row], $plan['in'])])
+                ->sortBy(static fn (array $step): int => $step[1]['step'])->values();
+            $this->assertSame(range(1, max(1, count($steps))), $steps->map(static fn (array $step): int => $step[1]['step'])->all() ?: [1]);
+            $was = $this->readKit($code)['verdict']['verdict'];
+            foreach ($steps as [$way, $row]) {
+                foreach ($row['after'] ?? [] as $before) {
+                    $this->assertLessThan($row['step'], $before);
+                }
+                $out = $way === 'out' ? [['pocket_id' => $row['pocket_id'], 'lot_id' => $row['lot_id'], 'condition' => $row['condition'], 'opened_on' => $row['opened_on'], 'quantity' => $row['quantity'], 'to' => $row['to']]] : [];
+                $in = $way === 'in' ? [['pocket_id' => $row['pocket_id'] ?? $this->readKit($code)['leaves'][0]['pockets'][0]['id'], 'lot_id' => $row['lot_id'], 'quantity' => $row['quantity']]] : [];
+                $this->putJson("/api/kits/{$code}/restocks/{$this->ulid()}", [
+                    'store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $this->readKit($code)['base'], 'out' => $out, 'in' => $in,
+                    'seal_reason' => 'Restocked',
+                ])->assertOk();
+                $this->app?->forgetScopedInstances();
+                $now = $this->readKit($code)['verdict']['verdict'];
+                $this->assertLessThanOrEqual(array_search($was, $order, true), array_search($now, $order, true), "{$code}, step {$row['step']}");
+                $was = $now;
+                $walked++;
+            }
+        }
+        $this->assertGreaterThan(10, $walked);
+    }
+
+    public function test_a_list_without_critical_and_required_lines_is_never_ready(): void
+    {
+        DB::statement("UPDATE `lines` SET `rank` = 'optional' WHERE list_id = (SELECT list_id FROM design_editions WHERE id = ?)", [$this->kit('QH-01')->design_edition_id]);
+        DB::table('judging_version')->increment('version');
+        $this->app?->forgetScopedInstances();
+        $kit = $this->actAs('keeper')->readKit('QH-01');
+        $this->assertSame('no_requirement', $kit['verdict']['verdict']);
+        $this->assertStringStartsWith('No requirement set', $kit['verdict']['sentence']);
+        $this->finish($this->asRecorded($kit))->assertOk()->assertJson(['verdict' => 'no_requirement']);
+        $row = collect($this->getJson('/api/today')->json('work'))->firstWhere('kit', 'QH-01');
+        $this->assertSame(['no_requirement', 'later'], [$row['verdict'], $row['band']]);
+    }
+
     /**
      * @param  array<string, mixed>  $line
      * @return array<string, mixed> the preview of a new edition with that line alone

@@ -23,7 +23,7 @@ final readonly class CheckRef
         public string $signed,
         #[OA\Property(description: 'the account')]
         public string $by,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $verdict,
     ) {
     }

@@ -45,7 +45,7 @@ final readonly class CheckResource
         public string $by,
         #[OA\Property(description: 'why it is signed by another name than the account\'s')]
         public ?string $signed_because,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property]
         public string $design,

@@ -22,7 +22,7 @@ final readonly class FinishedResource
         public string $kind,
         #[OA\Property(enum: ['stands', 'superseded', 'disputed', 'history'])]
         public string $standing,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property]
         public string $by,

@@ -28,7 +28,7 @@ final class KitListController extends Controller
         name: 'verdict',
         in: 'query',
         required: false,
-        schema: new OA\Schema(type: 'string', enum: ['ready', 'ready_with_actions', 'limited', 'not_ready']),
+        schema: new OA\Schema(type: 'string', enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready']),
     )]
     #[OA\Parameter(
         name: 'work',

@@ -19,7 +19,7 @@ final class KitListRequest extends ListRequest
     {
         return [
             'place' => ['nullable', 'ulid'],
-            'verdict' => ['nullable', Rule::in(['ready', 'ready_with_actions', 'limited', 'not_ready'])],
+            'verdict' => ['nullable', Rule::in(['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])],
             'work' => ['nullable', Rule::in(['check_due', 'check_later', 'check_none', 'restock'])],
         ];
     }

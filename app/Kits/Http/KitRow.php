@@ -23,7 +23,7 @@ final readonly class KitRow
         #[OA\Property]
         public PlaceRef $place,
         #[OA\Property(
-            enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'],
+            enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'],
             nullable: true,
             description: 'null while it is being judged again',
         )]

@@ -14,7 +14,7 @@ final readonly class ShiftVerdictResource
     public function __construct(
         #[OA\Property]
         public string $shift,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property(enum: ['anyone', 'first_aider', 'trained', 'clinician'], description: 'what somebody posted to it may use')]
         public string $scope,

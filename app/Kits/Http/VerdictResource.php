@@ -16,7 +16,7 @@ final readonly class VerdictResource
      * @param  list<ShiftVerdictResource>  $shifts
      */
     public function __construct(
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property]
         public string $sentence,

@@ -23,7 +23,7 @@ final readonly class ComparisonResource
         public string $subject_title,
         #[OA\Property]
         public ListRef $list,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property]
         public string $sentence,

@@ -23,9 +23,9 @@ final readonly class KitEffect
         public string $kit,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $now,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $then,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $added,

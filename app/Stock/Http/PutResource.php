@@ -11,6 +11,8 @@ use OpenApi\Attributes as OA;
 final readonly class PutResource
 {
     public function __construct(
+        #[OA\Property(description: '1 for what is done first')]
+        public int $step,
         #[OA\Property]
         public ?string $line,
         #[OA\Property]

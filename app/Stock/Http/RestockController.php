@@ -4,26 +4,21 @@ declare(strict_types=1);
 
 namespace App\Stock\Http;
 
-use App\Catalogue\Catalogue;
 use App\Checks\ReadUnsettled;
 use App\Judging\KitJudge;
 use App\Kits\Http\BaseResource;
 use App\Kits\Models\Kit;
 use App\Kits\ReadKit;
 use App\Ledger\Head;
-use App\Ledger\PieceCondition;
-use App\Stock\Lacking;
+use App\Stock\DescribeRestock;
 use App\Stock\Models\Store;
 use App\Stock\NearestStore;
-use App\Stock\PlannedIn;
-use App\Stock\PlannedOut;
 use App\Stock\PlanRestock;
 use App\Stock\RestockKit;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use OpenApi\Attributes as OA;
-use Sarcina\Core\Calendar\PrintedDate;
 
 final class RestockController extends Controller
 {
@@ -37,7 +32,7 @@ final class RestockController extends Controller
             content: new OA\JsonContent(ref: RestockResource::class),
         ),
     ]
-    public function plan(Request $request, Kit $kit, KitJudge $judge, PlanRestock $restock, NearestStore $nearest, Catalogue $catalogue): JsonResponse
+    public function plan(Request $request, Kit $kit, KitJudge $judge, PlanRestock $restock, NearestStore $nearest, DescribeRestock $describe): JsonResponse
     {
         /** @var array{store?: string} $query */
         $query = $request->validate(['store' => ['ulid', 'exists:stores,id']]);
@@ -48,27 +43,8 @@ final class RestockController extends Controller
         $base = BaseResource::of(Head::read()->base());
         $judged = $judge->judge($kit, $this->today());
         $plan = $restock($judged, $store);
-        $goodUntil = static fn (?string $expires): ?string => $expires === null ? null : (string) PrintedDate::of($expires)->lastGoodDay;
 
-        return $this->json(new RestockResource(
-            $store->id, $store->name,
-            array_map(static fn (Store $one): StoreRef => new StoreRef($one->id, $one->name), array_values($stores->sortBy('name')->all())),
-            $base, (string) $judged->judgement->assignment->policy->goodUntil(),
-            array_map(static fn (PlannedOut $row): TakeResource => new TakeResource(
-                $row->pocketId, $row->item, $catalogue->name($row->item), $catalogue->item($row->item)?->caution,
-                $row->lotId, $row->lot, $row->expires, $goodUntil($row->expires),
-                PieceCondition::of($row->condition)->condition->value, PieceCondition::of($row->condition)->openedOn, $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard',
-            ), $plan->out),
-            array_map(static fn (PlannedIn $row): PutResource => new PutResource(
-                $row->line, $row->need, $row->pocketId, $row->item, $catalogue->name($row->item),
-                $catalogue->item($row->item)?->caution, $row->lotId, $row->lot,
-                $row->expires, $goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
-            ), $plan->in),
-            array_map(
-                static fn (Lacking $row): MissingResource => new MissingResource($row->line, $row->item, $row->what, $row->quantity),
-                $plan->missing,
-            ),
-        ));
+        return $this->json($describe($judged, $plan, $store, $stores, $base, $this->user($request)));
     }
 
     #[

@@ -7,7 +7,7 @@ namespace App\Stock\Http;
 use App\Kits\Http\BaseResource;
 use OpenApi\Attributes as OA;
 
-/** What goes out of a kit and what goes in from the store. */
+/** What goes in from the store and out of a kit, step by step: after each, the kit is no worse than before. */
 #[OA\Schema]
 final readonly class RestockResource
 {
@@ -16,6 +16,8 @@ final readonly class RestockResource
      * @param  list<StoreRef>  $stores
      * @param  list<TakeResource>  $out
      * @param  list<PutResource>  $in
+     * @param  list<StayResource>  $stays
+     * @param  list<NotAdvisedResource>  $not_advised
      * @param  list<MissingResource>  $missing
      */
     public function __construct(
@@ -33,6 +35,10 @@ final readonly class RestockResource
         public array $out,
         #[OA\Property(items: new OA\Items(ref: PutResource::class))]
         public array $in,
+        #[OA\Property(items: new OA\Items(ref: StayResource::class), description: 'what should leave and still counts')]
+        public array $stays,
+        #[OA\Property(items: new OA\Items(ref: NotAdvisedResource::class))]
+        public array $not_advised,
         #[OA\Property(items: new OA\Items(ref: MissingResource::class))]
         public array $missing,
     ) {

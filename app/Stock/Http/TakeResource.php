@@ -10,7 +10,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class TakeResource
 {
+    /** @param  list<int>  $after */
     public function __construct(
+        #[OA\Property(description: '1 for what is done first')]
+        public int $step,
+        #[OA\Property(items: new OA\Items(type: 'integer'), description: 'steps that are done before it: what replaces pieces that still count')]
+        public array $after,
         #[OA\Property]
         public string $pocket_id,
         #[OA\Property]

@@ -11,7 +11,7 @@ use OpenApi\Attributes as OA;
 final readonly class VerdictCount
 {
     public function __construct(
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'])]
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
         public string $verdict,
         #[OA\Property]
         public int $kits,

@@ -26,7 +26,7 @@ final readonly class WorkResource
         #[OA\Property(enum: ['stop', 'now', 'soon', 'later'])]
         public string $band,
         #[OA\Property(
-            enum: ['ready', 'ready_with_actions', 'limited', 'not_ready'],
+            enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'],
             nullable: true,
             description: 'null while it is being judged again',
         )]

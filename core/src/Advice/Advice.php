@@ -42,7 +42,7 @@ final class Advice
                     FindingKind::ExpiresEarly => $finding->severity === Severity::Note ? Action::Leave : Action::Restock,
                     FindingKind::DateUnknown => Action::Check,
                     FindingKind::Excluded, FindingKind::Overweight => Action::Remove,
-                    FindingKind::BeyondScope => Action::People,
+                    FindingKind::BeyondScope => $finding->item?->onlyForTrained === true ? Action::Remove : Action::People,
                     FindingKind::Superseded, FindingKind::Surplus => Action::Leave,
                 },
             ),
@@ -77,10 +77,62 @@ final class Advice
             $isGood =
                 $finding->kind === FindingKind::ExpiresEarly ||
                 ($finding->kind === FindingKind::Excluded && $finding->row->isGoodOn($this->judgement->assignment->asOf));
-            $leaving[$finding->index] = new Leaving($finding->index, $finding->row, $finding->kind, $isGood);
+            $leaving[$finding->index] = new Leaving($finding->index, $finding->row, $finding->kind, $isGood, $finding->row->quantity);
         }
 
-        return array_values($leaving);
+        return [...array_values($leaving), ...$this->unsafeAtHand($leaving)];
+    }
+
+    /**
+     * What those who are there must not have at hand, since nobody of them may use it.
+     *
+     * @param  array<int, Leaving>  $leaving  rows that leave for another reason
+     * @return list<Leaving>
+     */
+    private function unsafeAtHand(array $leaving): array
+    {
+        $assignment = $this->judgement->assignment;
+        $beyond = [];
+        foreach ($this->judgement->findings as $finding) {
+            if ($finding->kind === FindingKind::BeyondScope && $finding->item?->onlyForTrained === true) {
+                $beyond['.'.$finding->item->code] = true;
+            }
+        }
+        $unsafe = [];
+        foreach ($assignment->contents as $index => $row) {
+            if (isset($beyond['.'.$row->item->code]) && ! isset($leaving[$index])) {
+                $unsafe[] = new Leaving($index, $row, FindingKind::BeyondScope, $row->isGoodOn($assignment->asOf), $row->quantity);
+            }
+        }
+
+        return $unsafe;
+    }
+
+    /** @return list<Leaving> good pieces that no line took and nothing needs beside it: they return to the store */
+    public function surplus(): array
+    {
+        $assignment = $this->judgement->assignment;
+        $items = [];
+        foreach ($this->judgement->findings as $finding) {
+            if ($finding->kind === FindingKind::Surplus && $finding->item !== null) {
+                $items['.'.$finding->item->code] = true;
+            }
+        }
+        $placed = [];
+        foreach ($this->judgement->lines as $outcome) {
+            foreach ($outcome->placed as $piece) {
+                $placed[$piece->row] = ($placed[$piece->row] ?? 0) + $piece->quantity;
+            }
+        }
+        $surplus = [];
+        foreach ($assignment->contents as $index => $row) {
+            $pieces = $row->quantity - ($placed[$index] ?? 0);
+            if (isset($items['.'.$row->item->code]) && $pieces > 0 && $assignment->isEffective($index) && $row->isGoodOn($assignment->asOf)) {
+                $surplus[] = new Leaving($index, $row, FindingKind::Surplus, true, $pieces);
+            }
+        }
+
+        return $surplus;
     }
 
     /** @return list<Wanted> what to put in: critical lines first, then the other lines, then companions that do not come with them */

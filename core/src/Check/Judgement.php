@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Check;
 
+use Sarcina\Core\Lists\Rank;
+
 /** The answer of the `check` rule. */
 final readonly class Judgement
 {
@@ -23,5 +25,17 @@ final readonly class Judgement
         public array $restock,
         public array $missingCompanions,
     ) {
+    }
+
+    /** What may be said of the kit: never that it is ready where its list asks for nothing critical and nothing required. */
+    public function standing(): Verdict
+    {
+        foreach ($this->lines as $outcome) {
+            if ($outcome->line->rank !== Rank::Optional) {
+                return $this->verdict;
+            }
+        }
+
+        return Verdict::NoRequirement->isWorseThan($this->verdict) ? Verdict::NoRequirement : $this->verdict;
     }
 }

@@ -9,6 +9,8 @@ enum Verdict: string
 {
     case Ready = 'ready';
     case ReadyWithActions = 'ready_with_actions';
+    // Nothing critical or required is asked for: there is nothing to be ready by. The `check` rule itself never says it (Judgement::standing).
+    case NoRequirement = 'no_requirement';
     case Limited = 'limited';
     case NotReady = 'not_ready';
 

@@ -31,7 +31,8 @@ final class Urgency
         $isSoon = $due !== null && ! $due->isAfter($asOf->plusDays(self::SOON_DAYS));
 
         return match (true) {
-            ! $isSoon && ! $wantsRestock => Band::Nothing,
+            // Somebody has to say what the kit is for.
+            ! $isSoon && ! $wantsRestock && $verdict !== Verdict::NoRequirement => Band::Nothing,
             $verdict === Verdict::NotReady => Band::Stop,
             $verdict === Verdict::Limited, $isDue => Band::Now,
             $isSoon => Band::Soon,

@@ -14,6 +14,7 @@ final readonly class Item
      * @param  list<CompanionNeed>  $needs
      * @param  int  $mass  grams of one piece
      * @param  int|null  $afterOpeningDays  for how many days an opened piece is good; null: it is not used once opened
+     * @param  bool  $onlyForTrained  whether it must not be at hand of those whose scope it is beyond
      * @param  bool  $keepsAsReserve  whether a piece past its date may be kept as reserve
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class Item
         public array $needs,
         public ?string $supersededBy,
         public ?int $afterOpeningDays = null,
+        public bool $onlyForTrained = false,
     ) {
     }
 }

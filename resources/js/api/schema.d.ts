@@ -1631,7 +1631,7 @@ export interface components {
             /** @description the account */
             by: string;
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
         };
         /** @description A check as it was signed. */
         CheckResource: {
@@ -1659,7 +1659,7 @@ export interface components {
             /** @description why it is signed by another name than the account's */
             signed_because: string | null;
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             design: string;
             list_title: string;
             list_edition: string;
@@ -1769,7 +1769,7 @@ export interface components {
             /** @enum {string} */
             standing: "stands" | "superseded" | "disputed" | "history";
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             by: string;
             unsettled: components["schemas"]["UnsettledResource"][];
         };
@@ -1983,7 +1983,7 @@ export interface components {
              * @description null while it is being judged again
              * @enum {string|null}
              */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready" | null;
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready" | null;
             due_on: string | null;
             /** @enum {string|null} */
             due_kind: "full" | "quick" | null;
@@ -2144,7 +2144,7 @@ export interface components {
         ShiftVerdictResource: {
             shift: string;
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             /**
              * @description what somebody posted to it may use
              * @enum {string}
@@ -2156,7 +2156,7 @@ export interface components {
         /** @description What the core says of a kit. */
         VerdictResource: {
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             sentence: string;
             as_of: string;
             next_check: string;
@@ -2203,7 +2203,7 @@ export interface components {
             subject_title: string;
             list: components["schemas"]["ListRef"];
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             sentence: string;
             lines: components["schemas"]["ComparedLineResource"][];
             rest: components["schemas"]["LeftOverResource"][];
@@ -2293,9 +2293,9 @@ export interface components {
             kit: string;
             name: string;
             /** @enum {string} */
-            now: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             /** @enum {string} */
-            then: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             added: string[];
             moved: string[];
             removed: string[];
@@ -2447,9 +2447,9 @@ export interface components {
         /** @description How many kits have one verdict now and another one then. */
         VerdictChange: {
             /** @enum {string} */
-            now: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             /** @enum {string} */
-            then: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             kits: number;
         };
         WrittenList: {
@@ -2608,8 +2608,19 @@ export interface components {
             what: string;
             quantity: number;
         };
+        /** @description Pieces that the store has and that had better not be put in, and why. */
+        NotAdvisedResource: {
+            need: string;
+            name: string;
+            lot: string | null;
+            quantity: number;
+            /** @enum {string} */
+            because: "no_companion" | "overweight" | "expires_no_later" | "lowers_verdict";
+        };
         /** @description Pieces of a lot to put into a pocket. */
         PutResource: {
+            /** @description 1 for what is done first */
+            step: number;
             line: string | null;
             need: string;
             pocket_id: string | null;
@@ -2624,7 +2635,7 @@ export interface components {
             short_dated: boolean;
             stands_in: boolean;
         };
-        /** @description What goes out of a kit and what goes in from the store. */
+        /** @description What goes in from the store and out of a kit, step by step: after each, the kit is no worse than before. */
         RestockResource: {
             store: string;
             store_name: string;
@@ -2634,6 +2645,9 @@ export interface components {
             until: string;
             out: components["schemas"]["TakeResource"][];
             in: components["schemas"]["PutResource"][];
+            /** @description what should leave and still counts */
+            stays: components["schemas"]["StayResource"][];
+            not_advised: components["schemas"]["NotAdvisedResource"][];
             missing: components["schemas"]["MissingResource"][];
         };
         /** @description What became of a restock: the kit as it is now, and what could not be recorded as it was sent. */
@@ -2642,6 +2656,21 @@ export interface components {
             operation: number | null;
             unsettled: components["schemas"]["UnsettledResource"][];
             kit: components["schemas"]["KitResource"];
+        };
+        /** @description Pieces that should leave and still count: they stay until something replaces them. */
+        StayResource: {
+            pocket_id: string;
+            name: string;
+            lot: string | null;
+            quantity: number;
+            because: string;
+            /** @description whose it is to replace them: who restocks the kit */
+            owner: string;
+            /**
+             * Format: date
+             * @description by when: their last good day, or today where that is past
+             */
+            by: string;
         };
         /** @description One page of what lies in a store. */
         StoreContentsResource: {
@@ -2677,6 +2706,10 @@ export interface components {
         };
         /** @description Pieces to take out of a pocket. */
         TakeResource: {
+            /** @description 1 for what is done first */
+            step: number;
+            /** @description steps that are done before it: what replaces pieces that still count */
+            after: number[];
             pocket_id: string;
             item: string;
             name: string;
@@ -2749,7 +2782,7 @@ export interface components {
         /** @description How many kits have a verdict. */
         VerdictCount: {
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
             kits: number;
         };
         /** @description One thing to do, with its reason in words. */
@@ -2763,7 +2796,7 @@ export interface components {
              * @description null while it is being judged again
              * @enum {string|null}
              */
-            verdict: "ready" | "ready_with_actions" | "limited" | "not_ready" | null;
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready" | null;
             /** @enum {string} */
             job: "check" | "restock";
             /** @enum {string|null} */
@@ -4001,7 +4034,7 @@ export interface operations {
                 format?: components["parameters"]["format"];
                 sort?: "walk" | "code" | "due" | "band";
                 place?: string;
-                verdict?: "ready" | "ready_with_actions" | "limited" | "not_ready";
+                verdict?: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
                 work?: "check_due" | "check_later" | "check_none" | "restock";
             };
             header?: never;

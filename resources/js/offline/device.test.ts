@@ -109,7 +109,12 @@ describe('the vault', () => {
 
 describe('work of another version of the page', () => {
     it('is brought up to date, or left closed where it is newer', () => {
-        expect(upgraded('check', 1, { kit: 'QH-01' })).toEqual({ kit: 'QH-01', modules: [], rows: [], signedBecause: '' });
+        expect(upgraded('check', 1, { kit: 'QH-01' })).toEqual({
+            kit: 'QH-01',
+            modules: [],
+            rows: [],
+            signedBecause: '',
+        });
         const row = { lot: 'A1', expires: null, added: false, newLot: false };
         expect(upgraded('check', 2, { rows: [row] })).toEqual({
             modules: [],
@@ -135,7 +140,12 @@ describe('work of another version of the page', () => {
             modules: [1],
         });
         expect(upgraded('check', versionOf('check') + 1, {})).toBeUndefined();
-        expect(upgraded('restock', 1, { a: 1 })).toEqual({ a: 1 });
+        const step = { key: 'out 0', row: { item: 'pad' } };
+        expect(upgraded('restock', 1, { steps: [step] })).toEqual({
+            stays: [],
+            notAdvised: [],
+            steps: [{ key: 'out 0', row: { item: 'pad', step: 1, after: [] } }],
+        });
     });
 
     it('that lay in the open is taken over by its person alone', () => {
@@ -143,7 +153,13 @@ describe('work of another version of the page', () => {
         localStorage.setItem('sarcina.check.8.QH-06', JSON.stringify({ kit: 'QH-06', user: '8' }));
         localStorage.setItem('sarcina.form.list.1.2', JSON.stringify({ title: 'Half' }));
         takeOver('7');
-        expect(device.get('check:7:QH-05')).toEqual({ kit: 'QH-05', user: '7', modules: [], rows: [], signedBecause: '' });
+        expect(device.get('check:7:QH-05')).toEqual({
+            kit: 'QH-05',
+            user: '7',
+            modules: [],
+            rows: [],
+            signedBecause: '',
+        });
         expect(device.get('form:list.1.2')).toEqual({ title: 'Half' });
         expect(localStorage.getItem('sarcina.check.7.QH-05')).toBeNull();
         expect(localStorage.getItem('sarcina.check.8.QH-06')).not.toBeNull();

@@ -8,6 +8,10 @@ interface OldRow {
     newLot: boolean;
 }
 
+interface OldStep {
+    row: object;
+}
+
 interface OldModule {
     seal: string | null;
     state: string;
@@ -42,6 +46,15 @@ const upgrades: Record<string, Upgrade[]> = {
                 state: module.state === 'closed' ? 'unsaid' : module.state,
                 sealFound: '',
             })),
+        }),
+    ],
+    // Restocks that were begun before their steps had an order: as they were listed, and nothing waits for anything.
+    restock: [
+        (old: { steps?: OldStep[] }) => ({
+            ...old,
+            stays: [],
+            notAdvised: [],
+            steps: (old.steps ?? []).map((step, at) => ({ ...step, row: { ...step.row, step: at + 1, after: [] } })),
         }),
     ],
 };

@@ -18,7 +18,7 @@ const ASK_AGAIN_MS = 1500;
 
 const FIELDS = ['q', 'place', 'verdict', 'work'] as const;
 
-const verdicts = (['not_ready', 'limited', 'ready_with_actions', 'ready'] as const).map(
+const verdicts = (['not_ready', 'limited', 'no_requirement', 'ready_with_actions', 'ready'] as const).map(
     (verdict) => [verdict, verdictWords[verdict]] as const,
 );
 

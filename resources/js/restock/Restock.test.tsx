@@ -6,8 +6,9 @@ import { kit } from '../testing/samples';
 import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { beginRestock, finish, piecesOf, restocks, restockSender, type RestockDraft } from './draft';
+import { HeldBack } from './Missing';
 import { RestockRow } from './RestockRow';
-import type { Step } from './steps';
+import { changed, stopsOf, type Step } from './steps';
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -18,8 +19,12 @@ const plan = {
     until: '2027-01-31',
     base: { epoch: 1, number: 40 },
     missing: [],
+    stays: [],
+    not_advised: [],
     out: [
         {
+            step: 2,
+            after: [1],
             pocket_id: 'front',
             lot_id: 'l1',
             lot: 'A1',
@@ -33,8 +38,16 @@ const plan = {
         },
     ],
     in: [
-        { pocket_id: 'front', lot_id: 'l2', lot: 'B2', name: 'Medium dressing', quantity: 2, good_until: '2029-01-31' },
-        { pocket_id: null, lot_id: 'l3', lot: 'C3', name: 'Scissors', quantity: 1, good_until: null },
+        {
+            step: 1,
+            pocket_id: 'front',
+            lot_id: 'l2',
+            lot: 'B2',
+            name: 'Medium dressing',
+            quantity: 2,
+            good_until: '2029-01-31',
+        },
+        { step: 3, pocket_id: null, lot_id: 'l3', lot: 'C3', name: 'Scissors', quantity: 1, good_until: null },
     ],
 } as unknown as Parameters<typeof beginRestock>[1];
 
@@ -43,10 +56,23 @@ const begun = (): RestockDraft => beginRestock(kit(), plan);
 describe('a restock', () => {
     it('has a pocket for everything, also for what no line names', () => {
         expect(begun().steps.map((step) => [step.way, step.pocket])).toEqual([
+            ['in', 'front'],
             ['out', 'front'],
             ['in', 'front'],
-            ['in', 'front'],
         ]);
+        expect(stopsOf(begun().steps).map((stop) => stop.steps.length)).toEqual([3]);
+    });
+
+    it('lets nothing leave that still counts before its replacement is in, and puts it back with it', () => {
+        const { steps } = begun();
+        const [put, take] = steps;
+        const is = (key?: string) => (step: Step) => step.key === key;
+        const ticked = (now: Step[]) => now.filter((step) => step.isDone).map((step) => step.key);
+        expect(ticked(changed(steps, is(take?.key), { isDone: true }))).toEqual([]);
+        const both = changed(steps, () => true, { isDone: true });
+        expect(ticked(both)).toEqual(['in 1', 'out 2', 'in 3']);
+        expect(ticked(changed(both, is(put?.key), { isDone: false }))).toEqual(['in 3']);
+        expect(ticked(changed(both, is(put?.key), { quantity: '1' }))).toEqual(['in 1', 'in 3']);
     });
 
     it('sends what is ticked alone, with the time at which it was done, and then goes', async () => {
@@ -81,8 +107,24 @@ describe('a restock', () => {
     });
 });
 
+describe('what is held back', () => {
+    it('says why, whose it is and until when', () => {
+        const stay = { pocket_id: 'front', name: 'Medium dressing', lot: 'A1', quantity: 1, because: 'expires_early' };
+        const draft = {
+            ...begun(),
+            stays: [{ ...stay, owner: 'Mina Oduya', by: '2027-01-31' }],
+            notAdvised: [
+                { need: 'Gauze', name: 'Gauze roll', lot: null, quantity: 2, because: 'no_companion' as const },
+            ],
+        };
+        show(<HeldBack draft={draft} />);
+        expect(screen.getByText(/1 × Medium dressing.*Mina Oduya replaces it by 31 Jan 2027/)).toBeTruthy();
+        expect(screen.getByText(/2 × Gauze roll: what it does not work without is not in the store/)).toBeTruthy();
+    });
+});
+
 describe('a step', () => {
-    const step = (quantity: string): Step => ({ ...begun().steps[1], quantity }) as Step;
+    const step = (quantity: string): Step => ({ ...begun().steps[0], quantity }) as Step;
 
     it.each([
         ['2', 2],
@@ -94,14 +136,39 @@ describe('a step', () => {
 
     it('says what is wrong with its pieces, and keeps what was typed', async () => {
         const onChange = vi.fn();
-        show(<RestockRow step={step('1.5')} error={undefined} onChange={onChange} onFocus={() => undefined} />);
+        show(
+            <RestockRow
+                step={step('1.5')}
+                error={undefined}
+                waits={[]}
+                onChange={onChange}
+                onFocus={() => undefined}
+            />,
+        );
         expect(screen.getByText('A whole number of pieces.')).toBeTruthy();
         await userEvent.type(screen.getByRole('textbox'), '9');
         expect(onChange).toHaveBeenLastCalledWith({ quantity: '9' });
     });
 
+    it('that still counts cannot be ticked, and says after what', async () => {
+        const [put, take] = begun().steps as [Step, Step];
+        const onChange = vi.fn();
+        show(<RestockRow step={take} error={undefined} waits={[put]} onChange={onChange} onFocus={() => undefined} />);
+        expect(screen.getByRole<HTMLInputElement>('checkbox').disabled).toBe(true);
+        await userEvent.click(screen.getByText('Still counts: only after Medium dressing is in.'));
+        expect(onChange).not.toHaveBeenCalled();
+    });
+
     it('asks about more than the list says', () => {
-        show(<RestockRow step={step('20')} error={undefined} onChange={() => undefined} onFocus={() => undefined} />);
+        show(
+            <RestockRow
+                step={step('20')}
+                error={undefined}
+                waits={[]}
+                onChange={() => undefined}
+                onFocus={() => undefined}
+            />,
+        );
         expect(screen.getByText('The list says 2. Is it so many?')).toBeTruthy();
     });
 });

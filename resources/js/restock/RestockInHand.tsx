@@ -8,7 +8,7 @@ import { InHand } from '../ui/InHand';
 import { OpenKit } from '../ui/OpenKit';
 import { sayDay } from '../ui/words';
 import { restocks } from './draft';
-import { Missing } from './Missing';
+import { HeldBack, Missing } from './Missing';
 import { useRestock, type WalkProps } from './RestockPage';
 import { RestockRow } from './RestockRow';
 import { ChooseStore, FinishRestock, NothingToDo } from './RestockState';
@@ -20,28 +20,28 @@ const FINISH = 'finish';
 export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
     const navigate = useNavigate();
     const work = useRestock(kit, draft);
-    const stops = [...work.pockets, FINISH];
+    const stops = [...work.stops.map((stop) => stop.key), FINISH];
     const [chosen, setChosen] = useState(stops[0] ?? FINISH);
+    const here = work.stops.find((stop) => stop.key === chosen);
     const isEnd = chosen === FINISH;
-    const own = draft.steps.filter((step) => isEnd || step.pocket === chosen);
+    const own = here?.steps ?? draft.steps;
     const next = () => setChosen(stops[stops.indexOf(chosen) + 1] ?? FINISH);
     return (
         <InHand
             doing={words.restock3(kit.code, kit.name)}
-            title={isEnd ? words.finish : pocketName(kit.leaves, chosen)}
+            title={isEnd ? words.finish : pocketName(kit.leaves, here?.pocket ?? '')}
             progress={words.ofDone(own.filter((step) => step.isDone).length, own.length)}
             strip={stops.map((stop) => ({
                 key: stop,
                 isHere: stop === chosen,
-                isDone:
-                    stop !== FINISH && draft.steps.filter((step) => step.pocket === stop).every((step) => step.isDone),
+                isDone: work.stops.find((one) => one.key === stop)?.steps.every((step) => step.isDone) ?? false,
             }))}
             picture={
                 <OpenKit
                     leaves={kit.leaves}
                     lines={kit.verdict.lines}
-                    selected={chosen}
-                    onSelect={(pocket) => stops.includes(pocket) && setChosen(pocket)}
+                    selected={here?.pocket ?? ''}
+                    onSelect={(pocket) => setChosen(work.stops.find((stop) => stop.pocket === pocket)?.key ?? chosen)}
                     note={work.noteOf}
                 />
             }
@@ -65,7 +65,9 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
                             variant="contained"
                             sx={{ minHeight: 56 }}
                             onClick={() => {
-                                work.allOf(chosen);
+                                if (here) {
+                                    work.allOf(here);
+                                }
                                 next();
                             }}
                         >
@@ -92,6 +94,7 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
                         key={step.key}
                         step={step}
                         error={work.errorOf(step)}
+                        waits={work.waits(step)}
                         onFocus={() => undefined}
                         onChange={(to) => work.change(step.key, to)}
                     />
@@ -105,6 +108,7 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
                         <FinishRestock kit={kit} draft={draft} set={work.set} />
                     )}
                     <Missing missing={draft.missing} />
+                    <HeldBack draft={draft} />
                 </>
             )}
         </InHand>

@@ -13,12 +13,12 @@ import { pocketName } from '../pack/VerdictSheet';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { sayDay } from '../ui/words';
-import { Missing } from './Missing';
+import { HeldBack, Missing } from './Missing';
 import { RestockRow } from './RestockRow';
 import { RestockInHand } from './RestockInHand';
 import { BeginAnew, ChooseStore, FinishRestock, NothingToDo } from './RestockState';
 import { beginRestock, restockId, restocks, type RestockDraft } from './draft';
-import type { Step } from './steps';
+import { changed, stopsOf, waitsFor, type Step, type Stop } from './steps';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
@@ -65,26 +65,21 @@ export interface WalkProps {
 /** What is done with a restock, wherever it is shown. */
 export function useRestock(kit: Schemas['KitResource'], draft: RestockDraft) {
     const { steps } = draft;
-    const pockets = useMemo(
-        () =>
-            kit.leaves
-                .flatMap((leaf) => leaf.pockets.map((pocket) => pocket.id))
-                .filter((pocket) => steps.some((step) => step.pocket === pocket)),
-        [kit, steps],
-    );
+    const stops = useMemo(() => stopsOf(steps), [steps]);
     const done = steps.filter((step) => step.isDone);
     const set = (to: (now: RestockDraft) => Partial<RestockDraft>) => {
         const now = restocks.of(kit.code) ?? draft;
         restocks.keep({ ...now, trouble: null, errors: {}, ...to(now) });
     };
     const each = (which: (step: Step) => boolean, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) =>
-        set((now) => ({ steps: now.steps.map((step) => (which(step) ? { ...step, ...to } : step)) }));
+        set((now) => ({ steps: changed(now.steps, which, to) }));
     return {
-        pockets,
+        stops,
         done,
         set,
         change: (key: string, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) => each((step) => step.key === key, to),
-        allOf: (pocket: string) => each((step) => step.pocket === pocket, { isDone: true }),
+        allOf: (stop: Stop) => each((step) => stop.steps.some((one) => one.key === step.key), { isDone: true }),
+        waits: (step: Step) => waitsFor(step, steps),
         errorOf: (step: Step) => {
             const at = done.filter((one) => one.way === step.way).findIndex((one) => one.key === step.key);
             return step.isDone ? draft.errors[`${step.way}.${at}.quantity`]?.[0] : undefined;
@@ -100,7 +95,7 @@ function AtDesk({ kit, draft, stores, onStore }: WalkProps) {
     const { steps } = draft;
     const work = useRestock(kit, draft);
     const [chosen, setChosen] = useState<string>();
-    const pocket = chosen ?? work.pockets[0] ?? kit.leaves[0]?.pockets[0]?.id ?? '';
+    const pocket = chosen ?? work.stops[0]?.pocket ?? kit.leaves[0]?.pockets[0]?.id ?? '';
     return (
         <Page
             title={words.restock3(kit.code, kit.name)}
@@ -131,30 +126,30 @@ function AtDesk({ kit, draft, stores, onStore }: WalkProps) {
                         note={work.noteOf}
                     />
                     <Missing missing={draft.missing} />
+                    <HeldBack draft={draft} />
                 </Box>
                 <Box sx={{ minWidth: 0 }}>
                     {steps.length === 0 && <NothingToDo draft={draft} />}
-                    {work.pockets.map((at) => (
+                    {work.stops.map((stop, at) => (
                         <Sheet
-                            key={at}
-                            title={pocketName(kit.leaves, at)}
+                            key={stop.key}
+                            title={words.stopOf(at + 1, pocketName(kit.leaves, stop.pocket))}
                             beside={
-                                <Button size="small" onClick={() => work.allOf(at)}>
+                                <Button size="small" onClick={() => work.allOf(stop)}>
                                     {words.allOfThisPocketDone}
                                 </Button>
                             }
                         >
-                            {steps
-                                .filter((step) => step.pocket === at)
-                                .map((step) => (
-                                    <RestockRow
-                                        key={step.key}
-                                        step={step}
-                                        error={work.errorOf(step)}
-                                        onFocus={() => setChosen(at)}
-                                        onChange={(to) => work.change(step.key, to)}
-                                    />
-                                ))}
+                            {stop.steps.map((step) => (
+                                <RestockRow
+                                    key={step.key}
+                                    step={step}
+                                    error={work.errorOf(step)}
+                                    waits={work.waits(step)}
+                                    onFocus={() => setChosen(stop.pocket)}
+                                    onChange={(to) => work.change(step.key, to)}
+                                />
+                            ))}
                         </Sheet>
                     ))}
                     {steps.length > 0 && (

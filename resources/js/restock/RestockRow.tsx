@@ -11,11 +11,13 @@ import { words } from './words';
 interface RestockRowProps {
     step: Step;
     error: string | undefined;
+    /** What has to be in first. */
+    waits: Step[];
     onChange: (to: { quantity?: string; isDone?: boolean }) => void;
     onFocus: () => void;
 }
 
-const why: Record<string, string> = {
+export const why: Record<string, string> = {
     expired: 'expired',
     opened: 'opened',
     damaged: 'damaged',
@@ -24,10 +26,12 @@ const why: Record<string, string> = {
     excluded: words.excludedByTheList,
     date_unknown: words.noDate,
     expires_early: words.expiresBeforeTheNextCheck,
+    beyond_scope: words.nobodyMayUseIt,
+    surplus: words.moreThanAskedFor,
 };
 
 /** One thing to take out or to put in: which lot, how many, and a tick when it is done. */
-export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) {
+export function RestockRow({ step, error, waits, onChange, onFocus }: RestockRowProps) {
     const { row } = step;
     const pieces = piecesOf(step);
     const problem =
@@ -55,13 +59,14 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
         >
             <Checkbox
                 checked={step.isDone}
+                disabled={waits.length > 0}
                 onChange={(event) => onChange({ isDone: event.target.checked })}
                 slotProps={{ input: { 'aria-label': name } }}
                 sx={{ width: 44, height: 44 }}
             />
             <Box
                 sx={{ minWidth: 0, minHeight: { xs: 56, md: 0 }, cursor: 'pointer' }}
-                onClick={() => onChange({ isDone: !step.isDone })}
+                onClick={() => waits.length === 0 && onChange({ isDone: !step.isDone })}
             >
                 <Typography>
                     <strong>{step.way === 'out' ? words.out : words.inWord}</strong> {row.name}
@@ -73,6 +78,11 @@ export function RestockRow({ step, error, onChange, onFocus }: RestockRowProps) 
                     {step.way === 'in' && step.row.short_dated && words.shortDated}
                     {step.way === 'in' && step.row.stands_in && words.replaces(step.row.need)}
                 </Typography>
+                {waits.length > 0 && (
+                    <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                        {words.onlyAfter(waits.map((one) => one.row.name).join(', '))}
+                    </Typography>
+                )}
                 <Caution text={row.caution} />
             </Box>
             <TextField

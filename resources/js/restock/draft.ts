@@ -19,6 +19,8 @@ export interface RestockDraft extends Outgoing {
     /** The day until which what goes in must be in date. */
     until: string;
     missing: Schemas['MissingResource'][];
+    stays: Schemas['StayResource'][];
+    notAdvised: Schemas['NotAdvisedResource'][];
     steps: Step[];
     sealReason: string;
     sealSet: string;
@@ -36,6 +38,8 @@ export function beginRestock(kit: Schemas['KitResource'], plan: Schemas['Restock
         storeName: plan.store_name,
         until: plan.until,
         missing: plan.missing,
+        stays: plan.stays,
+        notAdvised: plan.not_advised,
         steps: stepsOf(plan, kit.leaves[0]?.pockets[0]?.id ?? ''),
         sealReason: '',
         sealSet: '',

@@ -126,14 +126,16 @@ function Counts({ today }: { today: Schemas['TodayResource'] }) {
             aria-label={words.kitsByVerdict}
             sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 20px', listStyle: 'none', m: 0, p: 0 }}
         >
-            {today.counts.map(({ verdict, kits }) => (
-                <Box component="li" key={verdict} sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
-                    <VerdictShape verdict={verdict} size={15} />
-                    <span>
-                        <strong>{kits}</strong> of {today.kits} {verdictWords[verdict].toLowerCase()}
-                    </span>
-                </Box>
-            ))}
+            {today.counts
+                .filter(({ verdict, kits }) => verdict !== 'no_requirement' || kits > 0)
+                .map(({ verdict, kits }) => (
+                    <Box component="li" key={verdict} sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
+                        <VerdictShape verdict={verdict} size={15} />
+                        <span>
+                            <strong>{kits}</strong> of {today.kits} {verdictWords[verdict].toLowerCase()}
+                        </span>
+                    </Box>
+                ))}
             {today.being_judged > 0 && (
                 <Box component="li" sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
                     <VerdictShape verdict={null} size={15} />

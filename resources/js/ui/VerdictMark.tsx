@@ -3,7 +3,8 @@ import type { Verdict } from '../api/client';
 import { verdictWords, words } from './words';
 
 /**
- * The shape of a verdict: filled disc with a tick, disc with a notch, half disc, square with a bar; a dashed ring while a kit is
+ * The shape of a verdict: filled disc with a tick, disc with a notch, half disc, square with a bar; a dash where no
+ * requirement is set; a dashed ring while a kit is
  * being judged again, a ring before it was judged at all.
  */
 export function VerdictShape({
@@ -26,7 +27,10 @@ export function VerdictShape({
                 height: size,
                 flex: 'none',
                 display: 'block',
-                color: verdict === null ? 'text.primary' : `var(--mui-palette-verdict-${verdict})`,
+                color:
+                    verdict === null || verdict === 'no_requirement'
+                        ? 'text.primary'
+                        : `var(--mui-palette-verdict-${verdict})`,
             }}
         >
             {verdict === null && (
@@ -53,6 +57,9 @@ export function VerdictShape({
                 </>
             )}
             {verdict === 'ready_with_actions' && <path d="M10 1a9 9 0 1 0 9 9h-9z" fill="currentColor" />}
+            {verdict === 'no_requirement' && (
+                <path d="M3 10h14" stroke="currentColor" strokeWidth="3" strokeLinecap="round" />
+            )}
             {verdict === 'limited' && (
                 <>
                     <circle cx="10" cy="10" r="8" fill="none" stroke="currentColor" strokeWidth="2" />

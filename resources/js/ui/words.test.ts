@@ -153,6 +153,6 @@ describe('what is said', () => {
     });
 
     it('has a word of its own for each verdict', () => {
-        expect(new Set(Object.values(verdictWords)).size).toBe(4);
+        expect(new Set(Object.values(verdictWords)).size).toBe(5);
     });
 });

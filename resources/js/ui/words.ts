@@ -4,6 +4,7 @@ import { todayThere } from '../api/today';
 export const verdictWords: Record<Verdict, string> = {
     ready: 'Ready',
     ready_with_actions: 'Ready, actions due',
+    no_requirement: 'No requirement set',
     limited: 'Limited',
     not_ready: 'Not ready',
 };

@@ -1,0 +1,110 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Accounts\Models\User;
+use App\Catalogue\Catalogue;
+use App\Judging\Judged;
+use App\Kits\Http\BaseResource;
+use App\Ledger\PieceCondition;
+use App\Stock\Http\MissingResource;
+use App\Stock\Http\NotAdvisedResource;
+use App\Stock\Http\PutResource;
+use App\Stock\Http\RestockResource;
+use App\Stock\Http\StayResource;
+use App\Stock\Http\StoreRef;
+use App\Stock\Http\TakeResource;
+use App\Stock\Models\Store;
+use Illuminate\Support\Collection;
+use Sarcina\Core\Calendar\PrintedDate;
+
+/** A planned restock as the page shows it: each step with its number, and which steps are done before it. */
+final class DescribeRestock
+{
+    public function __construct(private readonly Catalogue $catalogue)
+    {
+    }
+
+    /** @param  Collection<int, Store>  $stores */
+    public function __invoke(Judged $judged, RestockPlan $plan, Store $store, Collection $stores, BaseResource $base, User $by): RestockResource
+    {
+        [$out, $in] = [[], []];
+        foreach ($plan->steps as $at => $step) {
+            if ($step instanceof PlannedOut) {
+                $out[] = $this->take($at + 1, $step, self::before($plan->steps, $at, $step));
+            } else {
+                $in[] = $this->put($at + 1, $step);
+            }
+        }
+
+        return new RestockResource(
+            $store->id, $store->name,
+            array_map(static fn (Store $one): StoreRef => new StoreRef($one->id, $one->name), array_values($stores->sortBy('name')->all())),
+            $base, (string) $judged->judgement->assignment->policy->goodUntil(), $out, $in,
+            array_map(fn (PlannedOut $one): StayResource => $this->stay($judged, $one, $by), $plan->stays),
+            array_map(fn (NotAdvised $one): NotAdvisedResource => new NotAdvisedResource(
+                $one->put->need, $this->catalogue->name($one->put->item), $one->put->lot, $one->put->quantity, $one->because->value,
+            ), $plan->notAdvised),
+            array_map(
+                static fn (Lacking $row): MissingResource => new MissingResource($row->line, $row->item, $row->what, $row->quantity),
+                $plan->missing,
+            ),
+        );
+    }
+
+    /**
+     * What replaces pieces that still count goes in before they leave.
+     *
+     * @param  list<PlannedIn|PlannedOut>  $steps
+     * @return list<int>
+     */
+    private static function before(array $steps, int $at, PlannedOut $out): array
+    {
+        $before = [];
+        foreach (array_slice($steps, 0, $at) as $place => $step) {
+            if ($step instanceof PlannedIn && $out->line !== null && ($step->line === $out->line || $step->item === $out->item)) {
+                $before[] = $place + 1;
+            }
+        }
+
+        return $before;
+    }
+
+    /** @param  list<int>  $after */
+    private function take(int $step, PlannedOut $row, array $after): TakeResource
+    {
+        $condition = PieceCondition::of($row->condition);
+
+        return new TakeResource(
+            $step, $after, $row->pocketId, $row->item, $this->catalogue->name($row->item), $this->catalogue->item($row->item)?->caution,
+            $row->lotId, $row->lot, $row->expires, self::goodUntil($row->expires), $condition->condition->value, $condition->openedOn,
+            $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard',
+        );
+    }
+
+    private function put(int $step, PlannedIn $row): PutResource
+    {
+        return new PutResource(
+            $step, $row->line, $row->need, $row->pocketId, $row->item, $this->catalogue->name($row->item), $this->catalogue->item($row->item)?->caution,
+            $row->lotId, $row->lot, $row->expires, self::goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
+        );
+    }
+
+    private function stay(Judged $judged, PlannedOut $row, User $by): StayResource
+    {
+        $today = $judged->judgement->assignment->asOf;
+        $last = $judged->atBest()->assignment->contents[$row->row]->lastGoodDay();
+
+        return new StayResource(
+            $row->pocketId, $this->catalogue->name($row->item), $row->lot, $row->quantity, $row->because->value, $by->name,
+            (string) ($last === null || $last->isBefore($today) ? $today : $last),
+        );
+    }
+
+    private static function goodUntil(?string $expires): ?string
+    {
+        return $expires === null ? null : (string) PrintedDate::of($expires)->lastGoodDay;
+    }
+}

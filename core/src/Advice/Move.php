@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Advice;
+
+use Sarcina\Core\Lists\Rank;
+
+/** Pieces that may go into a kit or out of it, before it is known whether they had better. */
+final readonly class Move
+{
+    /** @param  int  $turn  0 before 1: what is tried first */
+    private function __construct(
+        public bool $isIn,
+        public int $pieces,
+        public int $turn,
+        public bool $isOptional,
+    ) {
+    }
+
+    /** @param  Rank|null  $rank  of the line that they are for; null for a companion, which comes before what needs it */
+    public static function in(int $pieces, ?Rank $rank): self
+    {
+        $turn = match ($rank) {
+            null => 0,
+            Rank::Critical => 1,
+            Rank::Required => 2,
+            Rank::Optional => 3,
+        };
+
+        return new self(true, $pieces, $turn, $rank === null || $rank === Rank::Optional);
+    }
+
+    public static function out(int $pieces): self
+    {
+        return new self(false, $pieces, 4, false);
+    }
+}

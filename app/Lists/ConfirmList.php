@@ -19,6 +19,7 @@ use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Lists\Rank;
 use Sarcina\Core\Measure\NotAQuantity;
 use Sarcina\Core\Measure\Quantity;
 
@@ -58,10 +59,13 @@ final class ConfirmList
         });
     }
 
-    /** Confirms an edition of which every line was compared; refused at `lines` where some are left. */
-    public function finish(KitList $list, User $by, CarbonInterface $at): KitList
+    /**
+     * Confirms an edition of which every line was compared; refused at `lines` where some are left, and at `no_critical_because` where
+     * nothing in it is critical and nobody says why.
+     */
+    public function finish(KitList $list, ?string $noCriticalBecause, User $by, CarbonInterface $at): KitList
     {
-        return Transaction::run(function () use ($list, $by, $at): KitList {
+        return Transaction::run(function () use ($list, $noCriticalBecause, $by, $at): KitList {
             $this->states->beginChange();
             $list = $this->open($list);
             $found = $list->confirmations()->get()->keyBy('line_code');
@@ -79,6 +83,15 @@ final class ConfirmList
                     'lines' => 'No line of this list is in your copy: it is another list. Nothing was confirmed.',
                 ]);
             }
+            $hasCritical = ! $lines->every(
+                fn (Line $line): bool => $line->rank !== Rank::Critical || $found[$line->code]?->outcome === 'absent',
+            );
+            if (! $hasCritical && trim((string) $noCriticalBecause) === '') {
+                throw ValidationException::withMessages([
+                    'no_critical_because' => 'No line of this edition is critical: whatever is missing, a kit would never be Not ready for it. '.
+                        'Rank a line critical, or say why none is.',
+                ]);
+            }
             foreach ($lines as $line) {
                 $finding = $found[$line->code];
                 if ($finding?->outcome === 'absent') {
@@ -90,6 +103,7 @@ final class ConfirmList
             $list->update([
                 'confirmed_at' => $at->copy()->utc()->format('Y-m-d H:i:s'),
                 'confirmed_by_id' => $by->id,
+                'no_critical_because' => $hasCritical ? null : trim((string) $noCriticalBecause),
                 'revision' => $list->revision + 1,
             ]);
             $title = $list->name().", edition {$list->edition}";

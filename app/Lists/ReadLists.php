@@ -66,6 +66,7 @@ final class ReadLists
             $list->confirmed_at !== null,
             $list->confirmed_at?->toDateString(),
             $list->confirmedBy?->name,
+            $list->no_critical_because,
             $list->revision,
             array_values($list->exclusions->pluck('class')->all()),
             array_values($list->designs->pluck('name')->all()),

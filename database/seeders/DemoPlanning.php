@@ -86,7 +86,7 @@ final class DemoPlanning
         foreach ($first->lines()->get() as $line) {
             $this->confirm->line($first, $line->code, ['outcome' => 'matches', 'figure' => null, 'note' => null], $lead, $at = $at->addMinutes(2));
         }
-        $this->confirm->finish($first, $lead, $at);
+        $this->confirm->finish($first, null, $lead, $at);
         $second = $this->editions->of($first->refresh(), '2');
         $content = ListContent::of($second);
         $lines = array_map(static fn (LineContent $line): LineContent => $line->need !== 'Tourniquet' ? $line : new LineContent(

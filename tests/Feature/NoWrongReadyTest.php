@@ -193,6 +193,22 @@ final class NoWrongReadyTest extends TestCase
         $this->assertGreaterThan(10, $walked);
     }
 
+    public function test_an_edition_without_a_critical_line_is_confirmed_only_with_the_reason(): void
+    {
+        $list = collect($this->actAs('lead')->getJson('/api/lists')->json('lists'))->firstWhere('confirmed', false);
+        $lines = $this->getJson("/api/lists/{$list['id']}")->json('lines');
+        DB::table('lines')->where('list_id', $list['id'])->update(['rank' => 'required']);
+        foreach ($lines as $line) {
+            $this->putJson("/api/lists/{$list['id']}/confirmations/{$line['code']}", ['outcome' => 'matches', 'figure' => null, 'note' => null])->assertOk();
+        }
+        $this->postJson("/api/lists/{$list['id']}/confirmation")->assertJsonValidationErrors(['no_critical_because']);
+        $this->postJson("/api/lists/{$list['id']}/confirmation", ['no_critical_because' => ' '])->assertJsonValidationErrors(['no_critical_because']);
+        $this->assertFalse($this->getJson("/api/lists/{$list['id']}")->json('confirmed'));
+        $this->postJson("/api/lists/{$list['id']}/confirmation", ['no_critical_because' => 'Only comfort items'])
+            ->assertOk()->assertJson(['confirmed' => true, 'no_critical_because' => 'Only comfort items']);
+        $this->assertSame([], app(Verify::class)()->faults);
+    }
+
     public function test_a_list_without_critical_and_required_lines_is_never_ready(): void
     {
         DB::statement("UPDATE `lines` SET `rank` = 'optional' WHERE list_id = (SELECT list_id FROM design_editions WHERE id = ?)", [$this->kit('QH-01')->design_edition_id]);

@@ -129,11 +129,12 @@ final class ListController extends Controller
         description: 'Confirms an edition of which every line was compared. It never changes from then on.',
     )]
     #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: false, content: new OA\JsonContent(ref: ConfirmedList::class))]
     #[OA\Response(response: 200, description: 'The confirmed edition', content: new OA\JsonContent(ref: ListResource::class))]
     #[OA\Response(response: 422, description: 'Lines are left that nobody compared')]
-    public function confirm(Request $request, KitList $list, ConfirmList $confirm, ReadLists $lists): JsonResponse
+    public function confirm(ConfirmedList $request, KitList $list, ConfirmList $confirm, ReadLists $lists): JsonResponse
     {
-        return $this->json($lists->one($confirm->finish($list, $this->user($request), now())));
+        return $this->json($lists->one($confirm->finish($list, $request->noCriticalBecause(), $this->user($request), now())));
     }
 
     #[OA\Get(path: '/lists/{list}/comparison', operationId: 'compareWithList', tags: ['lists'])]

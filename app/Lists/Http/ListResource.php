@@ -42,6 +42,8 @@ final readonly class ListResource
         public ?string $confirmed_on,
         #[OA\Property]
         public ?string $confirmed_by,
+        #[OA\Property(description: 'why no line of it is critical, as it was confirmed')]
+        public ?string $no_critical_because,
         #[OA\Property]
         public int $revision,
         #[OA\Property(items: new OA\Items(type: 'string'))]

@@ -26,6 +26,7 @@ use Illuminate\Support\Carbon;
  * @property string $origin
  * @property Carbon|null $confirmed_at
  * @property string|null $confirmed_by_id
+ * @property string|null $no_critical_because
  * @property string $kind
  * @property string|null $supersedes_id
  * @property string|null $copied_from_id

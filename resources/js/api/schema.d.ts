@@ -2227,6 +2227,10 @@ export interface components {
             by: string;
             on: string;
         };
+        ConfirmedList: {
+            /** @description That an edition is confirmed; and why no line of it is critical, where none is. */
+            no_critical_because: string | null;
+        };
         /** @description A design whose latest edition keeps the older edition of the list, and the new lines that have no pocket in it yet. */
         DesignEffect: {
             id: string;
@@ -2377,6 +2381,8 @@ export interface components {
             confirmed: boolean;
             confirmed_on: string | null;
             confirmed_by: string | null;
+            /** @description why no line of it is critical, as it was confirmed */
+            no_critical_because: string | null;
             revision: number;
             excludes: string[];
             designs: string[];
@@ -4749,7 +4755,11 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody?: {
+            content: {
+                "application/json": components["schemas"]["ConfirmedList"];
+            };
+        };
         responses: {
             /** @description The confirmed edition */
             200: {

@@ -23,9 +23,16 @@ export default function ConfirmPage() {
     const navigate = useNavigate();
     const client = useQueryClient();
     const { data: list, error } = useQuery(questions.list(id));
+    const [because, setBecause] = useState('');
     const [at, setAt] = useState<string | null>(null);
     const confirm = useMutation({
-        mutationFn: () => ask(api.POST('/lists/{list}/confirmation', { params: { path: { list: id } } })),
+        mutationFn: () =>
+            ask(
+                api.POST('/lists/{list}/confirmation', {
+                    params: { path: { list: id } },
+                    body: { no_critical_because: because.trim() || null },
+                }),
+            ),
         onSuccess: async () => {
             await client.invalidateQueries();
             void navigate(`/lists/${id}`);
@@ -36,6 +43,10 @@ export default function ConfirmPage() {
     }
     const left = list.lines.filter((line) => line.confirmation === null);
     const line = list.lines.find((one) => one.code === at) ?? left[0];
+    const isWithoutCritical = !list.lines.some(
+        (one) => one.rank === 'critical' && one.confirmation?.outcome !== 'absent',
+    );
+    const problem = isProblem(confirm.error) ? confirm.error : null;
     const next = (after: Line) => {
         const rest = left.filter((one) => one.code !== after.code);
         setAt((rest.find((one) => list.lines.indexOf(one) > list.lines.indexOf(after)) ?? rest[0])?.code ?? null);
@@ -77,10 +88,23 @@ export default function ConfirmPage() {
                     {!line && !list.confirmed && (
                         <Sheet title={words.everyLineIsCompared}>
                             <Typography sx={{ mb: 3 }}>{words.confirmingUsesTheFiguresFrom}</Typography>
-                            <Button variant="contained" onClick={() => confirm.mutate()} disabled={confirm.isPending}>
+                            {isWithoutCritical && (
+                                <Write
+                                    label={words.whyNoCriticalLine}
+                                    value={because}
+                                    onWrite={setBecause}
+                                    problem={problem?.at('no_critical_because')}
+                                    help={words.noCriticalLine}
+                                />
+                            )}
+                            <Button
+                                variant="contained"
+                                onClick={() => confirm.mutate()}
+                                disabled={confirm.isPending || (isWithoutCritical && because.trim() === '')}
+                            >
                                 {words.confirmThisEdition}
                             </Button>
-                            {confirm.error && <Trouble error={confirm.error} />}
+                            {confirm.error && !problem?.at('no_critical_because') && <Trouble error={confirm.error} />}
                         </Sheet>
                     )}
                 </div>

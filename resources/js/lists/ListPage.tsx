@@ -71,7 +71,7 @@ export default function ListPage() {
                     {list.confirmed_on && words.on(sayDay(list.confirmed_on))}
                     {list.confirmed_by && words.by(list.confirmed_by)}
                     {words.lineByLineItNever}
-                    {list.basis}.
+                    {list.basis}.{list.no_critical_because && words.noLineIsCritical(list.no_critical_because)}
                 </Typography>
             ) : (
                 <Box sx={{ mb: 4 }}>

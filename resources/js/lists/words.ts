@@ -271,6 +271,10 @@ export const words = {
     down: (name: string) => `Down: ${name}`,
     down2: 'Down',
     removeThisLine: (name: string) => `Remove this line: ${name}`,
+    whyNoCriticalLine: 'Why no line is critical',
+    noCriticalLine:
+        'No line of this edition is critical: whatever is missing, a kit would never be Not ready for it. Rank a line critical, or say why none is.',
+    noLineIsCritical: (because: string) => ` No line of it is critical: ${because}.`,
     removeThisLine2: 'Remove this line',
     module: 'Module',
     houseList: 'House list',

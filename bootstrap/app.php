@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Accounts\StartSession;
+use App\Judging\Http\Foresee;
 use App\Support\Http\ProblemResponse;
 use App\Support\Http\RejectForgery;
 use App\Support\Http\SecurityHeaders;
@@ -31,6 +32,7 @@ $app = Application::configure(basePath: dirname(__DIR__))
             StartSession::class,
             RejectForgery::class,
             SubstituteBindings::class,
+            Foresee::class,
         ]);
         $middleware->redirectGuestsTo(fn (Request $request): ?string => null);
     })

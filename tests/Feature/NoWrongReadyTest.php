@@ -209,6 +209,36 @@ final class NoWrongReadyTest extends TestCase
         $this->assertSame([], app(Verify::class)()->faults);
     }
 
+    public function test_what_a_posting_would_do_to_which_kits_is_seen_before_it_is_done(): void
+    {
+        $this->actAs('lead');
+        $states = fn (): array => DB::table('kit_states')->orderBy('code')->get(['code', 'verdict', 'needs_version'])->map(fn ($row) => (array) $row)->all();
+        $before = [$states(), DB::table('operations')->count(), DB::table('postings')->count()];
+        $people = $this->getJson('/api/people')->json('people');
+        $changed = [];
+        foreach ($people as $person) {
+            $ended = ['name' => $person['name'], 'ended_on' => now()->subDay()->toDateString(), 'postings' => $person['postings'], 'qualifications' => $person['qualifications']];
+            $ended['postings'] = array_map(static fn (array $one): array => ['place_id' => $one['place_id'], 'shift' => $one['shift']], $ended['postings']);
+            $ended['qualifications'] = array_map(static fn (array $one): array => ['scope' => $one['scope'], 'title' => $one['title'], 'expires_on' => $one['expires_on']], $ended['qualifications']);
+            $foreseen = $this->putJson("/api/people/{$person['id']}", $ended, ['Foresee' => 'yes'])->assertOk()->json();
+            $this->assertSame($foreseen['concerned'], $foreseen['judged']);
+            foreach ($foreseen['changes'] as $change) {
+                $changed[] = [$person['id'], $ended, $change];
+            }
+        }
+        $this->assertSame($before, [$states(), DB::table('operations')->count(), DB::table('postings')->count()], 'Nothing was recorded.');
+        $this->assertNotSame([], $changed, 'Somebody of the demo is needed where they are posted.');
+        // Done, it is as it was foreseen.
+        [$person, $ended, $change] = $changed[0];
+        $this->putJson("/api/people/{$person}", $ended)->assertOk();
+        $this->app?->forgetScopedInstances();
+        $verdict = $this->readKit($change['kit'])['verdict'];
+        $this->assertSame($change['then'], $change['shift'] === null ? $verdict['verdict'] : collect($verdict['shifts'])->firstWhere('shift', $change['shift'])['verdict']);
+        $this->assertTrue($change['worse']);
+        $this->putJson("/api/people/{$person}", ['name' => ''] + $ended, ['Foresee' => 'yes'])->assertUnprocessable()->assertJsonValidationErrors(['name']);
+        $this->actAs('keeper')->putJson("/api/people/{$person}", $ended, ['Foresee' => 'yes'])->assertForbidden();
+    }
+
     public function test_a_list_without_critical_and_required_lines_is_never_ready(): void
     {
         DB::statement("UPDATE `lines` SET `rank` = 'optional' WHERE list_id = (SELECT list_id FROM design_editions WHERE id = ?)", [$this->kit('QH-01')->design_edition_id]);

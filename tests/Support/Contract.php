@@ -36,6 +36,11 @@ final class Contract
             return;
         }
         Assert::assertNotNull($described, "{$where}, which is not described.");
+        if ($response->headers->has('Foreseen')) {
+            self::valid($where, (string) $response->getContent(), (object) ['$ref' => '#/components/schemas/ForeseenResource']);
+
+            return;
+        }
         $schema = $described->content->{'application/json'}->schema ?? null;
         if ($schema !== null && str_starts_with($type, 'application/json')) {
             self::valid($where, (string) $response->getContent(), $schema);

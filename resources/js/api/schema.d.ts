@@ -1866,6 +1866,27 @@ export interface components {
             /** @description the text of the file */
             source: string;
         };
+        /** @description A kit whose verdict would change. */
+        ForeseenChange: {
+            kit: string;
+            kit_name: string;
+            place: string;
+            /** @description in which it would change; null: as a whole */
+            shift: string | null;
+            /** @enum {string} */
+            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            /** @enum {string} */
+            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            worse: boolean;
+        };
+        /** @description What a request would do to which kits' verdicts: the answer to it with the header `Foresee: yes`, with which nothing is recorded. */
+        ForeseenResource: {
+            /** @description kits that it concerns */
+            concerned: number;
+            /** @description of how many of them it speaks */
+            judged: number;
+            changes: components["schemas"]["ForeseenChange"][];
+        };
         AddedModule: {
             /** @description the code of a module that is in no kit */
             module: string;

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { newId } from '../api/newId';
 import { api, ask, type Schemas } from '../api/client';
@@ -14,6 +14,7 @@ import { CoverNeeds } from './CoverNeeds';
 import { CoverTable } from './CoverTable';
 import { PersonForm } from './PersonForm';
 import { ShiftsSheet } from './ShiftsSheet';
+import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 
 const nobody = (): Schemas['FirstAiderResource'] => ({
@@ -31,8 +32,9 @@ export default function PeoplePage() {
     const { data: people, error } = useQuery(questions.people());
     const [edited, setEdited] = useState<Schemas['FirstAiderResource'] | null>(null);
     const [going, setGoing] = useState('');
-    const remove = useMutation({
-        mutationFn: (person: string) => ask(api.DELETE('/people/{person}', { params: { path: { person } } })),
+    const remove = useForeseen({
+        write: (headers, person: string) =>
+            ask(api.DELETE('/people/{person}', { params: { path: { person } }, headers })),
         onSuccess: () => client.invalidateQueries(),
     });
     if (!people) {
@@ -123,7 +125,7 @@ export default function PeoplePage() {
                                                 variant="text"
                                                 color={going === person.id ? 'error' : 'primary'}
                                                 onClick={() =>
-                                                    going === person.id ? remove.mutate(person.id) : setGoing(person.id)
+                                                    going === person.id ? remove.begin(person.id) : setGoing(person.id)
                                                 }
                                                 aria-label={`${going === person.id ? words.deletePermanently : words.deleteWord} ${person.name}`}
                                             >
@@ -140,6 +142,7 @@ export default function PeoplePage() {
             <CoverTable />
             <CoverNeeds />
             <ShiftsSheet />
+            {remove.dialog}
         </Page>
     );
 }

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
@@ -9,6 +9,7 @@ import { Group } from '../ui/Group';
 import { Sheet, Trouble } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
 import { sayScope } from '../ui/words';
+import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 
 type Person = Schemas['KeptFirstAider'];
@@ -30,8 +31,8 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                 : [{ scope: 'first_aider', title: words.firstAidAtWork, expires_on: null }],
         postings: person.postings.map(({ place_id, shift }) => ({ place_id, shift })),
     }));
-    const keep = useMutation({
-        mutationFn: () => ask(api.PUT('/people/{id}', { params: { path: { id: person.id } }, body: kept })),
+    const keep = useForeseen({
+        write: (headers) => ask(api.PUT('/people/{id}', { params: { path: { id: person.id } }, body: kept, headers })),
         onSuccess: async () => {
             await client.invalidateQueries();
             onDone();
@@ -55,7 +56,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                 noValidate
                 onSubmit={(event) => {
                     event.preventDefault();
-                    keep.mutate();
+                    keep.begin();
                 }}
             >
                 <Row columns="minmax(0, 2fr) minmax(0, 1fr)">
@@ -175,6 +176,7 @@ export function PersonForm({ person, onDone }: { person: Schemas['FirstAiderReso
                 </Box>
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Box>
+            {keep.dialog}
         </Sheet>
     );
 }

@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
@@ -8,6 +8,7 @@ import { Row, Tick, Write } from '../ui/Fields';
 import { Group } from '../ui/Group';
 import { Empty, Sheet, Trouble } from '../ui/Page';
 import { sayWeekdays, weekdayNames } from '../ui/words';
+import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 
 type Shift = Schemas['KeptShifts']['shifts'][number];
@@ -67,8 +68,8 @@ interface ShiftsFormProps {
 
 function ShiftsForm({ shifts, onChange, onDone }: ShiftsFormProps) {
     const client = useQueryClient();
-    const keep = useMutation({
-        mutationFn: () => ask(api.PUT('/shifts', { body: { shifts } })),
+    const keep = useForeseen({
+        write: (headers) => ask(api.PUT('/shifts', { body: { shifts }, headers })),
         onSuccess: async () => {
             await client.invalidateQueries();
             onDone();
@@ -83,7 +84,7 @@ function ShiftsForm({ shifts, onChange, onDone }: ShiftsFormProps) {
             noValidate
             onSubmit={(event) => {
                 event.preventDefault();
-                keep.mutate();
+                keep.begin();
             }}
         >
             {shifts.map((shift, at) => (
@@ -155,6 +156,7 @@ function ShiftsForm({ shifts, onChange, onDone }: ShiftsFormProps) {
                 </Button>
                 <Button onClick={onDone}>{words.cancel}</Button>
             </Box>
+            {keep.dialog}
         </Box>
     );
 }

@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
+import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 
 /** The plan that is chosen, and a name under it. The assessment stays as it is from then on. */
@@ -14,12 +15,13 @@ export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
     const { user } = useSession();
     const [chosen, setChosen] = useState<'least' | 'full'>('least');
     const [signed, setSigned] = useState(user?.name ?? '');
-    const sign = useMutation({
-        mutationFn: () =>
+    const sign = useForeseen({
+        write: (headers) =>
             ask(
                 api.PUT('/assessments/{assessment}/signature', {
                     params: { path: { assessment: site.id } },
                     body: { chosen, signed },
+                    headers,
                 }),
             ),
         onSuccess: async (now) => {
@@ -44,7 +46,7 @@ export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
                 <Write label={words.signedBy} value={signed} onWrite={setSigned} problem={problem?.at('signed')} />
                 <Button
                     variant="contained"
-                    onClick={() => sign.mutate()}
+                    onClick={() => sign.begin()}
                     disabled={sign.isPending}
                     sx={{ alignSelf: 'start' }}
                 >
@@ -52,6 +54,7 @@ export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
                 </Button>
             </Row>
             {problem && <Trouble error={problem} />}
+            {sign.dialog}
         </Sheet>
     );
 }

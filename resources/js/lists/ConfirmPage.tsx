@@ -11,6 +11,7 @@ import { Notice } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { sayList } from '../ui/words';
 import { TwoColumns } from '../ui/TwoColumns';
+import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 
 type Line = Schemas['ListLineResource'];
@@ -25,12 +26,13 @@ export default function ConfirmPage() {
     const { data: list, error } = useQuery(questions.list(id));
     const [because, setBecause] = useState('');
     const [at, setAt] = useState<string | null>(null);
-    const confirm = useMutation({
-        mutationFn: () =>
+    const confirm = useForeseen({
+        write: (headers) =>
             ask(
                 api.POST('/lists/{list}/confirmation', {
                     params: { path: { list: id } },
                     body: { no_critical_because: because.trim() || null },
+                    headers,
                 }),
             ),
         onSuccess: async () => {
@@ -99,7 +101,7 @@ export default function ConfirmPage() {
                             )}
                             <Button
                                 variant="contained"
-                                onClick={() => confirm.mutate()}
+                                onClick={() => confirm.begin()}
                                 disabled={confirm.isPending || (isWithoutCritical && because.trim() === '')}
                             >
                                 {words.confirmThisEdition}
@@ -138,6 +140,7 @@ export default function ConfirmPage() {
                     </Box>
                 </Sheet>
             </TwoColumns>
+            {confirm.dialog}
         </Page>
     );
 }

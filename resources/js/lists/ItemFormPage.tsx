@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, isProblem } from '../api/client';
 import { questions } from '../api/queries';
@@ -12,6 +12,7 @@ import { useKept } from '../offline/useKept';
 import { sayScope } from '../ui/words';
 import { freshItem, itemOf, itemToSend, type EditedItem } from './itemEditing';
 import { ItemRows } from './ItemRows';
+import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 
 const scopes = (['anyone', 'first_aider', 'trained', 'clinician'] as const).map(
@@ -40,14 +41,15 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
     const { data: classes = [] } = useQuery(questions.classes());
     const { data: items = [] } = useQuery(questions.itemChoices());
     const { typed, type, forget, isOld } = useKept<EditedItem>(`item.${begin.code}.${base ?? 'new'}`, begin);
-    const keep = useMutation({
-        mutationFn: () =>
+    const keep = useForeseen({
+        write: (headers) =>
             base === null
-                ? ask(api.POST('/items', { body: itemToSend(typed, null) }))
+                ? ask(api.POST('/items', { body: itemToSend(typed, null), headers }))
                 : ask(
                       api.PUT('/items/{item}', {
                           params: { path: { item: begin.code } },
                           body: itemToSend(typed, base),
+                          headers,
                       }),
                   ),
         onSuccess: async (made) => {
@@ -77,7 +79,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                 noValidate
                 onSubmit={(event) => {
                     event.preventDefault();
-                    keep.mutate();
+                    keep.begin();
                 }}
             >
                 <Sheet title={words.whatItIs}>
@@ -214,6 +216,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                 </Box>
                 {problem && <Trouble error={problem} />}
             </Box>
+            {keep.dialog}
         </Page>
     );
 }

@@ -1,11 +1,12 @@
 import Button from '@mui/material/Button';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { useSession } from './useSession';
+import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 
 /** Units, money, and how long records about people are kept. */
@@ -22,10 +23,11 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
     const [volume, setVolume] = useState(organisation.volume_unit);
     const [currency, setCurrency] = useState(organisation.currency);
     const [days, setDays] = useState(String(organisation.people_kept_days));
-    const keep = useMutation({
-        mutationFn: () =>
+    const keep = useForeseen({
+        write: (headers) =>
             ask(
                 api.PUT('/organisation', {
+                    headers,
                     body: {
                         length_unit: length,
                         mass_unit: mass,
@@ -94,13 +96,14 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                     />
                 </Row>
                 {may('plan') && (
-                    <Button variant="contained" onClick={() => keep.mutate()} disabled={keep.isPending}>
+                    <Button variant="contained" onClick={() => keep.begin()} disabled={keep.isPending}>
                         {words.save}
                     </Button>
                 )}
                 {keep.isSuccess && <span role="status">{words.saved}</span>}
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Sheet>
+            {keep.dialog}
         </Page>
     );
 }

@@ -236,6 +236,15 @@ export const words = {
     rows: (from: number, to: number, things: string) => `${from} to ${to} of ${things}`,
     exportSheet: 'Export as CSV',
     clear: 'Show all',
+    thisChanges: (kits: string, worse: number) =>
+        `This changes the status of ${kits}${worse > 0 ? `, ${worse} of them for the worse` : ''}`,
+    judgedOf: (judged: number, concerned: number) =>
+        `It concerns ${concerned} kits; ${judged} of them were judged beforehand.`,
+    inThatShift: (shift: string) => `, ${shift} shift`,
+    nowWord: 'now',
+    thenWord: 'then',
+    goBack: 'Go back',
+    doItAnyway: 'Save and change them',
     beingJudgedAgain: 'Being judged again',
     byShift: 'Verdict by shift',
     inShift: (shift: string, now: boolean) =>

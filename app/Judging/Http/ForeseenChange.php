@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging\Http;
+
+use OpenApi\Attributes as OA;
+
+/** A kit whose verdict would change. */
+#[OA\Schema]
+final readonly class ForeseenChange
+{
+    public function __construct(
+        #[OA\Property]
+        public string $kit,
+        #[OA\Property]
+        public string $kit_name,
+        #[OA\Property]
+        public string $place,
+        #[OA\Property(description: 'in which it would change; null: as a whole')]
+        public ?string $shift,
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        public string $now,
+        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        public string $then,
+        #[OA\Property]
+        public bool $worse,
+    ) {
+    }
+}

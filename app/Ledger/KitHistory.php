@@ -87,7 +87,11 @@ final class KitHistory
         $of->get(['operations.number', 'operations.done_at', 'operations.day', 'operations.kind', 'operation_kits.kit_id'])
             ->each(function (stdClass $row) use (&$events, $seals, $changes, $standings, $doubts, $uses): void {
                 $key = "{$row->kit_id} {$row->number}";
-                $kind = OperationKind::from($row->kind);
+                $kind = OperationKind::tryFrom($row->kind);
+                // One of a kind that is not known is named by the verification; nothing follows from it.
+                if ($kind === null) {
+                    return;
+                }
                 $events[$row->kit_id][] = new KitEvent(
                     (int) $row->number, $row->done_at, $row->day, $kind, $kind->isCheck() ? ($standings[$key] ?? null) : null,
                     isset($doubts[$key]), isset($uses[$key]), $seals[$key] ?? [], $changes[$key] ?? [],

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Catalogue\Catalogue;
 use App\Judging\ContentRow;
 use App\Judging\Judged;
 use App\Judging\KitJudge;
@@ -14,8 +15,10 @@ use Sarcina\Core\Advice\Standing;
 /** Puts what is planned in an order in which the kit is never worse than it was, as the worst of those sees it who have it (SafeOrder). */
 final class OrderRestock
 {
-    public function __construct(private readonly KitJudge $judge)
-    {
+    public function __construct(
+        private readonly KitJudge $judge,
+        private readonly Catalogue $catalogue,
+    ) {
     }
 
     /**
@@ -31,8 +34,14 @@ final class OrderRestock
         // Of what is equally pressing, what lies in one pocket is done together.
         $at = static fn (PlannedIn|PlannedOut $one): int => $pockets[(string) $one->pocketId] ?? 0;
         usort($planned, static fn (PlannedIn|PlannedOut $one, PlannedIn|PlannedOut $other): int => $at($one) <=> $at($other));
+        $needed = [];
+        foreach ($this->catalogue->items(array_map(static fn (PlannedIn $one): string => $one->item, $in)) as $item) {
+            foreach ($item->needs as $need) {
+                $needed += array_fill_keys($need->anyOf, true);
+            }
+        }
         $moves = array_map(static fn (PlannedIn|PlannedOut $one): Move => $one instanceof PlannedIn
-            ? Move::in($one->quantity, $one->rank)
+            ? Move::in($one->quantity, $one->rank, isset($needed[$one->item]))
             : Move::out($one->quantity), $planned);
         $order = SafeOrder::of($moves, function (array $done) use ($judged, $planned): Standing {
             [$verdict, $judgement] = $this->judge->standingWith($judged, self::after($judged, $planned, $done));

@@ -17,6 +17,7 @@ use App\Kits\EquipKit;
 use App\Kits\Models\Kit;
 use App\Kits\MoveModule;
 use App\Kits\NewKitReport;
+use App\Ledger\Base;
 use App\Ledger\Head;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
@@ -198,6 +199,7 @@ final class DemoHistory
                 'find' => $found[] = $row,
                 'use' => $this->use($kit, $row, $by, $at),
                 'restock' => $this->restock($kit, $by, $at->addHours(2)),
+                'dispute' => $this->dispute($kit, $row, $by, $at),
                 default => $this->check($kit, $row['details'] ?: null, $found, $by, $at->addHour()),
             };
         }
@@ -243,7 +245,7 @@ final class DemoHistory
     }
 
     /** @param  list<array<string, string>>  $found  what the check found in another condition than recorded */
-    private function check(Kit $kit, ?string $seal, array $found, User $by, CarbonImmutable $at): void
+    private function check(Kit $kit, ?string $seal, array $found, User $by, CarbonImmutable $at, ?Base $base = null): void
     {
         $kit = Kit::query()->with('modules')->findOrFail($kit->id);
         // Whoever checks the kit relies on the whole seals of what is in it.
@@ -263,14 +265,41 @@ final class DemoHistory
         foreach ($found as $finding) {
             [$what, $quantity] = explode('=', $finding['details']);
             [$item, $condition] = explode(':', $what);
-            $rows = self::turn($rows, $item, $condition, (int) $quantity);
+            $rows = $condition === 'added' ? [...$rows, $this->found($kit, $item, (int) $quantity)] : self::turn($rows, $item, self::asOf($condition, $at), (int) $quantity);
         }
         ($this->finishCheck)(new CheckReport(
-            Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $at, $at),
-            Head::read()->base(), $rows, $by->name, null, $seal,
+            Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $base === null ? $at : $at->addHours(3), $base === null ? $at : null),
+            $base ?? Head::read()->base(), $rows, $by->name, null, $seal,
             $kit->seal === Seal::Intact ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.', null,
             array_values($closed->map(static fn (Kit $module): ModuleAtCheck => new ModuleAtCheck($module->code, true, null, $module->seal_number))->all()),
         ), $by);
+    }
+
+    /**
+     * Two people look at about the same time, neither knows of the other, and the clock of the second is in doubt.
+     *
+     * @param  array<string, string>  $row  what the second does not find
+     */
+    private function dispute(Kit $kit, array $row, User $by, CarbonImmutable $at): void
+    {
+        $base = Head::read()->base();
+        $this->check($kit, null, [], $by, $at->addHour());
+        $this->check($kit, null, [$row], $this->people['lead'], $at->addHour(), $base);
+    }
+
+    private function found(Kit $kit, string $item, int $pieces): CountedRow
+    {
+        $lot = substr(array_keys(array_filter($this->lots, static fn (string $key): bool => str_starts_with($key, "{$item} "), ARRAY_FILTER_USE_KEY))[0], strlen($item) + 1);
+
+        return new CountedRow($this->contents->of($kit)[0]->pocketId, $item, $lot, null, $pieces, 'good');
+    }
+
+    /** "opened@33": opened so many days before. */
+    private static function asOf(string $condition, CarbonImmutable $at): string
+    {
+        $parts = explode('@', $condition);
+
+        return isset($parts[1]) ? "{$parts[0]} {$at->subDays((int) $parts[1])->toDateString()}" : $condition;
     }
 
     /**
@@ -286,7 +315,7 @@ final class DemoHistory
             if ($row->quantity > $pieces) {
                 $turned[] = new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $row->quantity - $pieces, $row->condition);
             }
-            if ($pieces > 0) {
+            if ($pieces > 0 && $condition !== 'gone') {
                 $turned[] = new CountedRow($row->pocketId, $row->itemCode, $row->lot, $row->expires, $pieces, $condition);
             }
         }

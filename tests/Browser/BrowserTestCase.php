@@ -11,7 +11,8 @@ use Tests\Browser\Support\Visit;
 /** Journeys that a person would make, at the real page in headless Chromium. */
 abstract class BrowserTestCase extends TestCase
 {
-    private ?Chrome $chrome = null;
+    /** @var list<Chrome> */
+    private array $chromes = [];
 
     protected function atDesk(): Visit
     {
@@ -25,12 +26,14 @@ abstract class BrowserTestCase extends TestCase
 
     protected function tearDown(): void
     {
-        if ($this->chrome !== null && ! $this->status()->isSuccess()) {
-            @mkdir($folder = dirname(__DIR__, 2).'/var/failed', 0o755, true);
-            $this->chrome->driver->takeScreenshot("{$folder}/{$this->name()}.png");
+        foreach ($this->chromes as $at => $chrome) {
+            if (! $this->status()->isSuccess()) {
+                @mkdir($folder = dirname(__DIR__, 2).'/var/failed', 0o755, true);
+                $chrome->driver->takeScreenshot("{$folder}/{$this->name()}-{$at}.png");
+            }
+            $chrome->quit();
         }
-        $this->chrome?->quit();
-        $this->chrome = null;
+        $this->chromes = [];
     }
 
     /** Runs functions of bin/lib/instance.sh on the instance under test. */
@@ -46,7 +49,7 @@ abstract class BrowserTestCase extends TestCase
 
     private function visit(Chrome $chrome): Visit
     {
-        $this->chrome = $chrome;
+        $this->chromes[] = $chrome;
 
         return new Visit($chrome, (string) getenv('SARCINA_TEST_URL'));
     }

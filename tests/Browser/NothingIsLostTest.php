@@ -167,6 +167,29 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->open('/kits/QH-07/restock')->see('Not allowed')->see('Your role does not allow this. Ask a lead');
     }
 
+    public function test_an_earlier_look_that_arrives_late_never_makes_a_kit_ready(): void
+    {
+        $first = $this->atDesk()->signIn('keeper');
+        $first->open('/kits/QH-G1/check')->seeHeading('Check QH-G1 Rose gate station')->settle();
+        $first->chrome->network(true);
+        $this->finishAll($first);
+        $first->see('Signed and saved on this device');
+        // Another one looks after that, and finds the tourniquet gone.
+        $second = $this->atDesk()->signIn('lead');
+        $second->open('/kits/QH-G1/check')->seeHeading('Check QH-G1 Rose gate station');
+        $count = $second->fieldThatBegins('Count of Windlass tourniquet');
+        $count->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $count->sendKeys('0');
+        $this->finishAll($second);
+        $second->seeHeading('Full check of QH-G1 Rose gate station')->see('Not ready on');
+        $first->chrome->network(false);
+        $first->seeHeading('Full check of QH-G1 Rose gate station')->see('A later check was recorded before this one arrived');
+        $first->open('/kits/QH-G1')->see('Not ready. Do not use this kit')->dontSee('Ready. Everything on the list is there');
+        $second->open('/kits/QH-G1/history')->see('Full check by Tobias Renn')->see('Full check by Maren Oduya');
+        $second->open('/')->see('1 entry')->see('Tourniquet');
+        $second->see('QH-G1 Rose gate station');
+    }
+
     private function finishAll(\Tests\Browser\Support\Visit $visit): void
     {
         for ($pocket = 0; $pocket < 20 && ! $visit->button('Sign and finish')->isEnabled(); $pocket++) {

@@ -23,7 +23,10 @@ final class KitFileTest extends TestCase
             )->getContent();
             $said = $this->rule((string) $file);
             $page = $this->readKit($code);
-            $this->assertSame($said['verdict'], $page['verdict']['verdict'], $code);
+            // What two looks disagree on lies beside the rule: it makes the page's verdict worse.
+            $reasons = array_filter($page['verdict']['reasons'], static fn (array $reason): bool => $reason['kind'] !== 'disagreement');
+            $isDisputed = count($reasons) < count($page['verdict']['reasons']);
+            $this->assertSame($isDisputed ? 'not_ready' : $said['verdict'], $page['verdict']['verdict'], $code);
             $this->assertSame($said['mass_g'], $page['verdict']['mass_g'], $code);
             $this->assertEqualsCanonicalizing(
                 array_map(
@@ -32,7 +35,7 @@ final class KitFileTest extends TestCase
                 ),
                 array_map(
                     static fn (array $reason): string => "{$reason['severity']} {$reason['kind']} {$reason['line']} {$reason['row']}",
-                    $page['verdict']['reasons'],
+                    $reasons,
                 ),
                 $code,
             );

@@ -18,10 +18,13 @@ final readonly class Move
     ) {
     }
 
-    /** @param  Rank|null  $rank  of the line that they are for; null for a companion, which comes before what needs it */
-    public static function in(int $pieces, ?Rank $rank): self
+    /**
+     * @param  Rank|null  $rank  of the line that they are for; null for a companion
+     * @param  bool  $isNeeded  whether something else that goes in does not work without it: it comes before that
+     */
+    public static function in(int $pieces, ?Rank $rank, bool $isNeeded = false): self
     {
-        $turn = match ($rank) {
+        $turn = match ($isNeeded ? null : $rank) {
             null => 0,
             Rank::Critical => 1,
             Rank::Required => 2,

@@ -57,23 +57,36 @@ function Entry({ note, of }: { note: Note; of?: string }) {
     });
     const problem = isProblem(save.error) ? save.error : null;
     return (
-        <Box component="li" sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
-            <Typography sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{note.text}</Typography>
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {note.kit !== of && (
-                    <>
-                        <Link to={`/kits/${note.kit}`} style={{ color: 'inherit' }}>
-                            {note.kit} {note.kit_name}
-                        </Link>
-                        {' · '}
-                    </>
-                )}
-                <Link to={`/checks/${note.check}`} style={{ color: 'inherit' }}>
-                    {words.leftOn(sayDay(note.day), note.by)}
-                </Link>
-            </Typography>
+        <Box
+            component="li"
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: 'minmax(0, 1fr) auto',
+                gap: '0 16px',
+                alignItems: 'center',
+                py: 2,
+                borderTop: 1,
+                borderColor: 'divider',
+            }}
+        >
+            <div>
+                <Typography sx={{ fontWeight: 600, overflowWrap: 'anywhere' }}>{note.text}</Typography>
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                    {note.kit !== of && (
+                        <>
+                            <Link to={`/kits/${note.kit}`} style={{ color: 'inherit' }}>
+                                {note.kit} {note.kit_name}
+                            </Link>
+                            {' · '}
+                        </>
+                    )}
+                    <Link to={`/checks/${note.check}`} style={{ color: 'inherit' }}>
+                        {words.leftOn(sayDay(note.day), note.by)}
+                    </Link>
+                </Typography>
+            </div>
             {may('check') && answer === null && (
-                <Button onClick={() => setAnswer('')} aria-label={words.answerTo(note.text)} sx={{ mt: 1 }}>
+                <Button onClick={() => setAnswer('')} aria-label={words.answerTo(note.text)} size="small">
                     {words.answer}
                 </Button>
             )}
@@ -84,7 +97,7 @@ function Entry({ note, of }: { note: Note; of?: string }) {
                         event.preventDefault();
                         save.mutate(answer.trim());
                     }}
-                    sx={{ mt: 2, display: 'grid', gap: 2, maxWidth: 520 }}
+                    sx={{ gridColumn: '1 / -1', mt: 2, display: 'grid', gap: 2, maxWidth: 520 }}
                 >
                     <TextField
                         label={words.whatWasDoneAboutIt}

@@ -43,22 +43,35 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
     });
     const problem = isProblem(settle.error) ? settle.error : null;
     return (
-        <Box component="li" sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
-            <Typography sx={{ fontWeight: 600 }}>{row.text}.</Typography>
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {withKit && (
-                    <>
-                        <Link to={`/kits/${row.kit}`} style={{ color: 'inherit' }}>
-                            {row.kit} {row.kit_name}
-                        </Link>
-                        {' · '}
-                    </>
-                )}
-                {row.title}
-                {row.number !== null && words.operation(row.number)}
-            </Typography>
+        <Box
+            component="li"
+            sx={{
+                display: 'grid',
+                gridTemplateColumns: 'minmax(0, 1fr) auto',
+                gap: '0 16px',
+                alignItems: 'center',
+                py: 2,
+                borderTop: 1,
+                borderColor: 'divider',
+            }}
+        >
+            <div>
+                <Typography sx={{ fontWeight: 600 }}>{row.text}.</Typography>
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                    {withKit && (
+                        <>
+                            <Link to={`/kits/${row.kit}`} style={{ color: 'inherit' }}>
+                                {row.kit} {row.kit_name}
+                            </Link>
+                            {' · '}
+                        </>
+                    )}
+                    {row.title}
+                    {row.number !== null && words.operation(row.number)}
+                </Typography>
+            </div>
             {may('check') && note === null && (
-                <Button onClick={() => setNote('')} sx={{ mt: 1 }}>
+                <Button onClick={() => setNote('')} size="small">
                     {words.settle}
                 </Button>
             )}
@@ -69,7 +82,7 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
                         event.preventDefault();
                         settle.mutate(note);
                     }}
-                    sx={{ mt: 2, display: 'grid', gap: 2, maxWidth: 520 }}
+                    sx={{ gridColumn: '1 / -1', mt: 2, display: 'grid', gap: 2, maxWidth: 520 }}
                 >
                     <TextField
                         label={words.whatYouFoundAndDid}

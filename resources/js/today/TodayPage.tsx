@@ -60,7 +60,6 @@ export function TodayPage() {
                     )}
                     <Suspense fallback={null}>
                         <Unsettled />
-                        <Notes />
                     </Suspense>
                     {today.work.length === 0 && (
                         <Sheet title={words.noTasks}>
@@ -87,6 +86,9 @@ export function TodayPage() {
                             )
                         );
                     })}
+                    <Suspense fallback={null}>
+                        <Notes />
+                    </Suspense>
                     {today.pages > 1 && (
                         <Box
                             component="nav"

@@ -251,7 +251,7 @@ final class FinishCheck
         if ($kit->seal !== Seal::Intact) {
             throw ValidationException::withMessages(['kind' => 'A quick check reads an intact seal, and this kit has none. Do a full check.']);
         }
-        if (! KitSeal::reads($kit, $report->sealFound)) {
+        if (! $kit->isSealedWith($report->sealFound)) {
             throw ValidationException::withMessages([
                 'seal_found' => 'This is not the seal on record. Read the number on the kit once more. If another seal is on it, somebody '.
                     'opened it: do a full check and say why.',

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Checks;
 
 use App\Judging\ContentRow;
-use App\Kits\KitSeal;
 use App\Kits\Models\Kit;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Due\Seal;
@@ -48,7 +47,7 @@ final readonly class OpenedModules
                 ]);
             }
             // The number is read from the module itself: who types it has had the seal in hand.
-            if ($one->relied && ! $isLate && ! KitSeal::reads($module, $one->sealFound)) {
+            if ($one->relied && ! $isLate && ! $module->isSealedWith($one->sealFound)) {
                 throw ValidationException::withMessages([
                     "modules.{$index}.seal_found" => "This is not the seal on record of {$one->code}. Read the number on it once more. ".
                         'If another seal is on it, somebody opened it: open it, say why and count what is in it.',

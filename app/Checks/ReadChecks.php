@@ -168,7 +168,10 @@ final class ReadChecks
     {
         $last = DB::table('checks')->join('operations', 'operations.number', '=', 'checks.operation_number')
             ->where('checks.kit_id', $kit->id)->where('checks.standing', 'stands')->orderByDesc('checks.operation_number')
-            ->first(['operations.id', 'operations.kind', 'operations.day', 'operations.done_at', 'operations.signed', 'operations.user_name', 'checks.verdict']);
+            ->first([
+                'operations.id', 'operations.kind', 'operations.day', 'operations.done_at', 'operations.signed', 'operations.user_name',
+                'checks.verdict',
+            ]);
 
         return $last === null ? null : new CheckRef(
             $last->id, $last->kind === OperationKind::FullCheck->value ? 'full' : 'quick', $last->day, $last->done_at.'Z', (string) $last->signed,

@@ -100,7 +100,10 @@ final class CatalogueRecords implements Records
          */
         $problems = [];
         if (! array_key_exists('reserve', $record)) {
-            return ['reserve: say true or false. An expired piece of this class may spoil or fail unseen, so it is not kept as reserve unless you say so.'];
+            return [
+                'reserve: say true or false. An expired piece of this class may spoil or fail unseen, '.
+                    'so it is not kept as reserve unless you say so.',
+            ];
         }
         foreach ($this->neverFor->faultsOfItem($record['code'], $record['class'], $record['never_for'], $record['stand_ins']) as $field => $places) {
             foreach ($places as $index => $message) {
@@ -162,7 +165,10 @@ final class CatalogueRecords implements Records
                 'id' => $ids[$record['code']] ??= Str::lower((string) Str::ulid()),
                 ...array_intersect_key(
                     $record,
-                    array_flip(['code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'purpose', 'caution', 'allergy', 'only_for_trained']),
+                    array_flip([
+                        'code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'purpose', 'caution', 'allergy',
+                        'only_for_trained',
+                    ]),
                 ),
                 'keeps_as_reserve' => $record['reserve'], 'storage_min_c' => $record['storage']['min_c'] ?? null,
                 'storage_max_c' => $record['storage']['max_c'] ?? null,
@@ -177,7 +183,9 @@ final class CatalogueRecords implements Records
             DB::table('items')->upsert($chunk, ['code'], [...array_values($columns), 'revision' => DB::raw('items.revision + 1')]);
             $progress($done += intdiv(count($chunk), 2));
         }
-        $never = array_merge([], ...array_map(static fn (array $change): array => array_filter((array) $change['record']['never_for'], is_string(...)), $changes));
+        $never = array_merge([], ...array_map(
+            static fn (array $change): array => array_filter((array) $change['record']['never_for'], is_string(...)), $changes,
+        ));
         $this->classes->make(array_values(array_unique([...array_column($rows, 'class'), ...$never])));
         foreach (array_chunk($changes, self::CHUNK) as $chunk) {
             $this->parts($chunk, $ids);

@@ -25,7 +25,16 @@ use Sarcina\Core\Calendar\NotADay;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Kit\Condition;
 
-/** Kits with their contents. A new kit is packed by its file; the contents of a known one are changed by a check, never by a file. */
+/**
+ * Kits with their contents. A new kit is packed by its file; the contents of a known one are changed by a check, never by a file.
+ *
+ * @phpstan-type Held array{
+ *     pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null,
+ * }
+ * @phpstan-type KitRecord array{
+ *     code: string, name: string, design: string, place: string, scope: string, in: string|null, contents: list<Held>,
+ * }
+ */
 final class KitRecords implements Records
 {
     /** @var array<string, array<string, mixed>>|null */
@@ -182,12 +191,7 @@ final class KitRecords implements Records
     {
         $day = $this->organisation->today();
         foreach ($changes as $done => $change) {
-            /**
-             * @var array{
-             *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
-             *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null}>,
-             * } $record
-             */
+            /** @var KitRecord $record */
             $record = $change['record'];
             $place = $this->places[$record['place']];
             $kit = Kit::query()->where('code', $record['code'])->first();
@@ -215,12 +219,7 @@ final class KitRecords implements Records
         $this->there = null;
     }
 
-    /**
-     * @param  array{
-     *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
-     *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null}>,
-     * }  $record
-     */
+    /** @param  KitRecord  $record */
     private function pack(array $record, Place $place, User $by, string $day): void
     {
         $design = $this->designs[$record['design']];

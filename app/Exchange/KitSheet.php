@@ -22,7 +22,9 @@ final class KitSheet implements RecordSheet
         /**
          * @var array{
          *     code: string, name: string, design: string, place: string, scope: string, in: string|null,
-         *     contents: list<array{pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null}>,
+         *     contents: list<array{
+         *         pocket: string, item: string, lot: string|null, expires: string|null, quantity: int, condition: string, opened_on: string|null,
+         *     }>,
          * } $record
          */
         $about = [$record['code'], $record['name'], $record['design'], $record['place'], $record['scope'], (string) $record['in']];

@@ -64,6 +64,18 @@ final readonly class Judged
         return new Advice($this->atBest());
     }
 
+    /** Whether the restock list takes the item out: not where another shift may use it. */
+    public function takesOut(string $item): bool
+    {
+        foreach ($this->advice()->leaving() as $leaving) {
+            if ($leaving->row->item->code === $item) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** What those may use who have it: in the shift that it is told of. */
     public function usedBy(): Scope
     {

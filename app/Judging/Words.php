@@ -20,6 +20,8 @@ use Sarcina\Core\Lists\Accepted;
 /** Says a judgement in words: the sentence of the verdict, its reasons, and what to do about each. */
 final class Words
 {
+    private const PEOPLE_OR_LIST = 'Post somebody who is trained for it, or change the list.';
+
     public function __construct(private readonly Catalogue $catalogue)
     {
     }
@@ -201,8 +203,7 @@ final class Words
     {
         return match ($kind) {
             FindingKind::Short => $action === Action::People
-                ? 'What it asks for is there or could be, but nobody posted may use it. Post somebody who is trained for it, or change the list.'
-                : $restock,
+                ? 'What it asks for is there or could be, but nobody posted may use it. '.self::PEOPLE_OR_LIST : $restock,
             FindingKind::Expired => 'Remove it and put in a new one.',
             FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
             FindingKind::ExpiresEarly => $action === Action::Restock ? 'Replace it now, or check again before that day.'
@@ -210,8 +211,9 @@ final class Words
             FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => 'Replace it.',
             FindingKind::Soiled => 'Replace it, even if it is in date.',
             FindingKind::Excluded => 'Remove it.',
-            FindingKind::BeyondScope => $action === Action::Remove ? 'Remove it: it must not be at hand where nobody may use it. Or post somebody who is trained for it.'
-                : 'It is there, but nobody posted may use it. Post somebody who is trained for it, or change the list.',
+            FindingKind::BeyondScope => $action === Action::Remove
+                ? 'Remove it: it must not be at hand where nobody may use it. Or post somebody who is trained for it.'
+                : 'It is there, but nobody posted may use it. '.self::PEOPLE_OR_LIST,
             FindingKind::Unpaired => 'Put the missing item beside it.',
             FindingKind::Superseded => 'Replace it when it is used or expires.',
             FindingKind::Surplus => 'Return the rest to the store, or leave it.',
@@ -229,7 +231,7 @@ final class Words
         // Removing is done on the restock list; who is posted, and what the list says, is for leads.
         $job = match ($action) {
             Action::Restock => 'restock',
-            Action::Remove => $finding->kind === FindingKind::Excluded || $this->leaves($judged, $finding) ? 'restock' : 'none',
+            Action::Remove => $finding->kind === FindingKind::Excluded || $judged->takesOut((string) $finding->item?->code) ? 'restock' : 'none',
             Action::Check => 'check',
             Action::People, Action::Leave => 'none',
         };
@@ -245,12 +247,6 @@ final class Words
             $finding->index,
             $finding->index === null ? $line?->pocketId : $judged->rows[$finding->index]->pocketId,
         );
-    }
-
-    /** Whether the restock list takes it out: not where another shift may use it. */
-    private function leaves(Judged $judged, Finding $finding): bool
-    {
-        return array_filter($judged->advice()->leaving(), static fn ($one): bool => $one->row->item->code === $finding->item?->code) !== [];
     }
 
     /** @return array{int|null, string} pieces kept as reserve, and how many there are of how many */

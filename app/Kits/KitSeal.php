@@ -44,14 +44,6 @@ final class KitSeal
         return $events;
     }
 
-    /** Whether that is the number of the seal on record, as somebody read it; spaces and capitals aside. */
-    public static function reads(Kit $kit, ?string $found): bool
-    {
-        $plain = static fn (?string $number): string => mb_strtoupper((string) preg_replace('/\s+/u', '', (string) $number));
-
-        return $plain($found) !== '' && $plain($found) === $plain($kit->seal_number);
-    }
-
     /** Of the seal that is whole now: null where it was set before the record began. */
     private function lastSet(Kit $kit): ?\stdClass
     {

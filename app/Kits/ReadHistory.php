@@ -177,7 +177,8 @@ final class ReadHistory
         $store = $stores["{$movement->operation_number} ".($movement->from_store_id ?? $movement->to_store_id)] ?? null;
         if ($came && $went) {
             return $movement->from_condition !== $movement->to_condition
-                ? 'found '.PieceCondition::inWords((string) $movement->to_condition).', recorded as '.PieceCondition::inWords((string) $movement->from_condition)
+                ? 'found '.PieceCondition::inWords((string) $movement->to_condition).
+                    ', recorded as '.PieceCondition::inWords((string) $movement->from_condition)
                 : "found in {$movement->to_pocket}, recorded in {$movement->from_pocket}";
         }
         if ($came) {

@@ -88,7 +88,8 @@ final readonly class LineContent
     {
         return [
             'code' => $this->code, 'need' => $this->need, 'rank' => $this->rank, 'quantity' => $this->quantity,
-            'anyone_may_use' => $this->anyoneMayUse, 'reason' => $this->reason, 'total_measure' => $this->totalMeasure, 'total_quantity' => $this->totalQuantity,
+            'anyone_may_use' => $this->anyoneMayUse, 'reason' => $this->reason,
+            'total_measure' => $this->totalMeasure, 'total_quantity' => $this->totalQuantity,
         ];
     }
 }

@@ -67,7 +67,8 @@ final class ListLoader
         return $line->total_quantity === null
             ? Line::counted($before.$line->code, $rank, $accepts, (int) $line->quantity, $line->anyone_may_use)
             : Line::totalled(
-                $before.$line->code, $rank, $accepts, new Total((string) $line->total_measure, Quantity::of($line->total_quantity)), $line->anyone_may_use,
+                $before.$line->code, $rank, $accepts, new Total((string) $line->total_measure, Quantity::of($line->total_quantity)),
+                $line->anyone_may_use,
             );
     }
 

@@ -87,7 +87,8 @@ final class DescribeRestock
     private function put(int $step, PlannedIn $row): PutResource
     {
         return new PutResource(
-            $step, $row->line, $row->need, $row->pocketId, $row->item, $this->catalogue->name($row->item), $this->catalogue->item($row->item)?->caution,
+            $step, $row->line, $row->need, $row->pocketId, $row->item, $this->catalogue->name($row->item),
+            $this->catalogue->item($row->item)?->caution,
             $row->lotId, $row->lot, $row->expires, self::goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
         );
     }

@@ -59,7 +59,8 @@ final class OrderRestock
         }
 
         return new RestockPlan(
-            array_map(static fn (array $step): PlannedIn|PlannedOut => $planned[$step[0]]->of($step[1]), $order->steps), $stays, $notAdvised, $missing,
+            array_map(static fn (array $step): PlannedIn|PlannedOut => $planned[$step[0]]->of($step[1]), $order->steps),
+            $stays, $notAdvised, $missing,
         );
     }
 

@@ -167,7 +167,8 @@ final class PlanRestock
             $left[$row] -= $pick->quantity;
             $pieces -= $pick->quantity;
             $puts[] = new PlannedIn(
-                $want->line?->id, $want->line?->rank, $this->need($judged, $want), $this->pocket($judged, $want), $code, $stock[$row]->lotId, $pick->from->lot,
+                $want->line?->id, $want->line?->rank, $this->need($judged, $want), $this->pocket($judged, $want), $code,
+                $stock[$row]->lotId, $pick->from->lot,
                 $pick->from->expires?->text, $pick->quantity, $pick->shortDated, $want->item !== null && $want->item !== $code,
             );
         }

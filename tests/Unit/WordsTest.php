@@ -33,7 +33,7 @@ final class WordsTest extends TestCase
         ];
         yield 'short for want of people' => [
             FindingKind::Short, $line, 'Medium dressing: 3 of 4',
-            "What this line asks for is outside the scope of practice of this kit's users. Post somebody who is trained for it, or change the list.",
+            'What it asks for is there or could be, but nobody posted may use it. Post somebody who is trained for it, or change the list.',
             Action::People,
         ];
         yield 'expired' => [
@@ -70,7 +70,7 @@ final class WordsTest extends TestCase
         yield 'beyond scope' => [
             FindingKind::BeyondScope, ['subject' => 'Airway'],
             "Airway is outside the scope of practice of this kit's users",
-            'Post somebody who is trained for it, or remove it.', Action::People,
+            'It is there, but nobody posted may use it. Post somebody who is trained for it, or change the list.', Action::People,
         ];
         yield 'unpaired' => [
             FindingKind::Unpaired, ['subject' => 'Haemostatic gauze', 'detail' => 'Shears or Knife'],

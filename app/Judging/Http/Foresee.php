@@ -57,17 +57,22 @@ final class Foresee
         $judge = app(KitJudge::class);
         $now = app(JudgingVersion::class)->now();
         $concerned = DB::table('kit_states')->where('needs_version', '>', $version)->orWhere('judged_version', '>', $version);
-        $ids = array_values(array_map(strval(...), (clone $concerned)->orderBy('walk_order')->orderBy('code')->limit(self::AT_MOST)->pluck('kit_id')->all()));
+        $first = (clone $concerned)->orderBy('walk_order')->orderBy('code')->limit(self::AT_MOST);
+        $ids = array_values(array_map(strval(...), $first->pluck('kit_id')->all()));
         $shifts = ShiftVerdict::kept($ids);
         $changes = [];
-        foreach (Kit::query()->whereIn('id', $ids)->with(['place', 'modules'])->get()->sortBy(fn (Kit $kit): int => (int) array_search($kit->id, $ids, true)) as $kit) {
+        $places = array_flip($ids);
+        $kits = Kit::query()->whereIn('id', $ids)->with(['place', 'modules'])->get();
+        foreach ($kits->sortBy(fn (Kit $kit): int => $places[$kit->id]) as $kit) {
             $judged = $judge->judge($kit, $today, version: $now);
             $then = $judged->verdict();
             $was = Verdict::from($before[$kit->id] ?? $then->value);
             foreach ([[null, $was, $then], ...self::byShift($shifts[$kit->id] ?? [], $judged->shifts())] as [$shift, $old, $new]) {
                 // Where the kit as a whole changes, its shifts need not be told apart.
                 if ($new !== $old && ($shift === null || $then === $was)) {
-                    $changes[] = new ForeseenChange($kit->code, $kit->name, $kit->place->path, $shift, $old->value, $new->value, $new->isWorseThan($old));
+                    $changes[] = new ForeseenChange(
+                        $kit->code, $kit->name, $kit->place->path, $shift, $old->value, $new->value, $new->isWorseThan($old),
+                    );
                 }
             }
         }

@@ -161,4 +161,12 @@ final class Kit extends Model
     {
         return $this->belongsToMany(Event::class, 'event_kits');
     }
+
+    /** Whether that is the number of the seal on record, as somebody read it; spaces and capitals aside. */
+    public function isSealedWith(?string $found): bool
+    {
+        $plain = static fn (?string $number): string => mb_strtoupper((string) preg_replace('/\s+/u', '', (string) $number));
+
+        return $plain($found) !== '' && $plain($found) === $plain($this->seal_number);
+    }
 }

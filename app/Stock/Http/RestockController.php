@@ -32,8 +32,14 @@ final class RestockController extends Controller
             content: new OA\JsonContent(ref: RestockResource::class),
         ),
     ]
-    public function plan(Request $request, Kit $kit, KitJudge $judge, PlanRestock $restock, NearestStore $nearest, DescribeRestock $describe): JsonResponse
-    {
+    public function plan(
+        Request $request,
+        Kit $kit,
+        KitJudge $judge,
+        PlanRestock $restock,
+        NearestStore $nearest,
+        DescribeRestock $describe,
+    ): JsonResponse {
         /** @var array{store?: string} $query */
         $query = $request->validate(['store' => ['ulid', 'exists:stores,id']]);
         $stores = Store::query()->orderBy('id')->get();

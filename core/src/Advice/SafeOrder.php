@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Advice;
 
-use Closure;
-
 /**
  * Puts a restock in an order in which the kit is never worse than it was, after whatever step somebody stops: companions before what needs
  * them, in before out, critical lines first. What would make it worse whatever the order is held back, with the reason.
@@ -21,21 +19,23 @@ final class SafeOrder
     /** @var array<int, HeldBack> moves that are not tried again */
     private array $dropped = [];
 
+    /** @var callable(array<int, int>): Standing */
+    private $stand;
+
     /**
      * @param  list<Move>  $moves
-     * @param  Closure(array<int, int>): Standing  $stand  how the kit stands when so many pieces of each move were done
+     * @param  callable(array<int, int>): Standing  $stand  how the kit stands when so many pieces of each move were done
      */
-    private function __construct(
-        private readonly array $moves,
-        private readonly Closure $stand,
-    ) {
+    private function __construct(private readonly array $moves, callable $stand)
+    {
+        $this->stand = $stand;
     }
 
     /**
      * @param  list<Move>  $moves
-     * @param  Closure(array<int, int>): Standing  $stand
+     * @param  callable(array<int, int>): Standing  $stand
      */
-    public static function of(array $moves, Closure $stand): self
+    public static function of(array $moves, callable $stand): self
     {
         $order = new self($moves, $stand);
         $before = $stand([]);

@@ -1,15 +1,12 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, ask, isProblem, type Schemas } from '../api/client';
+import { api, ask, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
-import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
 import { count } from '../ui/words';
+import { Awaiting } from './Awaiting';
 import { words } from './words';
 
 /** What arrived late and could not be recorded as it was sent: it stays here until somebody settles it. */
@@ -33,31 +30,17 @@ export function Unsettled({ kit }: { kit?: string }) {
 }
 
 function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: boolean }) {
-    const { may } = useSession();
     const client = useQueryClient();
-    const [note, setNote] = useState<string | null>(null);
     const settle = useMutation({
         mutationFn: (text: string) =>
             ask(api.PUT('/unsettled/{unsettled}', { params: { path: { unsettled: row.id } }, body: { note: text } })),
         onSuccess: () => client.invalidateQueries({ queryKey: ['unsettled'] }),
     });
-    const problem = isProblem(settle.error) ? settle.error : null;
     return (
-        <Box
-            component="li"
-            sx={{
-                display: 'grid',
-                gridTemplateColumns: 'minmax(0, 1fr) auto',
-                gap: '0 16px',
-                alignItems: 'center',
-                py: 2,
-                borderTop: 1,
-                borderColor: 'divider',
-            }}
-        >
-            <div>
-                <Typography sx={{ fontWeight: 600 }}>{row.text}.</Typography>
-                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+        <Awaiting
+            title={`${row.text}.`}
+            about={
+                <>
                     {withKit && (
                         <>
                             <Link to={`/kits/${row.kit}`} style={{ color: 'inherit' }}>
@@ -68,39 +51,14 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
                     )}
                     {row.title}
                     {row.number !== null && words.operation(row.number)}
-                </Typography>
-            </div>
-            {may('check') && note === null && (
-                <Button onClick={() => setNote('')} size="small">
-                    {words.settle}
-                </Button>
-            )}
-            {note !== null && (
-                <Box
-                    component="form"
-                    onSubmit={(event) => {
-                        event.preventDefault();
-                        settle.mutate(note);
-                    }}
-                    sx={{ gridColumn: '1 / -1', mt: 2, display: 'grid', gap: 2, maxWidth: 520 }}
-                >
-                    <TextField
-                        label={words.whatYouFoundAndDid}
-                        value={note}
-                        autoFocus
-                        onChange={(event) => setNote(event.target.value)}
-                        error={problem !== null}
-                        helperText={problem?.at('note') ?? problem?.message ?? ' '}
-                        slotProps={{ htmlInput: { maxLength: 300 } }}
-                    />
-                    <Box sx={{ display: 'flex', gap: 2 }}>
-                        <Button type="submit" variant="contained" disabled={note.trim() === '' || settle.isPending}>
-                            {words.save}
-                        </Button>
-                        <Button onClick={() => setNote(null)}>{words.cancel}</Button>
-                    </Box>
-                </Box>
-            )}
-        </Box>
+                </>
+            }
+            word={words.settle}
+            label={words.whatYouFoundAndDid}
+            field="note"
+            most={300}
+            done={words.save}
+            save={settle}
+        />
     );
 }

@@ -141,7 +141,7 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->open('/kits/QH-01')->seeHeading('QH-01 Visitor desk box');
         $visit->open('/assess/people')->see('Casimir Holt');
         $visit->open('/kits/QH-01/history')->see('Equipped');
-        $visit->open('/items')->seeHeading('Items')->see('of 97 items');
+        $visit->open('/items')->seeHeading('Items')->see('of 99 items');
         $kept = fn (): array => (array) $visit->chrome->driver->executeAsyncScript(<<<'JS'
             const done = arguments[0];
             (async () => {
@@ -186,7 +186,7 @@ final class NothingIsLostTest extends BrowserTestCase
         $first->seeHeading('Full check of QH-G1 Rose gate station')->see('A later check was recorded before this one arrived');
         $first->open('/kits/QH-G1')->see('Not ready. Do not use this kit')->dontSee('Ready. Everything on the list is there');
         $second->open('/kits/QH-G1/history')->see('Full check by Tobias Renn')->see('Full check by Maren Oduya');
-        $second->open('/')->see('1 entry')->see('Tourniquet');
+        $second->open('/')->see('2 entries')->see('Tourniquet: 1 by this check, 0 by check');
         $second->see('QH-G1 Rose gate station');
     }
 

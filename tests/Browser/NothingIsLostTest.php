@@ -190,6 +190,26 @@ final class NothingIsLostTest extends BrowserTestCase
         $second->see('QH-G1 Rose gate station');
     }
 
+    public function test_in_hand_another_name_is_signed_with_the_reason_and_the_note_waits_for_an_answer(): void
+    {
+        $visit = $this->inHand()->signIn('keeper');
+        $visit->open('/kits/QH-G2/check')->seeHeading('Front, At hand, 0 of 2')->see('Not yet judged');
+        foreach (range(1, 3) as $pocket) {
+            $visit->press('Whole pocket as recorded');
+        }
+        $visit->seeHeading('Finish, 6 of 6')->fill('Note', 'The hinge squeaks');
+        $name = $visit->field('Signed by');
+        $name->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $name->sendKeys('Petra Vandrell');
+        $visit->see('You are signed in as Tobias Renn');
+        $this->assertFalse($visit->button('Sign and finish')->isEnabled());
+        $visit->fill('Why it is signed by another name', 'She counted, I typed')->press('Sign and finish');
+        $visit->see('Petra Vandrell (account of Tobias Renn)')->see('She counted, I typed');
+        $visit->open('/kits/QH-G2')->see('The hinge squeaks')->press('Answer: The hinge squeaks');
+        $visit->fill('What was done about it', 'Oiled')->press('Record answer')->dontSee('The hinge squeaks');
+        $visit->open('/')->dontSee('The hinge squeaks');
+    }
+
     private function finishAll(\Tests\Browser\Support\Visit $visit): void
     {
         for ($pocket = 0; $pocket < 20 && ! $visit->button('Sign and finish')->isEnabled(); $pocket++) {

@@ -155,7 +155,7 @@ describe('a step', () => {
         const onChange = vi.fn();
         show(<RestockRow step={take} error={undefined} waits={[put]} onChange={onChange} onFocus={() => undefined} />);
         expect(screen.getByRole<HTMLInputElement>('checkbox').disabled).toBe(true);
-        await userEvent.click(screen.getByText('Still counts: only after Medium dressing is in.'));
+        await userEvent.click(screen.getByText('Still counts: only after lot B2 of Medium dressing is in.'));
         expect(onChange).not.toHaveBeenCalled();
     });
 

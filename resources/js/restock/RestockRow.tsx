@@ -80,7 +80,11 @@ export function RestockRow({ step, error, waits, onChange, onFocus }: RestockRow
                 </Typography>
                 {waits.length > 0 && (
                     <Typography variant="body2" sx={{ fontWeight: 600 }}>
-                        {words.onlyAfter(waits.map((one) => one.row.name).join(', '))}
+                        {words.onlyAfter(
+                            waits
+                                .map(({ row: { name: what, lot } }) => (lot ? `${words.lot(lot)} of ${what}` : what))
+                                .join(', '),
+                        )}
                     </Typography>
                 )}
                 <Caution text={row.caution} />

@@ -16,6 +16,7 @@ use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Kit\Condition;
 use Sarcina\Core\Kit\Row;
+use Sarcina\Core\Lists\Rank;
 
 /** The order of a restock: whoever stops after whatever step leaves the kit no worse than it was. */
 final class SafeOrderTest extends TestCase
@@ -33,6 +34,16 @@ final class SafeOrderTest extends TestCase
         ]);
         $this->assertSame([['in', 'pad', 1], ['out', 'pad', 1]], $this->steps($kit, ['pad' => '2030-01'])[0]);
         $this->assertSame([[], [['out', 'pad', 1, HeldBack::StillCounts]]], $this->steps($kit, []), 'Nothing replaces it: it stays.');
+    }
+
+    public function test_companions_come_first_then_critical_lines_and_what_leaves_last(): void
+    {
+        $same = Standing::of(Judge::judge($this->kit([self::PAD], [['id' => 'L', 'quantity' => 1, 'accepts' => [['item' => 'pad']]]], [])));
+        $moves = [
+            Move::out(1), Move::in(1, Rank::Optional), Move::in(1, Rank::Required), Move::in(2, Rank::Critical), Move::in(1, null),
+            Move::in(1, Rank::Required, true),
+        ];
+        $this->assertSame([[4, 1], [5, 1], [3, 2], [2, 1], [1, 1], [0, 1]], SafeOrder::of($moves, static fn (): Standing => $same)->steps);
     }
 
     public function test_of_three_pieces_as_many_leave_as_are_replaced(): void

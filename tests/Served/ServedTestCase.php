@@ -113,7 +113,7 @@ abstract class ServedTestCase extends TestCase
     {
         $kit = $client->get("/api/kits/{$code}")['body'];
         $rows = array_map(
-            static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition'])),
+            static fn (array $row): array => array_intersect_key($row, array_flip(['pocket_id', 'item', 'lot', 'expires', 'quantity', 'condition', 'opened_on'])),
             $kit['contents'],
         );
         usort($rows, static fn (array $one, array $other): int => $other['quantity'] <=> $one['quantity']);
@@ -122,7 +122,7 @@ abstract class ServedTestCase extends TestCase
         return [
             'answered' => array_column($kit['verdict']['lines'], 'code'),
             'kit' => $code, 'kind' => 'full', 'begun_at' => gmdate('Y-m-d\TH:i:s\Z'), 'base' => $kit['base'],
-            'signed' => 'Tobias Renn', 'rows' => $rows,
+            'signed' => 'Tobias Renn', 'signed_because' => 'Counted by two people', 'rows' => $rows,
         ];
     }
 

@@ -6,9 +6,11 @@ namespace App\Checks;
 
 use App\Accounts\Models\User;
 use App\Checks\Http\CheckNote;
+use App\Checks\Http\CheckRef;
 use App\Checks\Http\NotesResource;
 use App\Kits\Models\Kit;
 use App\Ledger\Models\Operation;
+use App\Ledger\OperationKind;
 use App\Support\Stale;
 use Carbon\CarbonInterface;
 use Illuminate\Database\Query\Builder;
@@ -20,21 +22,46 @@ final class CheckNotes
 {
     private const SHOWN = 20;
 
+    private const COLUMNS = [
+        'operations.number', 'operations.id', 'operations.kind', 'operations.day', 'operations.done_at', 'operations.signed', 'operations.user_name',
+    ];
+
     /** Within the transaction that recorded the check. */
     public function leave(int $operation, string $kitId): void
     {
         DB::table('check_notes')->insert(['operation_number' => $operation, 'kit_id' => $kitId]);
     }
 
-    /** @return list<CheckNote> of the kit and of the modules in it, oldest first */
-    public function of(Kit $kit): array
+    /**
+     * What is told of a kit's checks, in one question: the last one that answers for it, and the notes that were left on it and on the
+     * modules in it, oldest first.
+     *
+     * @return array{CheckRef|null, list<CheckNote>}
+     */
+    public function withLastCheck(Kit $kit): array
     {
-        return self::notes($this->open()->whereIn('check_notes.kit_id', array_map(static fn (Kit $one): string => $one->id, $kit->whole())));
+        $last = DB::table('checks')->join('operations', 'operations.number', '=', 'checks.operation_number')
+            ->where('checks.kit_id', $kit->id)->where('checks.standing', 'stands')->orderByDesc('checks.operation_number')->limit(1)
+            ->select([...self::COLUMNS, 'checks.verdict as text', DB::raw('NULL AS code'), DB::raw('NULL AS name')]);
+        $notes = $this->open()->whereIn('check_notes.kit_id', array_map(static fn (Kit $one): string => $one->id, $kit->whole()))
+            ->select([...self::COLUMNS, 'operations.note as text', 'kits.code', 'kits.name']);
+        [$checks, $left] = DB::query()->fromSub($last, 'last_check')->unionAll(DB::query()->fromSub($notes, 'notes'))->get()
+            ->sortBy('number')->partition(static fn (stdClass $row): bool => $row->code === null);
+        $check = $checks->first();
+
+        return [
+            $check === null ? null : new CheckRef(
+                $check->id, $check->kind === OperationKind::FullCheck->value ? 'full' : 'quick', $check->day, $check->done_at.'Z',
+                (string) $check->signed, (string) $check->user_name, $check->text,
+            ),
+            array_values($left->map(self::note(...))->all()),
+        ];
     }
 
     public function all(): NotesResource
     {
-        $notes = self::notes($this->open()->limit(self::SHOWN));
+        $rows = $this->open()->limit(self::SHOWN)->get([...self::COLUMNS, 'operations.note as text', 'kits.code', 'kits.name']);
+        $notes = array_values($rows->map(self::note(...))->all());
 
         return new NotesResource($notes, count($notes) < self::SHOWN ? count($notes) : $this->open()->count());
     }
@@ -65,12 +92,8 @@ final class CheckNotes
             ->orderBy('check_notes.operation_number');
     }
 
-    /** @return list<CheckNote> */
-    private static function notes(Builder $open): array
+    private static function note(stdClass $row): CheckNote
     {
-        return array_values($open->get(['operations.id', 'kits.code', 'kits.name', 'operations.day', 'operations.user_name', 'operations.note'])
-            ->map(static fn (stdClass $row): CheckNote => new CheckNote(
-                $row->id, $row->code, $row->name, $row->day, (string) $row->user_name, (string) $row->note,
-            ))->all());
+        return new CheckNote($row->id, $row->code, $row->name, $row->day, (string) $row->user_name, (string) $row->text);
     }
 }

@@ -12,7 +12,6 @@ use App\Checks\Http\CheckRowResource;
 use App\Checks\Http\FinishedResource;
 use App\Checks\Models\Unsettled;
 use App\Judging\Words;
-use App\Kits\Models\Kit;
 use App\Ledger\Keys;
 use App\Ledger\Models\CheckFinding;
 use App\Ledger\Models\CheckLine;
@@ -160,22 +159,6 @@ final class ReadChecks
             (string) $operation->signed,
             (string) $operation->user_name,
             (string) $operation->check?->verdict->value,
-        );
-    }
-
-    /** The last check that answers for the kit. */
-    public function lastOf(Kit $kit): ?CheckRef
-    {
-        $last = DB::table('checks')->join('operations', 'operations.number', '=', 'checks.operation_number')
-            ->where('checks.kit_id', $kit->id)->where('checks.standing', 'stands')->orderByDesc('checks.operation_number')
-            ->first([
-                'operations.id', 'operations.kind', 'operations.day', 'operations.done_at', 'operations.signed', 'operations.user_name',
-                'checks.verdict',
-            ]);
-
-        return $last === null ? null : new CheckRef(
-            $last->id, $last->kind === OperationKind::FullCheck->value ? 'full' : 'quick', $last->day, $last->done_at.'Z', (string) $last->signed,
-            (string) $last->user_name, $last->verdict,
         );
     }
 

@@ -6,7 +6,6 @@ namespace App\Kits;
 
 use App\Catalogue\Catalogue;
 use App\Checks\CheckNotes;
-use App\Checks\ReadChecks;
 use App\Designs\Http\DesignEditionRef;
 use App\Judging\Judged;
 use App\Judging\KitJudge;
@@ -40,7 +39,6 @@ final class ReadKit
         private readonly ReadVerdict $verdict,
         private readonly Words $words,
         private readonly Catalogue $catalogue,
-        private readonly ReadChecks $checks,
         private readonly PlacesAbove $places,
         private readonly CheckNotes $notes,
     ) {
@@ -51,6 +49,7 @@ final class ReadKit
         // Read before the contents: what is recorded in between counts as not seen.
         $base = BaseResource::of(Head::read()->base());
         $judged = $this->judge->judge($kit, $today);
+        [$last, $notes] = $this->notes->withLastCheck($kit);
 
         return new KitResource(
             $kit->id,
@@ -75,8 +74,8 @@ final class ReadKit
             $this->due($judged),
             self::leaves($judged->plan),
             $this->contents($judged),
-            $this->checks->lastOf($kit),
-            $this->notes->of($kit),
+            $last,
+            $notes,
         );
     }
 

@@ -140,11 +140,17 @@ describe('work of another version of the page', () => {
             modules: [1],
         });
         expect(upgraded('check', versionOf('check') + 1, {})).toBeUndefined();
-        const step = { key: 'out 0', row: { item: 'pad' } };
-        expect(upgraded('restock', 1, { steps: [step] })).toEqual({
+        const steps = [
+            { key: 'out 0', way: 'out', isDone: false, row: { item: 'pad' } },
+            { key: 'in 0', way: 'in', isDone: false, row: { item: 'pad' } },
+        ];
+        expect(upgraded('restock', 1, { steps })).toEqual({
             stays: [],
             notAdvised: [],
-            steps: [{ key: 'out 0', row: { item: 'pad', step: 1, after: [] } }],
+            steps: [
+                { key: 'in 0', way: 'in', isDone: false, row: { item: 'pad', step: 1 } },
+                { key: 'out 0', way: 'out', isDone: false, row: { item: 'pad', step: 2, after: [1] } },
+            ],
         });
     });
 

@@ -9,7 +9,18 @@ interface OldRow {
 }
 
 interface OldStep {
-    row: object;
+    way: string;
+    row: { item: string };
+}
+
+function inBeforeOut(steps: OldStep[]): unknown[] {
+    const ordered = [...steps.filter((step) => step.way === 'in'), ...steps.filter((step) => step.way !== 'in')];
+    const before = (item: string) =>
+        ordered.flatMap((step, at) => (step.way === 'in' && step.row.item === item ? [at + 1] : []));
+    return ordered.map((step, at) => ({
+        ...step,
+        row: { ...step.row, step: at + 1, ...(step.way === 'in' ? {} : { after: before(step.row.item) }) },
+    }));
 }
 
 interface OldModule {
@@ -48,13 +59,13 @@ const upgrades: Record<string, Upgrade[]> = {
             })),
         }),
     ],
-    // Restocks that were begun before their steps had an order: as they were listed, and nothing waits for anything.
+    // Restocks that were begun before their steps had an order: in before out, and what leaves waits for what goes in of the same item.
     restock: [
         (old: { steps?: OldStep[] }) => ({
             ...old,
             stays: [],
             notAdvised: [],
-            steps: (old.steps ?? []).map((step, at) => ({ ...step, row: { ...step.row, step: at + 1, after: [] } })),
+            steps: inBeforeOut(old.steps ?? []),
         }),
     ],
 };

@@ -119,7 +119,7 @@ describe('what is held back', () => {
         };
         show(<HeldBack draft={draft} />);
         expect(screen.getByText(/1 × Medium dressing.*Mina Oduya replaces it by 31 Jan 2027/)).toBeTruthy();
-        expect(screen.getByText(/2 × Gauze roll: what it does not work without is not in the store/)).toBeTruthy();
+        expect(screen.getByText(/2 × Gauze roll: its required companion item is not in the store/)).toBeTruthy();
     });
 });
 

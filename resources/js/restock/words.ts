@@ -45,7 +45,7 @@ export const words = {
     replacesItBy: (owner: string, day: string) => `${owner} replaces it by ${day}.`,
     stillCountsHere: 'It still counts, and the store has nothing that replaces it. Without it the kit would be worse.',
     notAdvised: 'Not advised',
-    itsCompanionIsMissing: 'what it does not work without is not in the store',
+    itsCompanionIsMissing: 'its required companion item is not in the store',
     kitWouldBeTooHeavy: 'the kit would weigh more than its limit',
     expiresNoLater: 'it expires no later than what it would replace',
     lowersTheVerdict: 'it would lower the verdict',

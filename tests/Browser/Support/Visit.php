@@ -9,7 +9,6 @@ use Facebook\WebDriver\Exception\ElementClickInterceptedException;
 use Facebook\WebDriver\Exception\ElementNotInteractableException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\TimeoutException;
-use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
@@ -112,18 +111,18 @@ final class Visit
         $field = $this->find('//*[self::input or self::select][@id=//label[normalize-space()='.self::quote($label).']/@for]');
         if ($field->getAttribute('role') === 'combobox') {
             $this->fill($label, $option);
-            $found = '//li[@role="option"][starts-with(normalize-space(), '.self::quote($option).')]';
-            // What is offered comes while one types: it is pressed until it stands in the field.
-            $this->wait(function () use ($label, $option, $found): bool {
-                foreach ($this->all($found) as $one) {
-                    try {
-                        $one->click();
-                    } catch (WebDriverException) {
-                        return false;
-                    }
-                    break;
+            $isPressed = false;
+            // What is offered comes while one types, and the page uses its entries again for others: found and pressed in one go.
+            $this->wait(function () use ($label, $option, &$isPressed): bool {
+                $isPressed = $this->chrome->driver->executeScript(
+                    'const found = [...document.querySelectorAll("li[role=option]")]
+                        .find((one) => one.textContent.replace(/\\s+/g, " ").trim().startsWith(arguments[0]));
+                    found?.click();
+                    return found !== undefined;', [$option],
+                ) === true || $isPressed;
+                if (! $isPressed) {
+                    return false;
                 }
-
                 $value = (string) $this->field($label)->getAttribute('value');
 
                 // Where several are chosen, the field is empty again for the next.

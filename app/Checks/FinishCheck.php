@@ -113,7 +113,7 @@ final class FinishCheck
             $own = $this->seal->opened($one, $report->when, $report->sealReason, $one === $kit ? $report->sealSet : $opened->sealSet($one));
             array_push($seals, ...$own);
             if ($since === []) {
-                $event = new KitEvent(0, '', $day, OperationKind::FullCheck, 'stands', false, false, $own, []);
+                $event = new KitEvent(KitEvent::FORESEEN, '', $day, OperationKind::FullCheck, 'stands', false, false, $own, []);
                 $one->forceFill(KitFacts::of($one)->then($event)->columns());
             }
         }
@@ -184,7 +184,7 @@ final class FinishCheck
         }
         $day = $this->organisation->dayOf($report->when->doneAt);
         $standing = $isPast ? 'history' : 'stands';
-        $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(0, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []))->columns());
+        $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(KitEvent::FORESEEN, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []))->columns());
         $judged = $this->judge->judge($kit, $day);
         $operation = $this->operation($report, OperationKind::QuickCheck, [$kit, ...$whole->besides($kit)], $by, $day, [
             $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound),

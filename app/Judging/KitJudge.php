@@ -4,12 +4,9 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
-use App\Accounts\Models\Organisation;
 use App\Catalogue\Catalogue;
 use App\Kits\Models\Kit;
 use App\People\Scopes;
-use Carbon\CarbonImmutable;
-use Illuminate\Support\Facades\DB;
 use LogicException;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
@@ -45,7 +42,7 @@ final class KitJudge
         private readonly Catalogue $catalogue,
         private readonly Scopes $scopes,
         private readonly KitContents $contents,
-        private readonly Organisation $organisation,
+        private readonly Disagreements $disagreements,
     ) {
     }
 
@@ -120,7 +117,7 @@ final class KitJudge
 
         return new Judged(
             $kit, $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
-            $asChecked ? null : $this->disagreement($kit), $dueIn, $grace, $shifts, $best,
+            $asChecked ? null : $this->disagreements->worstOf($kit), $dueIn, $grace, $shifts, $best,
         );
     }
 
@@ -176,22 +173,6 @@ final class KitJudge
     private static function isEarlier(NextCheck $one, NextCheck $other): bool
     {
         return $one->day !== null && ($other->day === null || $one->day->isBefore($other->day));
-    }
-
-    private function disagreement(Kit $kit): ?Disagreement
-    {
-        if ($kit->disputed_by === null) {
-            return null;
-        }
-        $check = DB::table('checks')
-            ->join('operations', 'operations.number', '=', 'checks.operation_number')
-            ->where('operations.number', $kit->disputed_by)
-            ->first(['checks.verdict', 'checks.standing', 'operations.user_name', 'operations.received_at']);
-
-        return $check === null ? null : new Disagreement(
-            Verdict::from($check->verdict), $kit->disputed_by, (string) $check->user_name,
-            Day::of($this->organisation->dayOf(CarbonImmutable::parse($check->received_at, 'UTC'))), $check->standing === 'stands',
-        );
     }
 
     /**

@@ -10,6 +10,9 @@ use App\Ledger\Parts\SealEvent;
 /** What an operation means for the facts of one kit. */
 final readonly class KitEvent
 {
+    /** The number of what is not recorded yet. */
+    public const FORESEEN = 0;
+
     /**
      * @param  string  $doneAt  Y-m-d H:i:s, UTC
      * @param  string|null  $standing  of a check; null where it is none

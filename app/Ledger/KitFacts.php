@@ -93,15 +93,24 @@ final readonly class KitFacts
         }
 
         return new self(match (true) {
-            $event->standing === 'disputed' => [...$now, 'disputed_by' => $event->number],
+            $event->standing === 'disputed' => [...$now, 'disputed_by' => max($event->number, (int) $now['disputed_by'])],
             $event->standing !== 'stands' => $now,
             $event->kind === OperationKind::QuickCheck => [...$now, 'last_quick_on' => $event->day],
             // A full check answers what happened before it: the use, the broken seal, the dispute.
+            // A dispute that was recorded after it is about this very check, whatever its own clock said: that one stays.
             default => [
                 ...$now, 'last_full_on' => $event->day, 'used_on' => null, 'seal_broken_on' => null, 'seal_broken_reason' => null,
-                ...($isSet ? [] : ['seal' => 'none', 'seal_number' => null]), 'disputed_by' => $event->leavesDoubt ? $event->number : null,
+                ...($isSet ? [] : ['seal' => 'none', 'seal_number' => null]), 'disputed_by' => self::doubtAfter($event, (int) $now['disputed_by']),
             ],
         });
+    }
+
+    private static function doubtAfter(KitEvent $check, int $disputed): ?int
+    {
+        $isAnswered = $check->number === KitEvent::FORESEEN || $disputed < $check->number;
+        $left = max($isAnswered ? 0 : $disputed, $check->leavesDoubt ? $check->number : 0);
+
+        return $left === 0 ? null : $left;
     }
 
     /** @return array<string, int|string|null> by column of `kits` */

@@ -2,6 +2,7 @@
 import { clientsClaim } from 'workbox-core';
 import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
+import { asKept } from './offline/asKept';
 import { mayBeKept } from './offline/mayBeKept';
 
 declare const self: ServiceWorkerGlobalScope;
@@ -51,13 +52,14 @@ async function networkFirst(request: Request, cacheName: string, key: string): P
         if (answer.ok) {
             await cache.put(key, answer.clone());
         } else if ([502, 503, 504].includes(answer.status)) {
-            return (await cache.match(key)) ?? answer;
+            const kept = await cache.match(key);
+            return kept ? asKept(kept) : answer;
         }
         return answer;
     } catch (error) {
         const kept = await cache.match(key);
         if (kept) {
-            return kept;
+            return asKept(kept);
         }
         throw error;
     }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Support\Keyboard;
 
 /** The whole path with the keyboard alone, at the desk. */
 final class KeyboardJourneyTest extends BrowserTestCase
 {
+    use Keyboard;
+
     public function test_from_today_through_a_check_and_a_restock_to_the_history(): void
     {
         $visit = $this->atDesk()->signIn('keeper');
@@ -125,52 +128,10 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $this->assertSame($pocket + 4, $keys + 1, 'A key for each pocket, one for each deviation, one to sign.');
     }
 
-    /** Everything in the pocket is as recorded: one key, which leads to the next. */
-    private function wholePocket(\Tests\Browser\Support\Visit $visit): int
-    {
-        $before = $visit->focused();
-        $visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::SHIFT, WebDriverKeys::ENTER]);
-        $visit->wait(fn (): bool => $visit->focused() !== $before && $visit->focused() !== '', 'The next pocket does not open.');
-
-        return 1;
-    }
-
     private function allDone(\Tests\Browser\Support\Visit $visit): string
     {
         $steps = count($visit->all("//input[@type='checkbox']"));
 
         return "{$steps} of {$steps} done";
-    }
-
-    private function tabTo(\Tests\Browser\Support\Visit $visit, string $name, bool $begins = false, int $most = 90): void
-    {
-        $visit->wait(
-            fn (): bool => str_contains(
-                $visit->text().' '.implode(
-                    ' ',
-                    (array) $visit->chrome->driver->executeScript('return [...document.querySelectorAll("[aria-label]")].map((one) => one.getAttribute("aria-label"))'),
-                ),
-                $name,
-            ),
-            "{$name} is not there.",
-        );
-        for ($step = 0; $step < $most; $step++) {
-            $focused = $visit->focused();
-            if ($focused === $name || ($begins && str_starts_with($focused !== '' ? $focused : $this->label($visit), $name))) {
-                return;
-            }
-            $visit->keys(WebDriverKeys::TAB);
-        }
-        $this->fail("The Tab key does not come to \"{$name}\".");
-    }
-
-    private function label(\Tests\Browser\Support\Visit $visit): string
-    {
-        return (string) $visit->chrome->driver->executeScript('return document.activeElement.labels?.[0]?.innerText ?? ""');
-    }
-
-    private function waitForFocus(\Tests\Browser\Support\Visit $visit, string $begins): void
-    {
-        $visit->wait(fn (): bool => str_starts_with($visit->focused(), $begins), "{$begins} is not in focus, but {$visit->focused()}.");
     }
 }

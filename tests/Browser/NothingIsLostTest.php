@@ -209,12 +209,4 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->fill('What was done about it', 'Oiled')->press('Record answer')->dontSee('The hinge squeaks');
         $visit->open('/')->dontSee('The hinge squeaks');
     }
-
-    private function finishAll(\Tests\Browser\Support\Visit $visit): void
-    {
-        for ($pocket = 0; $pocket < 20 && ! $visit->button('Sign and finish')->isEnabled(); $pocket++) {
-            $visit->press('Whole pocket as recorded');
-        }
-        $visit->press('Sign and finish');
-    }
 }

@@ -23,6 +23,8 @@ final class DemoVerdictsTest extends TestCase
         yield 'an emptied bag' => ['QH-G4', 'not_ready', 'No usable piece for 4 of 4 required lines'];
         // The first look found everything, the second no tourniquet, and nobody knows which came first: the worse of both.
         yield 'two checks that disagree' => ['QH-G5', 'not_ready', 'disagree'];
+        // Its three lines are optional: all are met, and nothing says what it would have to hold.
+        yield 'a tin without a requirement' => ['QH-18', 'no_requirement', 'its list asks for nothing that is critical or required'];
         // By day a trained climber is posted; on Friday and Saturday evening a first aider alone: four pieces for trained people do not count.
         yield 'an evening without anybody trained' => ['QH-09', 'not_ready', null];
     }

@@ -129,6 +129,36 @@ final class LateArrivalTest extends TestCase
         $this->assertSame('not_ready', $this->readKit('QH-08')['verdict']['verdict']);
     }
 
+    public function test_a_worse_look_that_overlaps_and_was_done_first_holds_until_a_later_one_answers_it(): void
+    {
+        // Begun before the other and done before it: nobody knows in which order they looked at the gloves.
+        $one = $this->counting('QH-08', 0, begun: 60, done: 45);
+        $this->actAs('lead')->finish($this->counting('QH-08', 6, begun: 50, done: 40))->assertOk();
+        $this->assertNotSame('not_ready', $this->readKit('QH-08')['verdict']['verdict']);
+        $this->assertSame('disputed', $this->actAs('keeper')->finish($one)->assertOk()->json('standing'));
+        $kit = $this->readKit('QH-08');
+        $this->assertSame(['not_ready', 'disagreement'], [$kit['verdict']['verdict'], $kit['due']['because']]);
+        $this->artisan('ledger:verify')->assertSuccessful();
+        $this->actAs('lead')->finish($this->counting('QH-08', 6, begun: 10, done: 5))->assertOk()->assertJson(['standing' => 'stands']);
+        $kit = $this->readKit('QH-08');
+        $this->assertSame([false, false], [$kit['verdict']['verdict'] === 'not_ready', $kit['due']['because'] === 'disagreement']);
+    }
+
+    public function test_of_two_looks_in_dispute_the_worse_one_holds_whichever_came_last(): void
+    {
+        $looks = [$this->counting('QH-08', 0, begun: 60, done: 30), $this->counting('QH-08', 6, begun: 60, done: 25)];
+        foreach ([$looks, array_reverse($looks)] as $order) {
+            DB::beginTransaction();
+            $this->actAs('lead')->finish($this->counting('QH-08', 6, begun: 50, done: 40))->assertOk();
+            foreach ($order as $look) {
+                $this->assertSame('disputed', $this->actAs('keeper')->finish($look)->assertOk()->json('standing'));
+            }
+            $this->assertSame('not_ready', $this->readKit('QH-08')['verdict']['verdict']);
+            $this->artisan('ledger:verify')->assertSuccessful();
+            DB::rollBack();
+        }
+    }
+
     public function test_a_clock_that_was_not_compared_for_long_puts_the_order_in_doubt(): void
     {
         $one = ['clock_checked_at' => now()->subHours(14)->toIso8601ZuluString()] + $this->counting('QH-08', 0, begun: 30, done: 20);

@@ -55,7 +55,7 @@ final class ListingTest extends TestCase
         $this->assertSame(['QH-01', 'QH-02', 'QH-17'], $this->codes("?place={$centre->id}&sort=code"));
         $this->assertSame(['QH-07', 'QH-09', 'QH-G4', 'QH-G5'], $this->codes('?verdict=not_ready&sort=code'));
         $this->assertSame(['QH-13', 'QH-14', 'QH-15'], $this->codes('?q=walk%20pouch&sort=code'));
-        $this->assertSame(['QH-13', 'QH-14', 'QH-15'], $this->codes('?q=potting&sort=code'), 'By the name of the place.');
+        $this->assertSame(['QH-13', 'QH-14', 'QH-15', 'QH-18'], $this->codes('?q=potting&sort=code'), 'By the name of the place.');
         $this->assertSame(['QH-16'], $this->codes('?q=QH-16'));
         $today = Organisation::current()->today();
         $due = $this->getJson('/api/kits?work=check_due&sort=due')->json('kits');

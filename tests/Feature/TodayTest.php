@@ -13,13 +13,13 @@ final class TodayTest extends TestCase
     public function test_the_worklist_is_most_pressing_first_with_its_reasons(): void
     {
         $today = $this->actAs('keeper')->getJson('/api/today')->assertOk()->json();
-        $this->assertSame(22, $today['kits']);
+        $this->assertSame(23, $today['kits']);
         $work = collect($today['work']);
         $first = $work->first();
         $this->assertSame(['QH-07', 'stop', 'not_ready', 'check'], [$first['kit'], $first['band'], $first['verdict'], $first['job']]);
         $this->assertStringContainsString('9 days overdue', $first['reasons'][0]);
         $this->assertSame(
-            ['stop', 'now', 'soon'],
+            ['stop', 'now', 'soon', 'later'],
             array_values(array_unique($work->pluck('band')->all())),
             'The bands come in the order of their urgency.',
         );
@@ -95,10 +95,10 @@ final class TodayTest extends TestCase
     {
         $places = collect($this->actAs('auditor')->getJson('/api/places')->assertOk()->json('places'));
         $walks = $places->firstWhere('name', 'Walk leaders\' hooks');
-        $this->assertSame(3, $walks['kits']);
+        $this->assertSame(4, $walks['kits']);
         $kits = $this->getJson("/api/kits?place={$walks['id']}")->json('kits');
-        $this->assertSame(['QH-13', 'QH-14', 'QH-15'], array_column($kits, 'code'));
-        $this->assertSame(['intact', 'intact', 'intact'], array_column($kits, 'seal'));
+        $this->assertSame(['QH-13', 'QH-14', 'QH-15', 'QH-18'], array_column($kits, 'code'));
+        $this->assertSame(['intact', 'intact', 'intact', 'none'], array_column($kits, 'seal'));
         $this->assertGreaterThanOrEqual(9, $places->filter(fn (array $place): bool => $place['kits'] > 0)->count());
     }
 }

@@ -27,6 +27,8 @@ use App\Ledger\Parts\CheckRow;
 use App\Ledger\Record;
 use App\Stock\Lots;
 use App\Support\Transaction;
+use App\Tasks\TaskKind;
+use App\Tasks\TasksOfKit;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Due\Seal;
 
@@ -50,6 +52,7 @@ final class FinishCheck
         private readonly DisagreeingLines $disagreeing,
         private readonly Organisation $organisation,
         private readonly CheckNotes $notes,
+        private readonly TasksOfKit $tasks,
     ) {
     }
 
@@ -69,13 +72,13 @@ final class FinishCheck
             if ($kit->retired_on !== null) {
                 return $this->ofRetired($whole, $kit, $report, $kind, $by);
             }
-            if ($since === []) {
-                $report = $report->at($report->when->notBefore($kit->last_done_at));
-            }
-
+            $report = $since === [] ? $report->at($report->when->notBefore($kit->last_done_at)) : $report;
             $recorded = $report->isFull() ? $this->full($whole, $kit, $report, $by, $since) : $this->quick($whole, $kit, $report, $by, $since);
             if ($report->note !== null && $recorded->operation !== null) {
                 $this->notes->leave($recorded->operation, $kit->id);
+            }
+            if ($since === []) {
+                $this->tasks->done($kit, TaskKind::Check, $by, $this->organisation->today());
             }
 
             return $recorded;
@@ -184,7 +187,8 @@ final class FinishCheck
         }
         $day = $this->organisation->dayOf($report->when->doneAt);
         $standing = $isPast ? 'history' : 'stands';
-        $kit->forceFill(KitFacts::of($kit)->then(new KitEvent(KitEvent::FORESEEN, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []))->columns());
+        $event = new KitEvent(KitEvent::FORESEEN, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []);
+        $kit->forceFill(KitFacts::of($kit)->then($event)->columns());
         $judged = $this->judge->judge($kit, $day);
         $operation = $this->operation($report, OperationKind::QuickCheck, [$kit, ...$whole->besides($kit)], $by, $day, [
             $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound),

@@ -40,10 +40,12 @@ final readonly class Disagreements
     /** @return list<\stdClass> latest first */
     private function open(Kit $kit): array
     {
-        $inDoubt = static fn (Builder $row): Builder => $row->from('check_rows')->whereColumn('check_rows.operation_number', 'checks.operation_number')
+        $inDoubt = static fn (Builder $row): Builder => $row->from('check_rows')
+            ->whereColumn('check_rows.operation_number', 'checks.operation_number')
             ->where('check_rows.kit_id', $kit->id)->where('in_doubt', true);
         // A full check that was recorded after it and done no earlier; one that was there before it is what it disagrees with.
-        $answered = static fn (Builder $full): Builder => $full->from('checks as answers')->join('operations as later', 'later.number', '=', 'answers.operation_number')
+        $answered = static fn (Builder $full): Builder => $full->from('checks as answers')
+            ->join('operations as later', 'later.number', '=', 'answers.operation_number')
             ->where('answers.kit_id', $kit->id)->where('answers.standing', 'stands')->where('later.kind', 'full_check')
             ->whereColumn('later.number', '>', 'operations.number')->whereColumn('later.done_at', '>=', 'operations.done_at');
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits;
 
 use App\Accounts\Models\User;
+use App\Kits\Models\Kit;
 
 /** What each role may do with kits: everyone reads, keepers check and restock, leads equip. */
 final class KitPolicy
@@ -38,5 +39,11 @@ final class KitPolicy
     public function equip(User $user): bool
     {
         return $user->role->plans();
+    }
+
+    /** Gives work on a kit to somebody: a lead, and who is responsible for it. */
+    public function answerFor(User $user, Kit $kit): bool
+    {
+        return $user->role->plans() || $user->role->keeps() && in_array($user->id, [$kit->responsible_id, $kit->deputy_id], true);
     }
 }

@@ -95,12 +95,9 @@ final class DescribeRestock
 
     private function stay(Judged $judged, PlannedOut $row, User $by): StayResource
     {
-        $today = $judged->judgement->assignment->asOf;
-        $last = $judged->atBest()->assignment->contents[$row->row]->lastGoodDay();
-
         return new StayResource(
             $row->pocketId, $this->catalogue->name($row->item), $row->lot, $row->quantity, $row->because->value, $by->name,
-            (string) ($last === null || $last->isBefore($today) ? $today : $last),
+            $row->replaceBy($judged),
         );
     }
 

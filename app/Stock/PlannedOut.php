@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Judging\Judged;
 use Sarcina\Core\Check\FindingKind;
 
 /** Pieces of a lot to take out of a pocket, why, and whether they return to a store. */
@@ -28,6 +29,15 @@ final readonly class PlannedOut
         public FindingKind $because,
         public bool $toStore,
     ) {
+    }
+
+    /** By when something is to replace what stays: its last good day, or today where that is past. */
+    public function replaceBy(Judged $judged): string
+    {
+        $today = $judged->judgement->assignment->asOf;
+        $last = $judged->atBest()->assignment->contents[$this->row]->lastGoodDay();
+
+        return (string) ($last === null || $last->isBefore($today) ? $today : $last);
     }
 
     public function of(int $pieces): self

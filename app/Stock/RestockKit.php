@@ -27,6 +27,8 @@ use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
 use App\Stock\Models\Store;
 use App\Support\Transaction;
+use App\Tasks\TaskKind;
+use App\Tasks\TasksOfKit;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Due\Seal;
 
@@ -45,6 +47,8 @@ final class RestockKit
         private readonly KitSeal $seal,
         private readonly KeepUnsettled $unsettled,
         private readonly Organisation $organisation,
+        private readonly TasksOfKit $tasks,
+        private readonly StaysInKit $stays,
     ) {
     }
 
@@ -123,6 +127,10 @@ final class RestockKit
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the list again.']);
         }
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
+        if ($kit->retired_on === null) {
+            $this->tasks->done($kit, TaskKind::Restock, $by, $this->organisation->today());
+            $this->stays->keep($kit, $store, $by, $this->organisation->today());
+        }
 
         return Recorded::under($number, $report->id);
     }

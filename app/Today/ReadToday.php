@@ -47,10 +47,11 @@ final class ReadToday
     {
     }
 
-    public function __invoke(string $today, int $page): TodayResource
+    public function __invoke(string $today, int $page, Whose $whose): TodayResource
     {
         [$counts, $beingJudged, $overdue, $inAll] = $this->count($today);
-        $rows = $this->work(($page - 1) * self::PAGE);
+        $rows = $this->work(($page - 1) * self::PAGE, $whose);
+        $inAll = $whose->isAll() ? $inAll : $whose->among(DB::table('kit_states')->where('band', '<', Band::Nothing->value))->count();
         $this->readShifts(array_map(strval(...), $rows->pluck('kit_id')->all()));
         $findings = DB::table('kit_findings')
             ->whereIn('kit_id', $rows->pluck('kit_id')->all())
@@ -97,9 +98,9 @@ final class ReadToday
     }
 
     /** @return Collection<int, stdClass> most pressing first, by the core's band, and within it in walking order */
-    private function work(int $offset): Collection
+    private function work(int $offset, Whose $whose): Collection
     {
-        $page = DB::table('kit_states')->where('band', '<', Band::Nothing->value)->select(['kit_id', 'band'])
+        $page = $whose->among(DB::table('kit_states')->where('band', '<', Band::Nothing->value))->select(['kit_id', 'band'])
             ->orderBy('band')->orderBy('walk_order')->orderBy('code')->offset($offset)->limit(self::PAGE);
 
         return DB::query()->fromSub($page, 'work')

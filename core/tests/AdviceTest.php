@@ -48,6 +48,37 @@ final class AdviceTest extends TestCase
         ], $actions);
     }
 
+    public function test_surplus_is_what_no_line_took_of_sound_pieces_in_date(): void
+    {
+        $rows = [
+            ['item' => 'pad', 'quantity' => 3, 'expires' => '2030-01'],
+            ['item' => 'pad', 'quantity' => 1, 'condition' => 'damaged', 'expires' => '2030-01'],
+            ['item' => 'shears', 'quantity' => 2],
+        ];
+        $advice = $this->advice([self::PAD, ...self::TOOLS], [$this->line('L', 2, 'pad')], $rows);
+        $this->assertSame([[0, 1, true], [2, 2, true]], array_map(
+            static fn (Leaving $one): array => [$one->index, $one->pieces, $one->toStore], $advice->surplus(),
+        ), 'One pad beyond the line, and both shears, which no line asks for.');
+        $this->assertSame([], $this->advice([self::PAD], [$this->line('L', 3, 'pad')], [$rows[0]])->surplus());
+    }
+
+    public function test_sound_pieces_that_nobody_here_may_use_are_not_bought_again(): void
+    {
+        $items = [['code' => 'probe', 'class' => 'probe', 'dated' => true, 'scope' => 'clinician'], ['code' => 'pin', 'class' => 'probe']];
+        $lines = [['id' => 'L', 'quantity' => 4, 'accepts' => [['item' => 'probe'], ['item' => 'pin']]]];
+        $sound = ['item' => 'probe', 'quantity' => 2, 'expires' => '2030-01'];
+        $wanted = fn (array ...$rows): array => $this->said($this->advice($items, $lines, $rows)->wanted());
+        $this->assertSame(['L 2 pin'], $wanted($sound), 'Two are there, for somebody else.');
+        $this->assertSame(['L 2 pin'], $wanted($sound, ['condition' => 'damaged'] + $sound, ['expires' => '2026-01'] + $sound, ['item' => 'probe', 'quantity' => 2]));
+        $this->assertSame(['L 4 pin'], $wanted(['condition' => 'soiled'] + $sound));
+        $this->assertSame([], $wanted($sound, ['expires' => '2031-01'] + $sound));
+        $short = fn (array ...$rows): array => array_values(array_filter(array_map(
+            static fn (Advised $one): ?string => $one->finding->kind->value === 'short' ? $one->action->value : null,
+            $this->advice($items, $lines, $rows)->findings(),
+        )));
+        $this->assertSame([['restock'], ['people']], [$short($sound), $short($sound, ['expires' => '2031-01'] + $sound)]);
+    }
+
     public function test_an_early_row_that_no_line_counts_on_stays(): void
     {
         $rows = [['item' => 'pad', 'quantity' => 1, 'expires' => '2030-01'], ['item' => 'pad', 'quantity' => 1, 'expires' => '2026-05']];

@@ -21,6 +21,7 @@ use App\Kits\NewKitReport;
 use App\Lists\Models\KitList;
 use App\Stock\Lots;
 use App\Stock\Models\Store;
+use App\Tasks\Models\KitTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
 use Illuminate\Support\Facades\DB;
@@ -66,6 +67,30 @@ final class DemoSeeder extends Seeder
         $this->events($files, $kits);
         $planning->load($files, $people, $this->places);
         $history->load($files, $people, $stores, $kits);
+        $this->responsibility($files, $people, $kits, $organisation->today());
+    }
+
+    /**
+     * Who answers for the kits, and what was given to whom.
+     *
+     * @param  array<string, User>  $people
+     * @param  array<string, Kit>  $kits
+     */
+    private function responsibility(DemoFiles $files, array $people, array $kits, string $today): void
+    {
+        foreach ($files->rows('responsible') as $row) {
+            DB::table('kits')->where('id', $kits[$row['kit']]->id)->update([
+                'responsible_id' => $people[$row['responsible']]->id, 'deputy_id' => $people[$row['deputy']]->id ?? null,
+            ]);
+        }
+        $day = CarbonImmutable::parse($today);
+        foreach ($files->rows('tasks') as $row) {
+            KitTask::query()->create([
+                'kit_id' => $kits[$row['kit']]->id, 'kind' => $row['kind'], 'text' => $row['text'], 'user_id' => $people[$row['user']]->id,
+                'due_on' => $day->addDays((int) $row['due_in'])->toDateString(), 'given_by_id' => $people[$row['given_by']]->id,
+                'given_on' => $day->subDays((int) $row['days_ago'])->toDateString(),
+            ]);
+        }
     }
 
     private function places(DemoFiles $files): void

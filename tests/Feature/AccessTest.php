@@ -35,6 +35,7 @@ final class AccessTest extends TestCase
         'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
+        'kit-tasks' => self::ALL, 'kit-tasks.give' => ['lead'], 'kit-tasks.close' => ['lead', 'keeper'], 'kits.responsible' => ['lead'], 'accounts.choices' => ['lead', 'keeper'],
         'kits.store' => ['lead'], 'operations.copy' => ['lead', 'keeper', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],
     ];
 
@@ -113,11 +114,16 @@ final class AccessTest extends TestCase
             'operation' => 0, 'day' => now()->toDateString(), 'made_at' => now()->utc()->format('Y-m-d H:i:s'),
         ]);
 
+        $task = \App\Tasks\Models\KitTask::query()->create([
+            'kit_id' => $this->kit('QH-01')->id, 'kind' => 'check', 'user_id' => $this->person('keeper')->id, 'due_on' => now()->toDateString(),
+            'given_by_id' => $this->person('lead')->id, 'given_on' => now()->toDateString(),
+        ]);
+
         return '/'.strtr($route->uri(), [
             '{device}' => $this->ulid(), '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
-            '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
+            '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');
     }
 }

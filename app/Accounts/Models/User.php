@@ -16,6 +16,7 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $email
  * @property string $password
  * @property Role $role
+ * @property string|null $deactivated_on
  */
 final class User extends Authenticatable
 {
@@ -29,6 +30,12 @@ final class User extends Authenticatable
     protected function casts(): array
     {
         return ['password' => 'hashed', 'role' => Role::class];
+    }
+
+    /** Whether it may sign in and be given work; records keep its name either way. */
+    public function isActive(): bool
+    {
+        return $this->deactivated_on === null;
     }
 
     /** Sessions end when they end: nobody is remembered on a device that may be shared. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Models;
 
+use App\Accounts\Models\User;
 use App\Designs\Models\DesignEdition;
 use App\Kits\KitIsRetired;
 use App\Stock\Models\Holding;
@@ -30,6 +31,8 @@ use Sarcina\Core\Kit\Scope;
  * @property string|null $slot_id
  * @property string $place_id
  * @property Scope $scope
+ * @property string|null $responsible_id
+ * @property string|null $deputy_id
  * @property Seal $seal
  * @property string|null $seal_number
  * @property string|null $seal_broken_on
@@ -45,6 +48,8 @@ use Sarcina\Core\Kit\Scope;
  * @property Kit|null $parent
  * @property DesignEdition $edition
  * @property Place $place
+ * @property User|null $responsible
+ * @property User|null $deputy
  * @property KitState|null $state
  * @property Collection<int, Holding> $holdings
  * @property Collection<int, Event> $events
@@ -130,6 +135,18 @@ final class Kit extends Model
     public function place(): BelongsTo
     {
         return $this->belongsTo(Place::class);
+    }
+
+    /** @return BelongsTo<User, $this> who answers for it */
+    public function responsible(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'responsible_id');
+    }
+
+    /** @return BelongsTo<User, $this> who does while they are away */
+    public function deputy(): BelongsTo
+    {
+        return $this->belongsTo(User::class, 'deputy_id');
     }
 
     /** @return HasOne<KitState, $this> */

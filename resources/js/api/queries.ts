@@ -4,13 +4,24 @@ import { api, ask } from './client';
 /** How a list is sorted and filtered, as its address says; the server refuses what it does not know. */
 type Asked = Record<string, string>;
 
+/** Whose kits the worklist is of. */
+export type Whose = 'all' | 'mine' | 'nobody';
+
 /** Every question that the page asks the server, each with its key. */
 export const questions = {
-    today: (page: number) =>
+    today: (page: number, whose: Whose) =>
         queryOptions({
-            queryKey: ['today', page],
-            queryFn: () => ask(api.GET('/today', { params: { query: { page } } })),
+            queryKey: ['today', page, whose],
+            queryFn: () =>
+                ask(api.GET('/today', { params: { query: { page, ...(whose === 'all' ? {} : { whose }) } } })),
         }),
+    kitTasks: (whose: 'mine' | 'all', kit?: string) =>
+        queryOptions({
+            queryKey: ['kit-tasks', whose, kit ?? null],
+            queryFn: () => ask(api.GET('/kit-tasks', { params: { query: { whose, kit } } })),
+        }),
+    accountChoices: () =>
+        queryOptions({ queryKey: ['account-choices'], queryFn: () => ask(api.GET('/choices/accounts')) }),
     find: (q: string) =>
         queryOptions({
             queryKey: ['find', q],

@@ -4,6 +4,22 @@
  */
 
 export interface paths {
+    "/choices/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAccountChoices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/device-keys/{device}": {
         parameters: {
             query?: never;
@@ -1099,6 +1115,71 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/kit-tasks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readKitTasks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/tasks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Gives work on a kit to somebody. The id is a ULID made by the page: sent twice, it is given once. */
+        put: operations["giveTask"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kit-tasks/{kitTask}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["closeKitTask"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/responsible": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answerForKit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/find": {
         parameters: {
             query?: never;
@@ -1135,6 +1216,18 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        AccountChoice: {
+            id: string;
+            name: string;
+            /** @enum {string} */
+            role: "lead" | "keeper";
+        };
+        /** @description An account, as it is named to colleagues. */
+        AccountRef: {
+            id: string;
+            name: string;
+            is_active: boolean;
+        };
         /** @description The key by which a person's work is locked on a device. */
         DeviceKeyResource: {
             /** @description 32 bytes, in base64 */
@@ -1981,6 +2074,10 @@ export interface components {
             place: components["schemas"]["PlaceRef"];
             scope: string;
             scope_because: string;
+            responsible: components["schemas"]["AccountRef"] | null;
+            deputy: components["schemas"]["AccountRef"] | null;
+            /** @description whether who asks may give work on it */
+            may_give_tasks: boolean;
             retired_on: string | null;
             sealed_design: boolean;
             seal: components["schemas"]["SealResource"];
@@ -2761,6 +2858,43 @@ export interface components {
             status: number;
             detail: string;
         };
+        ClosedKitTask: {
+            /** @enum {string} */
+            state: "done" | "withdrawn";
+            /** @description what was done, or why it is withdrawn */
+            outcome?: string | null;
+        };
+        /** @description An open task, in words. */
+        GivenTask: {
+            id: string;
+            kit: string;
+            kit_name: string;
+            /** @enum {string} */
+            kind: "check" | "restock" | "replace" | "other";
+            text: string;
+            user_id: string;
+            user: string;
+            given_by: string;
+            /** Format: date */
+            due_on: string;
+            is_overdue: boolean;
+        };
+        GivenTasks: {
+            tasks: components["schemas"]["GivenTask"][];
+            in_all: number;
+        };
+        KitResponsibility: {
+            responsible_id: string | null;
+            deputy_id: string | null;
+        };
+        NewTask: {
+            /** @enum {string} */
+            kind: "check" | "restock" | "other";
+            text?: string | null;
+            user_id: string;
+            /** Format: date */
+            due_on: string;
+        };
         /** @description What the finder found. */
         FindResource: {
             query: string;
@@ -2859,6 +2993,26 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    readAccountChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who may be given work on kits */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountChoice"][];
+                };
+            };
+        };
+    };
     readDeviceKey: {
         parameters: {
             query?: never;
@@ -5159,6 +5313,129 @@ export interface operations {
             };
         };
     };
+    readKitTasks: {
+        parameters: {
+            query?: {
+                whose?: "mine" | "all";
+                kit?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Open tasks, the most pressing first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenTasks"];
+                };
+            };
+        };
+    };
+    giveTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewTask"];
+            };
+        };
+        responses: {
+            /** @description The open tasks of the kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenTasks"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    closeKitTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kitTask: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClosedKitTask"];
+            };
+        };
+        responses: {
+            /** @description The open tasks of its kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GivenTasks"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    answerForKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KitResponsibility"];
+            };
+        };
+        responses: {
+            /** @description The kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     find: {
         parameters: {
             query: {
@@ -5185,6 +5462,8 @@ export interface operations {
         parameters: {
             query?: {
                 page?: number;
+                /** @description all; mine: that one answers for or was given work on; nobody: that have no responsible person */
+                whose?: "all" | "mine" | "nobody";
             };
             header?: never;
             path?: never;

@@ -20,6 +20,7 @@ import { SealDialog } from './SealDialog';
 import { Unsettled } from './Unsettled';
 import { VerdictSheet } from './VerdictSheet';
 import { TwoColumns } from '../ui/TwoColumns';
+import { WhoAnswers } from './KitTasks';
 import { words } from './words';
 
 /** One kit: its picture, what is in each pocket, its verdict with reasons, its last check and its place. */
@@ -105,6 +106,7 @@ export default function KitPage() {
                     <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
                     <Unsettled kit={kit.code} />
                     <Notes notes={kit.notes} of={kit.code} />
+                    <WhoAnswers kit={kit} />
                     <Facts kit={kit} />
                     <Modules kit={kit} />
                 </Box>

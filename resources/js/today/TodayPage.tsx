@@ -8,19 +8,22 @@ import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Notice } from '../ui/Notice';
-import { Empty, Page, Sheet, Waiting } from '../ui/Page';
+import { Page, Sheet, Waiting } from '../ui/Page';
 import { sayShifts } from '../ui/ShiftVerdicts';
 import { KitLink } from '../ui/KitLink';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Asks } from '../assess/Asks';
 import { Horizon } from './Horizon';
+import { NoWork, WhoseWork, whoseOf } from './WhoseWork';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
 const Unsettled = lazy(() => import('../pack/Unsettled').then((part) => ({ default: part.Unsettled })));
 
 const Notes = lazy(() => import('../pack/Notes').then((part) => ({ default: part.NotesLeft })));
+
+const Given = lazy(() => import('./Given').then((part) => ({ default: part.Given })));
 
 const ASK_AGAIN_MS = 1500;
 
@@ -35,8 +38,10 @@ const bands = [
 export function TodayPage() {
     const [search, setSearch] = useSearchParams();
     const page = Number(search.get('page') ?? 1) || 1;
+    const whose = whoseOf(search.get('whose'));
+    const go = (to: number) => setSearch({ page: String(to), ...(whose === 'all' ? {} : { whose }) });
     const { data: today, error } = useQuery({
-        ...questions.today(page),
+        ...questions.today(page, whose),
         placeholderData: keepPreviousData,
         refetchInterval: (query) => (query.state.data?.being_judged ? ASK_AGAIN_MS : false),
     });
@@ -58,14 +63,12 @@ export function TodayPage() {
                             {words.notJudgedSince(sayInstant(today.worker_silent_since, timeZone))}
                         </Notice>
                     )}
+                    <WhoseWork whose={whose} onChoose={(one) => setSearch(one === 'all' ? {} : { whose: one })} />
                     <Suspense fallback={null}>
                         <Unsettled />
+                        {whose === 'mine' && <Given whose={whose} />}
                     </Suspense>
-                    {today.work.length === 0 && (
-                        <Sheet title={words.noTasks}>
-                            <Empty>{words.everyKitIsReadyAnd}</Empty>
-                        </Sheet>
-                    )}
+                    {today.work.length === 0 && <NoWork kits={today.kits} whose={whose} />}
                     {bands.map(({ band, title, detail }) => {
                         const work = today.work.filter((row) => row.band === band);
                         return (
@@ -88,6 +91,7 @@ export function TodayPage() {
                     })}
                     <Suspense fallback={null}>
                         <Notes />
+                        {whose === 'all' && <Given whose={whose} />}
                     </Suspense>
                     {today.pages > 1 && (
                         <Box
@@ -95,7 +99,7 @@ export function TodayPage() {
                             aria-label={words.pagesOfTheWorklist}
                             sx={{ display: 'flex', gap: 2, alignItems: 'center' }}
                         >
-                            <Button disabled={page <= 1} onClick={() => setSearch({ page: String(page - 1) })}>
+                            <Button disabled={page <= 1} onClick={() => go(page - 1)}>
                                 {words.previous}
                             </Button>
                             <span>
@@ -103,10 +107,7 @@ export function TodayPage() {
                                 {today.page} of {today.pages}, {today.work_in_all}
                                 {words.tasksInAll}
                             </span>
-                            <Button
-                                disabled={page >= today.pages}
-                                onClick={() => setSearch({ page: String(page + 1) })}
-                            >
+                            <Button disabled={page >= today.pages} onClick={() => go(page + 1)}>
                                 {words.next}
                             </Button>
                         </Box>

@@ -223,6 +223,7 @@ export const words = {
     paper: 'Paper',
     print: 'Print',
     cancel: 'Cancel',
+    notSaved: 'The server did not answer. Nothing was saved; what you typed is still here.',
     moreToDo: 'More to do here',
     foldTheKit: 'Fold the kit',
     unfoldTheKit: 'Unfold the kit: all pockets',

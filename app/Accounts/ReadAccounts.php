@@ -13,7 +13,7 @@ final class ReadAccounts
     /** @return list<AccountChoice> who may be given work on kits */
     public function choices(): array
     {
-        $users = User::query()->whereNull('deactivated_on')->whereIn('role', [Role::Lead->value, Role::Keeper->value])
+        $users = User::query()->where('deactivated_on', null)->whereIn('role', [Role::Lead->value, Role::Keeper->value])
             ->orderBy('name')->get();
 
         return array_values($users->map(static fn (User $user): AccountChoice => new AccountChoice(

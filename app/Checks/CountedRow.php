@@ -21,4 +21,10 @@ final readonly class CountedRow
         public bool $newLot = false,
     ) {
     }
+
+    /** The pack says so, and nobody has to say it again. */
+    public function asNewLot(): self
+    {
+        return new self($this->pocketId, $this->itemCode, $this->lot, $this->expires, $this->quantity, $this->condition, true);
+    }
 }

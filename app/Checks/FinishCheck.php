@@ -77,9 +77,6 @@ final class FinishCheck
             if ($report->note !== null && $recorded->operation !== null) {
                 $this->notes->leave($recorded->operation, $kit->id);
             }
-            if ($since === []) {
-                $this->tasks->done($kit, TaskKind::Check, $by, $this->organisation->today());
-            }
 
             return $recorded;
         });
@@ -142,7 +139,7 @@ final class FinishCheck
             Corrections::of($kit->id, $before, $after->rows),
             $rows,
         );
-        $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day) : null);
+        $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
         if ($since !== []) {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
                 ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
@@ -167,8 +164,9 @@ final class FinishCheck
     }
 
     /** A module is judged with the kit that it is in. */
-    private function keep(Kit $whole, Kit $kit, Judged $judged, string $day): void
+    private function keep(Kit $whole, Kit $kit, Judged $judged, string $day, User $by): void
     {
+        $this->tasks->done($kit, TaskKind::Check, $by, $this->organisation->today());
         $whole === $kit ? $this->states->keep($kit, $judged, $day) : $this->states->renew($whole, $day);
     }
 
@@ -195,7 +193,7 @@ final class FinishCheck
             ...$this->parts->lines($judged),
             ...$this->parts->findings($judged),
         ]);
-        $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day) : null);
+        $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
         if ($since !== []) {
             $this->states->renew($whole, $this->organisation->today());
         }

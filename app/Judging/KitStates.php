@@ -61,7 +61,7 @@ final class KitStates
     /** A kit that is retired, or a module in another one now, is no longer judged by itself, nor shown among the kits. */
     public function drop(Kit $kit): void
     {
-        foreach (['kit_dates', 'kit_findings', 'kit_shift_states', 'kit_states'] as $table) {
+        foreach (['kit_dates', 'kit_wants', 'kit_findings', 'kit_shift_states', 'kit_states'] as $table) {
             DB::table($table)->where('kit_id', $kit->id)->delete();
         }
     }

@@ -7,6 +7,7 @@ namespace App\Judging;
 use App\Kits\Models\Kit;
 use App\Ledger\Parts\CheckFinding;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Due\Because;
 use Sarcina\Core\Due\Urgency;
@@ -59,6 +60,10 @@ final class WriteState
             'shift' => $one->shift, 'scope' => $one->scope->value, 'verdict' => $one->verdict->value,
         ], $judged->shifts()), 'shift');
         $this->keepRows('kit_dates', $kit, $this->dates($kit, $judged), 'id');
+        $this->keepRows('kit_wants', $kit, array_map(
+            static fn (Wanted $want): array => self::want($judged, $want),
+            $judged->advice()->wanted(),
+        ), 'id');
     }
 
     /**
@@ -117,6 +122,14 @@ final class WriteState
         usort($days, static fn (Day $one, Day $other): int => $one->number <=> $other->number);
 
         return $days === [] ? null : (string) $days[0];
+    }
+
+    /** @return array<string, bool|int|string|null> */
+    private static function want(Judged $judged, Wanted $want): array
+    {
+        $what = $want->line === null ? implode(' or ', $want->companion->anyOf ?? []) : $judged->plan->line($want->line->id)->need;
+
+        return ['item_code' => $want->item, 'what' => mb_substr($what, 0, 160), 'pieces' => $want->pieces, 'is_critical' => (int) $want->isCritical];
     }
 
     /** @return list<array<string, string|null>> the marks of the horizon */

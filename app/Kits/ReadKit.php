@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kits;
 
-use App\Accounts\Http\AccountRef;
 use App\Catalogue\Catalogue;
 use App\Checks\CheckNotes;
 use App\Designs\Http\DesignEditionRef;
@@ -30,7 +29,6 @@ use App\Ledger\Head;
 use App\Ledger\PieceCondition;
 use App\Lists\Http\ListRef;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Gate;
 use Sarcina\Core\Due\Seal;
 
 /** A kit with its picture, contents, verdict, place and last check. */
@@ -67,9 +65,6 @@ final class ReadKit
             $this->place($kit->place_id),
             $judged->usedBy()->value,
             $judged->scope->because($judged->usedBy()),
-            AccountRef::of($kit->responsible),
-            AccountRef::of($kit->deputy),
-            Gate::allows('answerFor', $kit),
             $kit->retired_on,
             $judged->plan->policy->sealed,
             self::seal($kit),

@@ -20,6 +20,9 @@ final class Canonical
         $text = self::field($before).self::row(Part::OPERATION, $operation).self::later($operation);
         foreach (Part::cases() as $part) {
             $rows = $parts[$part->value] ?? [];
+            if ($rows === [] && $part->isLater()) {
+                continue;
+            }
             $text .= self::field($part->value).self::field(count($rows));
             foreach ($rows as $row) {
                 $text .= self::row($part->columns(), $row);

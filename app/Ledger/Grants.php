@@ -18,7 +18,7 @@ final class Grants
         $owner = DB::connection('owner');
         $database = $owner->getDatabaseName();
         $account = "'{$user}'@'127.0.0.1'";
-        $kept = Part::keptTables();
+        $kept = Part::allKeptTables();
         // What was given before goes first: a table that is kept from now on is not changed any more.
         $owner->statement("REVOKE ALL PRIVILEGES, GRANT OPTION FROM {$account}");
         $tables = $owner

@@ -10,6 +10,6 @@ final class OperationIdIsTaken extends Refused
 {
     public function __construct()
     {
-        parent::__construct('This was recorded before, for another kit or by somebody else. Open the page again and enter it anew.', 'id');
+        parent::__construct('This was recorded before, for another kit or store, or by somebody else. Open the page again and enter it anew.', 'id');
     }
 }

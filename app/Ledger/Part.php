@@ -17,6 +17,7 @@ enum Part: string
     case Seals = 'seals';
     case Changes = 'kit_changes';
     case Attestations = 'attestations';
+    case Receipts = 'receipts';
 
     /** The columns of the operation itself that its hash covers, in order. */
     public const OPERATION = [
@@ -50,13 +51,34 @@ enum Part: string
             ],
             self::Seals => ['kit_id', 'event', 'seal_number', 'reason', 'set_by'],
             self::Changes => ['kit_id', 'field', 'was', 'becomes', 'was_name', 'becomes_name'],
+            self::Receipts => ['lot_id', 'packs', 'price', 'currency', 'supplier', 'delivery_note'],
             self::Attestations => ['subject', 'subject_id', 'title', 'digest'],
         }];
     }
 
-    /** @return list<string> every table of the record that is written once and never changed */
+    /** Came later: covered only where there is something of it, so that what was recorded before reads as it did. */
+    public function isLater(): bool
+    {
+        return $this === self::Receipts;
+    }
+
+    /** @return list<string> the tables of the record that were made with it: their triggers came in one migration */
     public static function keptTables(): array
     {
-        return ['operations', ...array_map(static fn (self $part): string => $part->value, self::cases())];
+        return ['operations', ...self::tables(false)];
+    }
+
+    /** @return list<string> every table of the record: written once and never changed */
+    public static function allKeptTables(): array
+    {
+        return [...self::keptTables(), ...self::tables(true)];
+    }
+
+    /** @return list<string> */
+    private static function tables(bool $areLater): array
+    {
+        $parts = array_filter(self::cases(), static fn (self $part): bool => $part->isLater() === $areLater);
+
+        return array_values(array_map(static fn (self $part): string => $part->value, $parts));
     }
 }

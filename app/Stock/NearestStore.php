@@ -19,7 +19,7 @@ final class NearestStore
 
     public function __invoke(Kit $kit): ?Store
     {
-        return $this->among($kit, Store::query()->orderBy('id')->get());
+        return $this->among($kit, Store::query()->where('retired_on', null)->orderBy('id')->get());
     }
 
     /** @param  Collection<int, Store>  $stores */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Kits\Http\BaseResource;
+use App\Ledger\Head;
 use App\Ledger\PieceCondition;
 use App\Stock\Http\StoreContentsResource;
 use App\Stock\Http\StoreResource;
@@ -27,21 +29,31 @@ final class ReadStores
         $held = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->whereNotNull('store_id')->groupBy('store_id')
             ->selectRaw('store_id, COUNT(DISTINCT lots.item_id) AS items, SUM(quantity) AS pieces')->get()->keyBy('store_id');
 
-        return array_values(Store::query()->with('place')->orderBy('name')->get()->map(static fn (Store $store): StoreResource => new StoreResource(
-            $store->id, $store->name, $store->place->path, (int) ($held->get($store->id)->items ?? 0), (int) ($held->get($store->id)->pieces ?? 0),
+        $stores = Store::query()->where('retired_on', null)->with('place')->orderBy('name')->get();
+
+        return array_values($stores->map(static fn (Store $store): StoreResource => new StoreResource(
+            $store->id, $store->name, $store->place_id, $store->place->path, $store->retired_on,
+            (int) ($held->get($store->id)->items ?? 0), (int) ($held->get($store->id)->pieces ?? 0),
         ))->all());
     }
 
     public function contents(Store $store, ListRequest $asked): StoreContentsResource
     {
+        // Read before the contents: what is recorded in between counts as not seen.
+        $base = BaseResource::of(Head::read()->base());
         [$rows, $page] = PageOf::read($this->asked($store, $asked), $asked->page(), self::COLUMNS);
+
+        return new StoreContentsResource($this->one($store), $base, array_map(self::row(...), $rows), $page);
+    }
+
+    public function one(Store $store): StoreResource
+    {
         $held = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->where('store_id', $store->id)
             ->selectRaw('COUNT(DISTINCT lots.item_id) AS items, COALESCE(SUM(quantity), 0) AS pieces')->first();
 
-        return new StoreContentsResource(
-            new StoreResource($store->id, $store->name, $store->place->path, (int) ($held->items ?? 0), (int) ($held->pieces ?? 0)),
-            array_map(self::row(...), $rows),
-            $page,
+        return new StoreResource(
+            $store->id, $store->name, $store->place_id, $store->place->path, $store->retired_on,
+            (int) ($held->items ?? 0), (int) ($held->pieces ?? 0),
         );
     }
 

@@ -121,16 +121,16 @@ final class RestockKit
         try {
             $number = $this->record->write(
                 $operation,
-                $kit->retired_on === null ? fn () => $this->states->renew($whole, $this->organisation->dayOf($report->when->receivedAt)) : null,
+                $kit->retired_on === null ? function () use ($whole, $kit, $store, $report, $by): void {
+                    $this->states->renew($whole, $this->organisation->dayOf($report->when->receivedAt));
+                    $this->tasks->done($kit, TaskKind::Restock, $by, $this->organisation->today());
+                    $this->stays->keep($kit, $store, $by, $this->organisation->today());
+                } : null,
             );
         } catch (PiecesAreNotThere $short) {
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the list again.']);
         }
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
-        if ($kit->retired_on === null) {
-            $this->tasks->done($kit, TaskKind::Restock, $by, $this->organisation->today());
-            $this->stays->keep($kit, $store, $by, $this->organisation->today());
-        }
 
         return Recorded::under($number, $report->id);
     }

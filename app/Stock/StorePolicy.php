@@ -12,4 +12,15 @@ final class StorePolicy
     {
         return true;
     }
+
+    /** Receives goods, counts, disposes and moves. */
+    public function work(User $user): bool
+    {
+        return $user->role->keeps();
+    }
+
+    public function plan(User $user): bool
+    {
+        return $user->role->plans();
+    }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tasks;
 
+use App\Accounts\Http\AccountRef;
 use App\Accounts\Models\User;
 use App\Judging\Words;
 use App\Kits\Models\Kit;
@@ -11,6 +12,7 @@ use App\Tasks\Http\GivenTask;
 use App\Tasks\Http\GivenTasks;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Gate;
 use stdClass;
 
 /** Open tasks, the most pressing first: of one kit, of one person, or all. */
@@ -35,7 +37,10 @@ final class ReadGivenTasks
             $row->due_on, $row->due_on < $today,
         ))->all());
 
-        return new GivenTasks($tasks, count($tasks) < self::SHOWN ? count($tasks) : $open->count());
+        return new GivenTasks(
+            $tasks, count($tasks) < self::SHOWN ? count($tasks) : $open->count(),
+            AccountRef::of($kit?->responsible), AccountRef::of($kit?->deputy), $kit !== null && Gate::allows('answerFor', $kit),
+        );
     }
 
     private static function say(stdClass $row): string

@@ -16,13 +16,12 @@ final class TasksOfKit
     /** The work was done, by whomever: nobody is asked for it any more, and pieces that are no longer there need no replacement. */
     public function done(Kit $kit, TaskKind $kind, User $by, string $day): void
     {
-        $open = DB::table('kit_tasks')->where('kit_id', $kit->id)->where('state', 'open');
-        $close = ['state' => 'done', 'closed_by_id' => $by->id, 'closed_on' => $day];
-        (clone $open)->where('kind', $kind->value)->update($close);
         $ids = array_map(static fn (Kit $one): string => $one->id, $kit->whole());
-        (clone $open)->where('kind', TaskKind::Replace->value)
-            ->whereNotIn('lot_id', DB::table('holdings')->whereIn('kit_id', $ids)->where('quantity', '>', 0)->select('lot_id'))
-            ->update($close);
+        $there = DB::table('holdings')->whereIn('kit_id', $ids)->where('quantity', '>', 0)->select('lot_id');
+        DB::table('kit_tasks')->where('kit_id', $kit->id)->where('state', 'open')
+            ->where(static fn ($any) => $any->where('kind', $kind->value)
+                ->orWhere(static fn ($gone) => $gone->where('kind', TaskKind::Replace->value)->whereNotIn('lot_id', $there)))
+            ->update(['state' => 'done', 'closed_by_id' => $by->id, 'closed_on' => $day]);
     }
 
     /** Pieces stay in the kit until something replaces them: that is the work of who left them, until their last good day. */

@@ -14,6 +14,8 @@ const WaitingPage = lazy(() => import('./check/WaitingPage'));
 const CheckPage = lazy(() => import('./check/CheckPage'));
 const SignedCheckPage = lazy(() => import('./check/SignedCheckPage'));
 const RestockListPage = lazy(() => import('./restock/RestockListPage'));
+const StoreWorkPage = lazy(() => import('./restock/StoreWorkPage'));
+const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
@@ -90,6 +92,8 @@ export const router = createBrowserRouter([
                     { path: '/checks/:id', element: part(<SignedCheckPage />) },
                     { path: '/restock', element: part(<RestockListPage />) },
                     { path: '/stores/:id', element: part(<StorePage />) },
+                    { path: '/stores/:id/:task', element: part(<StoreWorkPage />) },
+                    { path: '/to-buy', element: part(<ToBuyPage />) },
                     { path: '/more', element: part(<MorePage />) },
                     { path: '*', element: part(<NotFoundPage />) },
                 ],

@@ -9,6 +9,11 @@ use App\Stock\Models\Store;
 use Illuminate\Support\Facades\Route;
 
 Route::get('stores', [StoreController::class, 'all'])->can('view', Store::class)->name('stores');
+Route::put('stores/{id}', [StoreController::class, 'keep'])->can('plan', Store::class)->name('stores.keep');
+Route::put('stores/{store:id}/retirement', [StoreController::class, 'retire'])->can('plan', Store::class)->name('stores.retire');
+Route::put('stores/{store:id}/work/{id}', [StoreController::class, 'work'])->can('work', Store::class)->name('stores.work');
+Route::get('stores/{store:id}/history', [StoreController::class, 'history'])->can('view', Store::class)->name('stores.history');
+Route::get('to-buy', [StoreController::class, 'toBuy'])->can('view', Store::class)->name('to-buy');
 Route::get('stores/{store:id}', [StoreController::class, 'contents'])->can('view', Store::class)->name('stores.show');
 Route::get('kits/{kit:code}/restock', [RestockController::class, 'plan'])->can('restock', Kit::class)->name('kits.restock');
 Route::put('kits/{kit:code}/restocks/{id}', [RestockController::class, 'restock'])->can('restock', Kit::class)->name('restocks.store');

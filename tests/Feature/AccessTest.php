@@ -35,6 +35,7 @@ final class AccessTest extends TestCase
         'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
+        'stores.keep' => ['lead'], 'stores.retire' => ['lead'], 'stores.work' => ['lead', 'keeper'], 'stores.history' => self::ALL, 'to-buy' => self::ALL,
         'kit-tasks' => self::ALL, 'kit-tasks.give' => ['lead'], 'kit-tasks.close' => ['lead', 'keeper'], 'kits.responsible' => ['lead'], 'accounts.choices' => ['lead', 'keeper'],
         'kits.store' => ['lead'], 'operations.copy' => ['lead', 'keeper', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],
     ];

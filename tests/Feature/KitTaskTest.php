@@ -17,6 +17,7 @@ final class KitTaskTest extends TestCase
         $set = fn (?string $one, ?string $other) => $this->putJson('/api/kits/QH-18/responsible', ['responsible_id' => $one, 'deputy_id' => $other]);
         $kit = $set($keeper->id, $lead->id)->assertOk()->json();
         $this->assertSame(['Tobias Renn', 'Maren Oduya'], [$kit['responsible']['name'], $kit['deputy']['name']]);
+        $this->assertSame('Tobias Renn', $this->getJson('/api/kit-tasks?kit=QH-18')->json('responsible.name'));
         $set($keeper->id, $keeper->id)->assertUnprocessable()->assertJsonPath('errors.deputy_id.0', 'The deputy is somebody else than the responsible person.');
         $set($member->id, null)->assertUnprocessable()
             ->assertJsonPath('errors.responsible_id.0', 'Isolde Varga may not work on kits. Choose a lead or a keeper.');

@@ -30,7 +30,7 @@ final class RecordTest extends TestCase
     /** @return iterable<string, array{string}> */
     public static function kept(): iterable
     {
-        foreach (Part::keptTables() as $table) {
+        foreach (Part::allKeptTables() as $table) {
             yield $table => [$table];
         }
     }

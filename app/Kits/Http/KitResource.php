@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Kits\Http;
 
-use App\Accounts\Http\AccountRef;
 use App\Checks\Http\CheckNote;
 use App\Checks\Http\CheckRef;
 use App\Designs\Http\DesignEditionRef;
@@ -48,12 +47,6 @@ final readonly class KitResource
         public string $scope,
         #[OA\Property]
         public string $scope_because,
-        #[OA\Property(nullable: true, description: 'who answers for it')]
-        public ?AccountRef $responsible,
-        #[OA\Property(nullable: true, description: 'who does while they are away')]
-        public ?AccountRef $deputy,
-        #[OA\Property(description: 'whether who asks may give work on it')]
-        public bool $may_give_tasks,
         #[OA\Property]
         public ?string $retired_on,
         #[OA\Property]

@@ -11,7 +11,7 @@ final class Receive implements Kind
 {
     public function parts(): array
     {
-        return [Part::Movements];
+        return [Part::Movements, Part::Receipts];
     }
 
     public function ways(): array

@@ -42,7 +42,7 @@ final class RestockController extends Controller
     ): JsonResponse {
         /** @var array{store?: string} $query */
         $query = $request->validate(['store' => ['ulid', 'exists:stores,id']]);
-        $stores = Store::query()->orderBy('id')->get();
+        $stores = Store::query()->where('retired_on', null)->orderBy('id')->get();
         $store = isset($query['store'])
             ? $stores->firstOrFail(static fn (Store $one): bool => $one->id === strtolower($query['store']))
             : $nearest->among($kit, $stores) ?? abort(422, 'There is no store yet: add one before anything is restocked from it.');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Http;
 
+use App\Kits\Http\BaseResource;
 use App\Support\Listing\PageOf;
 use OpenApi\Attributes as OA;
 
@@ -15,6 +16,8 @@ final readonly class StoreContentsResource
     public function __construct(
         #[OA\Property]
         public StoreResource $store,
+        #[OA\Property]
+        public BaseResource $base,
         #[OA\Property(items: new OA\Items(ref: StoreRow::class))]
         public array $rows,
         #[OA\Property]

@@ -5,12 +5,19 @@ declare(strict_types=1);
 namespace App\Stock\Http;
 
 use App\Kits\Models\Kit;
+use App\Stock\KeepStores;
 use App\Stock\Models\Store;
+use App\Stock\ReadStoreHistory;
 use App\Stock\ReadStores;
+use App\Stock\ReadToBuy;
+use App\Stock\WorkAtStore;
 use App\Support\Http\Controller;
 use App\Support\Listing\SheetResponse;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -53,5 +60,75 @@ final class StoreController extends Controller
         }
 
         return $this->json($stores->contents($store, $request));
+    }
+
+    #[
+        OA\Put(
+            path: '/stores/{store}/work/{id}',
+            operationId: 'workAtStore',
+            tags: ['stores'],
+            description: 'Records what was received, counted, disposed of or moved. The id is a ULID made by the page: sent twice, it counts once.',
+        ),
+    ]
+    #[OA\Parameter(name: 'store', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: DoneAtStore::class))]
+    #[OA\Response(response: 200, description: 'Recorded', content: new OA\JsonContent(ref: StoreWorkDone::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function work(DoneAtStore $request, Store $store, string $id, WorkAtStore $work, ReadStores $stores): JsonResponse
+    {
+        return $this->json(new StoreWorkDone($work($request->report($store, $id), $this->user($request)), $stores->one($store)));
+    }
+
+    #[OA\Put(path: '/stores/{id}', operationId: 'keepStore', tags: ['stores'], description: 'Adds a store, or renames or moves one.')]
+    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: KeptStore::class))]
+    #[OA\Response(response: 200, description: 'The store', content: new OA\JsonContent(ref: StoreResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function keep(KeptStore $request, string $id, KeepStores $keep, ReadStores $stores): JsonResponse
+    {
+        abort_unless(Str::isUlid($id), 404);
+
+        $store = $keep->keep(Str::lower($id), $request->string('name')->trim()->value(), Str::lower($request->string('place_id')->value()));
+
+        return $this->json($stores->one($store));
+    }
+
+    #[OA\Put(path: '/stores/{store}/retirement', operationId: 'retireStore', tags: ['stores'], description: 'Ends the use of an empty store.')]
+    #[OA\Parameter(name: 'store', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(
+        response: 200,
+        description: 'The stores in use',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StoreResource::class)),
+    )]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function retire(Store $store, KeepStores $keep, ReadStores $stores): JsonResponse
+    {
+        $keep->retire($store, $this->today());
+
+        return $this->json($stores->all());
+    }
+
+    #[OA\Get(path: '/to-buy', operationId: 'readToBuy', tags: ['stores'])]
+    #[OA\Parameter(ref: '#/components/parameters/format')]
+    #[OA\Response(response: 200, description: 'What kits are missing and no store has', content: new OA\JsonContent(ref: ToBuy::class))]
+    public function toBuy(Request $request, ReadToBuy $toBuy): JsonResponse|StreamedResponse
+    {
+        $query = $request->validate(['format' => [Rule::in(['json', 'csv'])]]);
+        if (($query['format'] ?? 'json') === 'csv') {
+            Gate::authorize('export', Kit::class);
+
+            return SheetResponse::of('to-buy', ReadToBuy::headings(), $toBuy->sheet($this->today()));
+        }
+
+        return $this->json($toBuy($this->today()));
+    }
+
+    #[OA\Get(path: '/stores/{store}/history', operationId: 'readStoreHistory', tags: ['stores'])]
+    #[OA\Parameter(name: 'store', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'What was done there, newest first', content: new OA\JsonContent(ref: StoreHistory::class))]
+    public function history(Store $store, ReadStoreHistory $history): JsonResponse
+    {
+        return $this->json($history($store));
     }
 }

@@ -16,7 +16,11 @@ final readonly class StoreResource
         #[OA\Property]
         public string $name,
         #[OA\Property]
+        public string $place_id,
+        #[OA\Property]
         public string $place,
+        #[OA\Property(format: 'date')]
+        public ?string $retired_on,
         #[OA\Property(description: 'different items')]
         public int $items,
         #[OA\Property]

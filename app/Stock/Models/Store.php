@@ -15,6 +15,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string $id
  * @property string $place_id
  * @property string $name
+ * @property string|null $retired_on
  * @property Place $place
  */
 final class Store extends Model

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tasks\Http;
 
+use App\Accounts\Http\AccountRef;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema]
@@ -15,6 +16,12 @@ final readonly class GivenTasks
         public array $tasks,
         #[OA\Property]
         public int $in_all,
+        #[OA\Property(nullable: true, description: 'who answers for the kit that was asked for')]
+        public ?AccountRef $responsible = null,
+        #[OA\Property(nullable: true, description: 'who does while they are away')]
+        public ?AccountRef $deputy = null,
+        #[OA\Property(description: 'whether who asks may give work on it')]
+        public bool $may_give = false,
     ) {
     }
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace App\Tasks\Http;
 
-use App\Kits\Http\KitResource;
 use App\Kits\Models\Kit;
-use App\Kits\ReadKit;
 use App\Support\Http\Controller;
 use App\Tasks\AnswerForKit;
 use App\Tasks\CloseKitTask;
@@ -75,12 +73,12 @@ final class TaskController extends Controller
     #[OA\Put(path: '/kits/{kit}/responsible', operationId: 'answerForKit', tags: ['tasks'])]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: KitResponsibility::class))]
-    #[OA\Response(response: 200, description: 'The kit', content: new OA\JsonContent(ref: KitResource::class))]
+    #[OA\Response(response: 200, description: 'Who answers for it, and its tasks', content: new OA\JsonContent(ref: GivenTasks::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function responsible(KitResponsibility $request, Kit $kit, AnswerForKit $answer, ReadKit $describe): JsonResponse
+    public function responsible(KitResponsibility $request, Kit $kit, AnswerForKit $answer, ReadGivenTasks $tasks): JsonResponse
     {
         $answer($kit, $request->of('responsible_id'), $request->of('deputy_id'));
 
-        return $this->json($describe($kit->refresh(), $this->today()));
+        return $this->json($tasks($kit->refresh(), null, $this->today()));
     }
 }

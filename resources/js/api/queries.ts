@@ -15,6 +15,12 @@ export const questions = {
             queryFn: () =>
                 ask(api.GET('/today', { params: { query: { page, ...(whose === 'all' ? {} : { whose }) } } })),
         }),
+    toBuy: () => queryOptions({ queryKey: ['to-buy'], queryFn: () => ask(api.GET('/to-buy')) }),
+    storeHistory: (store: string) =>
+        queryOptions({
+            queryKey: ['store-history', store],
+            queryFn: () => ask(api.GET('/stores/{store}/history', { params: { path: { store } } })),
+        }),
     kitTasks: (whose: 'mine' | 'all', kit?: string) =>
         queryOptions({
             queryKey: ['kit-tasks', whose, kit ?? null],

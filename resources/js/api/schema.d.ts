@@ -1099,6 +1099,89 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/stores/{store}/work/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Records what was received, counted, disposed of or moved. The id is a ULID made by the page: sent twice, it counts once. */
+        put: operations["workAtStore"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Adds a store, or renames or moves one. */
+        put: operations["keepStore"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores/{store}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Ends the use of an empty store. */
+        put: operations["retireStore"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/to-buy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readToBuy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores/{store}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readStoreHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/floor": {
         parameters: {
             query?: never;
@@ -2074,10 +2157,6 @@ export interface components {
             place: components["schemas"]["PlaceRef"];
             scope: string;
             scope_because: string;
-            responsible: components["schemas"]["AccountRef"] | null;
-            deputy: components["schemas"]["AccountRef"] | null;
-            /** @description whether who asks may give work on it */
-            may_give_tasks: boolean;
             retired_on: string | null;
             sealed_design: boolean;
             seal: components["schemas"]["SealResource"];
@@ -2691,6 +2770,36 @@ export interface components {
             /** @description whether it is on at this moment */
             now: boolean;
         };
+        DoneAtStore: {
+            /** @enum {string} */
+            kind: "receive" | "count" | "dispose" | "move";
+            /** Format: date-time */
+            begun_at: string;
+            /** Format: date-time */
+            done_at?: string | null;
+            /** Format: date-time */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
+            /** @description where pieces are moved to */
+            to_store?: string | null;
+            reason?: string | null;
+            supplier?: string | null;
+            delivery_note?: string | null;
+            rows: {
+                item: string;
+                lot: string | null;
+                expires: string | null;
+                quantity: number;
+                /** @enum {string} */
+                condition?: "good" | "opened" | "damaged" | "soiled" | "failed";
+                /** Format: date */
+                opened_on?: string | null;
+                new_lot?: boolean;
+                packs?: number | null;
+                /** @description of one pack, in minor units */
+                price?: number | null;
+            }[];
+        };
         DoneRestock: {
             store: string;
             /** Format: date-time */
@@ -2724,6 +2833,10 @@ export interface components {
             }[];
             seal_reason?: string | null;
             seal_set?: string | null;
+        };
+        KeptStore: {
+            name: string;
+            place_id: string;
         };
         /** @description What the store lacks. */
         MissingResource: {
@@ -2799,8 +2912,23 @@ export interface components {
         /** @description One page of what lies in a store. */
         StoreContentsResource: {
             store: components["schemas"]["StoreResource"];
+            base: components["schemas"]["Base"];
             rows: components["schemas"]["StoreRow"][];
             page: components["schemas"]["PageOf"];
+        };
+        /** @description One operation at a store, in words. */
+        StoreEntry: {
+            number: number;
+            title: string;
+            by: string;
+            /** Format: date-time */
+            done_at: string;
+            /** @description the reason, or the supplier and delivery note */
+            note: string | null;
+            movements: string[];
+        };
+        StoreHistory: {
+            entries: components["schemas"]["StoreEntry"][];
         };
         /** @description A store, by name. */
         StoreRef: {
@@ -2811,7 +2939,10 @@ export interface components {
         StoreResource: {
             id: string;
             name: string;
+            place_id: string;
             place: string;
+            /** Format: date */
+            retired_on: string | null;
             /** @description different items */
             items: number;
             pieces: number;
@@ -2827,6 +2958,11 @@ export interface components {
             /** Format: date */
             opened_on: string | null;
             quantity: number;
+        };
+        StoreWorkDone: {
+            /** @description under which it is on record */
+            operation: number;
+            store: components["schemas"]["StoreResource"];
         };
         /** @description Pieces to take out of a pocket. */
         TakeResource: {
@@ -2850,6 +2986,35 @@ export interface components {
             because: string;
             /** @enum {string} */
             to: "discard" | "store";
+        };
+        /** @description What kits are missing and no store has. */
+        ToBuy: {
+            rows: components["schemas"]["ToBuyRow"][];
+            /** @description what the cheapest packs come to, in minor units; null where none has a price */
+            cost: number | null;
+            /** @description items without a price on record, which the cost leaves out */
+            without_price: number;
+            currency: string;
+            /** @description kits that are being judged again: what they are missing may change */
+            being_judged: number;
+        };
+        ToBuyRow: {
+            /** @description null where the line names a class of which the catalogue has no item */
+            item: string | null;
+            what: string;
+            /** @description that all kits are missing */
+            missing: number;
+            /** @description good pieces in all stores together, in date */
+            in_stores: number;
+            /** @description to buy */
+            pieces: number;
+            /** @description whether a critical line is short of it */
+            is_critical: boolean;
+            /** @description the least that whole packs of them come to, in minor units */
+            cost: number | null;
+            kits: string[];
+            /** @description kits that are missing it, in all */
+            kits_in_all: number;
         };
         /** @description What was wrong, where, and what to do (application/problem+json). */
         ProblemResource: {
@@ -2882,6 +3047,10 @@ export interface components {
         GivenTasks: {
             tasks: components["schemas"]["GivenTask"][];
             in_all: number;
+            responsible: components["schemas"]["AccountRef"] | null;
+            deputy: components["schemas"]["AccountRef"] | null;
+            /** @description whether who asks may give work on it */
+            may_give: boolean;
         };
         KitResponsibility: {
             responsible_id: string | null;
@@ -5291,6 +5460,147 @@ export interface operations {
             };
         };
     };
+    workAtStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                store: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DoneAtStore"];
+            };
+        };
+        responses: {
+            /** @description Recorded */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreWorkDone"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keepStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptStore"];
+            };
+        };
+        responses: {
+            /** @description The store */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    retireStore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                store: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The stores in use */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readToBuy: {
+        parameters: {
+            query?: {
+                /** @description csv: all rows as they are filtered and sorted, as a sheet */
+                format?: components["parameters"]["format"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What kits are missing and no store has */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ToBuy"];
+                };
+            };
+        };
+    };
+    readStoreHistory: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                store: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was done there, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreHistory"];
+                };
+            };
+        };
+    };
     readFloor: {
         parameters: {
             query?: never;
@@ -5418,13 +5728,13 @@ export interface operations {
             };
         };
         responses: {
-            /** @description The kit */
+            /** @description Who answers for it, and its tasks */
             200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["KitResource"];
+                    "application/json": components["schemas"]["GivenTasks"];
                 };
             };
             /** @description Not accepted as entered */

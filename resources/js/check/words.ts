@@ -217,4 +217,11 @@ export const words = {
     discardCheck: 'Discard check',
     keys: 'Keys',
     of2: (done: number, inAll: number) => `${done} of ${inAll}`,
+    storeWork: {
+        receive: (store: string) => `Goods received into ${store}`,
+        count: (store: string) => `Count of ${store}`,
+        dispose: (store: string) => `Stock disposed of in ${store}`,
+        move: (store: string) => `Stock moved from ${store}`,
+    },
+    rowsEntered: (rows: number) => (rows === 1 ? '1 row' : `${rows} rows`),
 };

@@ -3,13 +3,14 @@ import { device } from '../offline/device';
 import type { Outgoing, Sender } from '../offline/outbox';
 import { equipSender, type EquipDraft } from '../pack/equip';
 import { restockSender, type RestockDraft } from '../restock/draft';
+import { storeSender, type StoreDraft } from '../restock/storeWork';
 import { type Draft } from './draft';
 import { counted } from './rows';
 import { checkSender } from './outbox';
 import { words } from './words';
 
 /** Every kind of work that this device keeps until the server has it. */
-export const senders: readonly Sender<never>[] = [checkSender, restockSender, equipSender, answersSender];
+export const senders: readonly Sender<never>[] = [checkSender, restockSender, storeSender, equipSender, answersSender];
 
 /** One piece of work, as it is named to its person. */
 export interface Work {
@@ -55,6 +56,15 @@ function named(kind: string, value: Outgoing): Omit<Work, 'id' | 'kind' | 'value
             detail: words.stepsDone(done, restock.steps.length),
             startedAt: restock.begunAt,
             href: `/kits/${restock.kit}/restock`,
+        };
+    }
+    if (kind === 'store') {
+        const work = value as StoreDraft;
+        return {
+            title: words.storeWork[work.task](work.storeName),
+            detail: words.rowsEntered(work.rows.length),
+            startedAt: work.begunAt,
+            href: `/stores/${work.store}/${work.task}`,
         };
     }
     if (kind === 'equip') {

@@ -19,24 +19,24 @@ type Kit = Schemas['KitResource'];
 export function WhoAnswers({ kit }: { kit: Kit }) {
     const { may } = useSession();
     const { data } = useQuery(questions.kitTasks('all', kit.code));
-    const name = (who: Kit['responsible'], none: string) =>
-        who === null ? none : who.is_active ? who.name : words.accountEnded(who.name);
+    const name = (who: Schemas['AccountRef'] | null | undefined, none: string) =>
+        !who ? none : who.is_active ? who.name : words.accountEnded(who.name);
     return (
         <Sheet
             title={words.whoAnswersForIt}
             beside={
                 !kit.retired_on && (
                     <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap' }}>
-                        {kit.may_give_tasks && <GiveTask kit={kit} />}
-                        {may('equip') && <Responsible kit={kit} />}
+                        {data?.may_give && <GiveTask kit={kit} responsible={data.responsible?.id ?? ''} />}
+                        {data && may('equip') && <Responsible kit={kit} duties={data} />}
                     </Box>
                 )
             }
         >
             <Typography>
-                {words.responsible}: <strong>{name(kit.responsible, words.nobodyYet)}</strong>
+                {words.responsible}: <strong>{name(data?.responsible, words.nobodyYet)}</strong>
                 {', '}
-                {words.deputy}: <strong>{name(kit.deputy, words.nobodyYet)}</strong>
+                {words.deputy}: <strong>{name(data?.deputy, words.nobodyYet)}</strong>
             </Typography>
             <TaskList tasks={data?.tasks ?? []} />
         </Sheet>
@@ -139,7 +139,7 @@ function Close({ task }: { task: Schemas['GivenTask'] }) {
     );
 }
 
-function GiveTask({ kit }: { kit: Kit }) {
+function GiveTask({ kit, responsible }: { kit: Kit; responsible: string }) {
     const client = useQueryClient();
     const { data: accounts } = useQuery(questions.accountChoices());
     const [id, setId] = useState(newId);
@@ -151,7 +151,7 @@ function GiveTask({ kit }: { kit: Kit }) {
             done={words.giveTask}
             onOpen={() => {
                 setId(newId());
-                setTask({ kind: 'check', text: '', user_id: kit.responsible?.id ?? '', due_on: '' });
+                setTask({ kind: 'check', text: '', user_id: responsible, due_on: '' });
             }}
             save={async () => {
                 const given = await ask(
@@ -206,7 +206,7 @@ function GiveTask({ kit }: { kit: Kit }) {
     );
 }
 
-function Responsible({ kit }: { kit: Kit }) {
+function Responsible({ kit, duties }: { kit: Kit; duties: Schemas['GivenTasks'] }) {
     const client = useQueryClient();
     const { data: accounts } = useQuery(questions.accountChoices());
     const [who, setWho] = useState({ responsible_id: '', deputy_id: '' });
@@ -216,7 +216,7 @@ function Responsible({ kit }: { kit: Kit }) {
             word={words.changeWhoAnswers}
             title={words.whoAnswersFor(kit.code)}
             done={words.save}
-            onOpen={() => setWho({ responsible_id: kit.responsible?.id ?? '', deputy_id: kit.deputy?.id ?? '' })}
+            onOpen={() => setWho({ responsible_id: duties.responsible?.id ?? '', deputy_id: duties.deputy?.id ?? '' })}
             save={async () => {
                 const renewed = await ask(
                     api.PUT('/kits/{kit}/responsible', {
@@ -224,7 +224,7 @@ function Responsible({ kit }: { kit: Kit }) {
                         body: { responsible_id: who.responsible_id || null, deputy_id: who.deputy_id || null },
                     }),
                 );
-                client.setQueryData(questions.kit(kit.code).queryKey, renewed);
+                client.setQueryData(questions.kitTasks('all', kit.code).queryKey, renewed);
             }}
         >
             {(problem) => (

@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { questions } from '../api/queries';
@@ -28,6 +29,9 @@ export default function RestockListPage() {
             title={words.restock}
             beside={
                 <>
+                    <Button component={Link} to="/to-buy">
+                        {words.toBuy}
+                    </Button>
                     {may('export') && <ExportSheet listing={{ ...listing, asked }} path="/kits" />}
                     <ShowOnly listing={listing} />
                 </>

@@ -1,4 +1,6 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link, useParams } from 'react-router';
 import { questions } from '../api/queries';
@@ -8,7 +10,7 @@ import { ExportSheet, Pager, ShowOnly, SortHead } from '../ui/Listing';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { useListing } from '../ui/useListing';
-import { count, sayGoodUntil } from '../ui/words';
+import { count, sayGoodUntil, sayInstant } from '../ui/words';
 import { words } from './words';
 
 const conditions = [
@@ -42,6 +44,18 @@ export default function StorePage() {
             }
             beside={
                 <>
+                    {may('restock') &&
+                        data.store.retired_on === null &&
+                        (['receive', 'count', 'move', 'dispose'] as const).map((task) => (
+                            <Button
+                                key={task}
+                                component={Link}
+                                to={`/stores/${id}/${task}`}
+                                variant={task === 'receive' ? 'contained' : 'outlined'}
+                            >
+                                {words.storeTasks[task]}
+                            </Button>
+                        ))}
                     {may('export') && <ExportSheet listing={listing} path={`/stores/${id}`} />}
                     <ShowOnly listing={listing} />
                     <Choose
@@ -115,7 +129,30 @@ export default function StorePage() {
                 )}
                 <Pager page={data.page} listing={listing} things={things} />
             </Sheet>
+            <StoreHistory id={id} />
         </Page>
+    );
+}
+
+/** What was done at the store, newest first. */
+function StoreHistory({ id }: { id: string }) {
+    const { data } = useQuery(questions.storeHistory(id));
+    const { timeZone } = useSession();
+    return (
+        <Sheet title={words.storeHistory}>
+            {data?.entries.length === 0 && <Empty>{words.nothingDoneYet}</Empty>}
+            {data?.entries.map((entry) => (
+                <Box key={entry.number} sx={{ borderTop: 1, borderColor: 'divider', py: 2 }}>
+                    <strong>{entry.title}</strong> · {sayInstant(entry.done_at, timeZone)}, {entry.by}
+                    {entry.note !== null && `: ${entry.note}`}
+                    {entry.movements.map((movement) => (
+                        <Typography key={movement} variant="body2" sx={{ color: 'text.secondary' }}>
+                            {movement}
+                        </Typography>
+                    ))}
+                </Box>
+            ))}
+        </Sheet>
     );
 }
 

@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Judging\Words;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Calendar\PrintedDate;
+
+/** What is asked of goods when they come in: a date where every pack has one, one that has not passed, and a lot read twice where it differs. */
+final class GoodsInward
+{
+    /**
+     * @param  list<ShelfRow>  $rows
+     *
+     * @throws ValidationException at each row
+     */
+    public function refuse(array $rows, string $today): void
+    {
+        $codes = array_values(array_unique(array_map(static fn (ShelfRow $row): string => $row->row->itemCode, $rows)));
+        $items = DB::table('items')->whereIn('code', $codes)->get(['id', 'code', 'dated'])->keyBy('code');
+        $numbers = array_values(array_filter(array_map(static fn (ShelfRow $row): ?string => $row->row->lot, $rows)));
+        $known = DB::table('lots')->whereIn('item_id', $items->pluck('id')->all())->whereIn('number', $numbers)
+            ->get(['item_id', 'number', 'expires', 'good_until'])
+            ->groupBy(static fn ($lot): string => $lot->item_id.' '.mb_strtoupper((string) $lot->number));
+        $errors = [];
+        foreach ($rows as $at => $shelf) {
+            $row = $shelf->row;
+            $item = $items[$row->itemCode] ?? null;
+            $last = $row->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay;
+            if ($item !== null && $item->dated && $row->expires === null) {
+                $errors["rows.{$at}.expires"] = 'Every pack of this item carries a date. Type it as it is printed.';
+            } elseif ($last !== null && $last < $today) {
+                $errors["rows.{$at}.expires"] = 'This expired on '.Words::date($last)
+                    .'. It does not go on the shelf: return it to the supplier, or dispose of it.';
+            } elseif ($item !== null && $row->lot !== null && ! $row->newLot) {
+                $same = $known->get($item->id.' '.mb_strtoupper($row->lot));
+                if ($same !== null && ! $same->contains(static fn ($lot): bool => $lot->good_until === $last)) {
+                    $other = $same->first()->good_until ?? null;
+                    $errors["rows.{$at}.lot"] = 'This lot is on record with another date'.($other === null ? ': none' : ', '.Words::date($other))
+                        .'. Read the pack again; if it is printed so, say that the lot is new.';
+                }
+            }
+        }
+        if ($errors !== []) {
+            throw ValidationException::withMessages($errors);
+        }
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Stock;
+
+use App\Ledger\Base;
+use App\Ledger\WhenDone;
+
+/** What was done at a store's shelf. */
+final readonly class StoreReport
+{
+    /**
+     * @param  string  $id  a ULID made by the page, so that it counts once
+     * @param  list<ShelfRow>  $rows
+     * @param  string|null  $toStoreId  where pieces are moved to
+     * @param  string|null  $reason  why pieces are disposed of, or why a count differs from the record
+     */
+    public function __construct(
+        public string $id,
+        public StoreTask $task,
+        public string $storeId,
+        public WhenDone $when,
+        public Base $base,
+        public array $rows,
+        public ?string $toStoreId = null,
+        public ?string $reason = null,
+        public ?string $supplier = null,
+        public ?string $deliveryNote = null,
+    ) {
+    }
+}

@@ -199,7 +199,7 @@ final class KitRecords implements Records
                 $this->pack($record, $place, $by, $day);
             } else {
                 if ($kit->parent_kit_id === null) {
-                    $this->change->describe($kit, $record['name'], $record['scope'], $by, now(), $day);
+                    $this->change->describe($kit, $kit->code, $record['name'], $record['scope'], $by, now(), $day);
                 }
                 if ($kit->parent_kit_id === null && $kit->place_id !== $place->id) {
                     $this->change->move($kit, $place, $by, now(), $day);

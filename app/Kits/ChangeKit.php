@@ -37,6 +37,9 @@ final class ChangeKit
     {
         Transaction::run(function () use ($kit, $to, $by, $at, $day): void {
             $kit = $this->lock($kit);
+            if ($to->retired_on !== null) {
+                throw ValidationException::withMessages(['place_id' => "{$to->name} is no longer used. Choose another place."]);
+            }
             // What is in a kit goes where it goes.
             $changes = [];
             foreach ($kit->whole() as $one) {
@@ -47,12 +50,20 @@ final class ChangeKit
         });
     }
 
-    /** What a kit is called, and who may use what is in it where nobody is posted to its place. */
-    public function describe(Kit $kit, string $name, string $scope, User $by, CarbonInterface $at, string $day): void
+    /**
+     * Its code and name, and who may use what is in it where nobody is posted to its place. The code that it had stays its own: whoever
+     * reads the old label is led to it.
+     */
+    public function describe(Kit $kit, string $code, string $name, string $scope, User $by, CarbonInterface $at, string $day): void
     {
-        Transaction::run(function () use ($kit, $name, $scope, $by, $at, $day): void {
+        Transaction::run(function () use ($kit, $code, $name, $scope, $by, $at, $day): void {
             $kit = $this->lock($kit);
+            FormerCodes::refuseTaken([$code], $kit);
+            if ($code !== $kit->code) {
+                FormerCodes::keep($kit, $day);
+            }
             $changes = [
+                ...($code === $kit->code ? [] : [new KitChanged($kit->id, 'code', $kit->code, $code)]),
                 ...($name === $kit->name ? [] : [new KitChanged($kit->id, 'name', $kit->name, $name)]),
                 ...($scope === $kit->scope->value ? [] : [new KitChanged($kit->id, 'scope', $kit->scope->value, $scope)]),
             ];

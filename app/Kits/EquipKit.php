@@ -11,6 +11,7 @@ use App\Designs\Models\Design;
 use App\Designs\Models\DesignEdition;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
+use App\Kits\Models\Place;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationIdIsTaken;
@@ -51,6 +52,11 @@ final class EquipKit
                 $this->record->known($report->id, OperationKind::Equip, $by, [$known->id]);
 
                 return $known->code === $report->code && $known->edition->design_id === $report->designId ? $known : throw new OperationIdIsTaken;
+            }
+            FormerCodes::refuseTaken([$report->code]);
+            $place = Place::query()->where('id', $report->placeId)->sharedLock()->firstOrFail();
+            if ($place->retired_on !== null) {
+                throw ValidationException::withMessages(['place_id' => "{$place->name} is no longer used. Choose another place."]);
             }
             $kit = $this->make($report);
             $movements = $contents === null ? [] : $contents($kit);

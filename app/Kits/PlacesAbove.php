@@ -33,6 +33,12 @@ final class PlacesAbove
         }
     }
 
+    /** The tree has changed: it is read anew. */
+    public function forget(): void
+    {
+        $this->places = [];
+    }
+
     public function of(string $id): PlaceAbove
     {
         $this->readAhead([$id]);

@@ -42,8 +42,11 @@ final class Find
         $byCode = DB::table('kits')->where('code', 'like', $words->beginning())->orderBy('code')->limit(self::EACH)
             ->select(['id', DB::raw('0 AS later')]);
         $byName = $words->among(DB::table('kits'), 'name')->limit(self::EACH)->select(['id', DB::raw('1 AS later')]);
+        // An old label leads to the kit that had its code.
+        $byFormer = DB::table('former_codes')->where('code', 'like', $words->beginning())->orderBy('code')->limit(self::EACH)
+            ->select(['kit_id as id', DB::raw('0 AS later')]);
         $kits = DB::table('kits')->join('places', 'places.id', '=', 'kits.place_id')
-            ->joinSub($byCode->unionAll($byName), 'found', 'found.id', '=', 'kits.id')
+            ->joinSub($byCode->unionAll($byFormer)->unionAll($byName), 'found', 'found.id', '=', 'kits.id')
             ->groupBy('kits.id', 'kits.code', 'kits.name', 'places.path', 'kits.retired_on')
             ->orderByRaw('MIN(found.later)')->orderBy('kits.code')->limit(self::EACH)
             ->get(['kits.code', 'kits.name', 'places.path', 'kits.retired_on']);

@@ -19,6 +19,7 @@ const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
+const TreePage = lazy(() => import('./pack/TreePage'));
 const KitPage = lazy(() => import('./pack/KitPage'));
 const AdoptionPage = lazy(() => import('./pack/AdoptionPage'));
 const EquipPage = lazy(() => import('./pack/EquipPage'));
@@ -81,6 +82,7 @@ export const router = createBrowserRouter([
                     { path: '/items', element: part(<ItemsPage />) },
                     { path: '/items/:code', element: part(<ItemPage />) },
                     { path: '/kits', element: part(<PlacesPage />) },
+                    { path: '/places', element: part(<TreePage />) },
                     { path: '/kits/new', element: part(<EquipPage />) },
                     { path: '/kits/:code', element: part(<KitPage />) },
                     { path: '/waiting', element: part(<WaitingPage />) },

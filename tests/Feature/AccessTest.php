@@ -35,6 +35,8 @@ final class AccessTest extends TestCase
         'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
+        'places.keep' => ['lead'], 'places.order' => ['lead'], 'places.retire' => ['lead'], 'places.merging' => ['lead'], 'places.merge' => ['lead'],
+        'kits.codes' => ['lead'], 'kits.several' => ['lead'], 'kits.change' => ['lead'], 'kits.retire' => ['lead'],
         'stores.keep' => ['lead'], 'stores.retire' => ['lead'], 'stores.work' => ['lead', 'keeper'], 'stores.history' => self::ALL, 'to-buy' => self::ALL,
         'kit-tasks' => self::ALL, 'kit-tasks.give' => ['lead'], 'kit-tasks.close' => ['lead', 'keeper'], 'kits.responsible' => ['lead'], 'accounts.choices' => ['lead', 'keeper'],
         'kits.store' => ['lead'], 'operations.copy' => ['lead', 'keeper', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],
@@ -124,7 +126,7 @@ final class AccessTest extends TestCase
             '{device}' => $this->ulid(), '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
-            '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
+            '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');
     }
 }

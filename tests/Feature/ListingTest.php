@@ -36,7 +36,7 @@ final class ListingTest extends TestCase
         $this->actAs('member');
         Artisan::call('fleet:make', ['kits' => 117]);
         $this->app?->call([new JudgeMarked, 'handle']);
-        $expected = DB::table('kits')->join('places', 'places.id', '=', 'kits.place_id')->whereNull('retired_on')->whereNull('parent_kit_id')
+        $expected = DB::table('kits')->join('places', 'places.id', '=', 'kits.place_id')->whereNull('kits.retired_on')->whereNull('parent_kit_id')
             ->orderBy('walk_order')->orderBy('code')->pluck('code')->all();
         $read = [];
         foreach ([1, 2, 3] as $page) {

@@ -122,8 +122,8 @@ final class FinishedCheck extends FormRequest
          * } $valid
          */
         $valid = $this->validated();
-        $kit = Kit::query()->where('code', $valid['kit'])
-            ->first() ?? throw ValidationException::withMessages(['kit' => 'There is no kit with this code.']);
+        $kit = Kit::coded($valid['kit'])
+            ?? throw ValidationException::withMessages(['kit' => 'There is no kit with this code.']);
 
         return new CheckReport(
             Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit), $valid['signed'],

@@ -23,6 +23,8 @@ final readonly class PlaceResource
         public string $path,
         #[OA\Property(description: 'kits that are there, without what lies below it')]
         public int $kits,
+        #[OA\Property(format: 'date', description: 'since when it is no longer used')]
+        public ?string $retired_on = null,
     ) {
     }
 }

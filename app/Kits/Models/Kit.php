@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\BelongsToMany;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Due\Seal;
 use Sarcina\Core\Kit\Scope;
 
@@ -61,6 +62,24 @@ final class Kit extends Model
 
     protected $guarded = [];
 
+    /** By the code on its label, also by one that it had before; null where no kit has or had it. */
+    public static function coded(string $code): ?self
+    {
+        return self::query()->where('code', $code)->first()
+            ?? self::query()->whereIn('id', DB::table('former_codes')->where('code', $code)->select('kit_id'))->first();
+    }
+
+    /**
+     * An old label leads to the kit that had its code.
+     *
+     * @param  mixed  $value
+     * @param  string|null  $field
+     */
+    public function resolveRouteBinding($value, $field = null): ?self
+    {
+        return ($field ?? 'code') === 'code' && is_string($value) ? self::coded($value) : self::query()->where((string) $field, $value)->first();
+    }
+
     /** Held for this transaction with the modules in it, as they are now. */
     public static function locked(string $id): self
     {
@@ -102,7 +121,7 @@ final class Kit extends Model
     /** @return Builder<self> in service, and not a module in another */
     public static function byThemselves(): Builder
     {
-        return self::query()->where('retired_on', null)->where('parent_kit_id', null);
+        return self::query()->where('kits.retired_on', null)->where('kits.parent_kit_id', null);
     }
 
     /** @return array<string, string> */

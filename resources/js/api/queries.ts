@@ -21,6 +21,23 @@ export const questions = {
             queryKey: ['store-history', store],
             queryFn: () => ask(api.GET('/stores/{store}/history', { params: { path: { store } } })),
         }),
+    places: (q: string, page: number) =>
+        queryOptions({
+            queryKey: ['places', 'tree', q, page],
+            queryFn: () => ask(api.GET('/places', { params: { query: { q, page } } })),
+        }),
+    merging: (place: string) =>
+        queryOptions({
+            queryKey: ['merging', place],
+            queryFn: () => ask(api.GET('/places/{place}/merging', { params: { path: { place } } })),
+            staleTime: 0,
+        }),
+    freeCodes: (count: number, like: string) =>
+        queryOptions({
+            queryKey: ['free-codes', count, like],
+            queryFn: () => ask(api.GET('/choices/codes', { params: { query: { count, like } } })),
+            staleTime: 0,
+        }),
     kitTasks: (whose: 'mine' | 'all', kit?: string) =>
         queryOptions({
             queryKey: ['kit-tasks', whose, kit ?? null],

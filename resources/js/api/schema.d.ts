@@ -597,7 +597,8 @@ export interface paths {
             cookie?: never;
         };
         get: operations["readKit"];
-        put?: never;
+        /** @description Its code, name, place, and who may use what is in it. */
+        put: operations["changeKit"];
         post?: never;
         delete?: never;
         options?: never;
@@ -765,6 +766,124 @@ export interface paths {
         };
         get: operations["readPlaces"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/choices/codes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFreeCodes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/several": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Makes up to twenty kits of one design, all or none. */
+        post: operations["equipKits"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Takes it out of service: what is good goes to the store. */
+        put: operations["retireKit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/places/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Adds a place, or renames it or hangs it elsewhere. */
+        put: operations["keepPlace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/places/{place}/order": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Puts it after another one in walking order. */
+        put: operations["orderPlace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/places/{place}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Ends the use of a place where nothing is. */
+        put: operations["retirePlace"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/places/{place}/merging": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readMerging"];
+        /** @description Makes it part of another place. */
+        put: operations["mergePlace"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2080,6 +2199,13 @@ export interface components {
             /** @description of the last operation */
             number: number;
         };
+        ChangedKit: {
+            code: string;
+            name: string;
+            place_id: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+        };
         /** @description Pieces of one lot in one condition in one pocket. */
         ContentResource: {
             pocket_id: string;
@@ -2140,6 +2266,12 @@ export interface components {
             kit_name: string;
             entries: components["schemas"]["HistoryEntry"][];
             before: number | null;
+        };
+        KeptPlace: {
+            name: string;
+            /** @enum {string} */
+            kind: "site" | "building" | "floor" | "spot" | "vehicle" | "person";
+            parent_id: string | null;
         };
         /** @description A kit: what it is, what is in it, and whether it is ready. */
         KitResource: {
@@ -2230,6 +2362,19 @@ export interface components {
             name: string;
             place: string;
         };
+        /** @description What follows a place that is merged into another. */
+        MergingResource: {
+            /** @description codes */
+            kits: string[];
+            stores: string[];
+            /** @description that lie in it */
+            places: string[];
+            postings: number;
+            /** @description shifts for which it asks for first aiders */
+            cover_needs: number;
+            /** @description of assessments that are not signed yet */
+            areas: string[];
+        };
         /** @description The kit that another is a module in. */
         ModuleOf: {
             code: string;
@@ -2268,6 +2413,18 @@ export interface components {
             /** @enum {string} */
             scope: "anyone" | "first_aider" | "trained" | "clinician";
         };
+        NewKits: {
+            design_id: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            kits: {
+                /** @description a ULID made by the page: sent twice, one kit is made */
+                id: string;
+                code: string;
+                name: string;
+                place_id: string;
+            }[];
+        };
         /** @description A place by itself. */
         PlaceRef: {
             id: string;
@@ -2284,6 +2441,11 @@ export interface components {
             path: string;
             /** @description kits that are there, without what lies below it */
             kits: number;
+            /**
+             * Format: date
+             * @description since when it is no longer used
+             */
+            retired_on: string | null;
         };
         /** @description One page of the places, in walking order. */
         PlacesResource: {
@@ -4372,6 +4534,39 @@ export interface operations {
             };
         };
     };
+    changeKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedKit"];
+            };
+        };
+        responses: {
+            /** @description The kit, judged again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readKits: {
         parameters: {
             query?: {
@@ -4742,6 +4937,250 @@ export interface operations {
                 };
             };
             /** @description Not a list that can be read */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readFreeCodes: {
+        parameters: {
+            query?: {
+                count?: number;
+                like?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Codes that follow the last one, and that no kit has or had */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+        };
+    };
+    equipKits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewKits"];
+            };
+        };
+        responses: {
+            /** @description Their codes */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    retireKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    reason: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    keepPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeptPlace"];
+            };
+        };
+        responses: {
+            /** @description The place */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    orderPlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description null: it is the first */
+                    after: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description The place */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    retirePlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The place */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readMerging: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would follow it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MergingResource"];
+                };
+            };
+        };
+    };
+    mergePlace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                place: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    into: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The place that it is part of now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlaceResource"];
+                };
+            };
+            /** @description Not accepted as entered */
             422: {
                 headers: {
                     [name: string]: unknown;

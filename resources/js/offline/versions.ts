@@ -59,6 +59,8 @@ const upgrades: Record<string, Upgrade[]> = {
             })),
         }),
     ],
+    // Kits that were entered before several could be made at once.
+    equip: [(old: object) => ({ ...old, others: [] })],
     // Restocks that were begun before their steps had an order: in before out, and what leaves waits for what goes in of the same item.
     restock: [
         (old: { steps?: OldStep[] }) => ({

@@ -16,6 +16,7 @@ import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
 import { count, sayList, sayScope } from '../ui/words';
+import { Codes } from './Codes';
 import { EQUIP, equipId, type EquipDraft } from './equip';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
@@ -25,12 +26,18 @@ const listed = { select: { native: true }, inputLabel: { shrink: true } } as con
 
 const scopes: Schemas['NewKit']['scope'][] = ['anyone', 'first_aider', 'trained', 'clinician'];
 
+const scopeOf = (scope: string) => scopes.find((one) => one === scope) ?? 'first_aider';
+
 /** A new kit: a design, a place and a code. It starts as an empty bag and is filled by restocking it. */
 export default function EquipPage() {
     const navigate = useNavigate();
     const [search] = useSearchParams();
     const id = equipId(search.get('task'));
     const { data: designs, error } = useQuery(questions.designs());
+    const { data: like } = useQuery({
+        ...questions.kit(search.get('like') ?? ''),
+        enabled: search.has('like'),
+    });
     const [begun] = useState<EquipDraft>(() => ({
         kit: {
             id: newId(),
@@ -41,6 +48,7 @@ export default function EquipPage() {
             task: search.get('task'),
             scope: 'first_aider',
         },
+        others: [],
         isWaiting: false,
         doneAt: null,
         errors: {},
@@ -56,9 +64,16 @@ export default function EquipPage() {
         }
     }, [kept, sent, sentBefore, id, navigate]);
     const draft = kept ?? begun;
-    const { kit, errors } = draft;
-    const setKit = (to: Schemas['NewKit']) =>
-        device.put(EQUIP, id, { ...draft, kit: to, errors: {}, trouble: null } satisfies EquipDraft);
+    const { errors } = draft;
+    // Like another one, until something else is chosen.
+    const alike = designs?.find((one) => one.code === like?.design)?.id ?? '';
+    const kit =
+        kept === undefined && like
+            ? { ...draft.kit, design_id: alike, place_id: like.place.id, scope: scopeOf(like.scope) }
+            : draft.kit;
+    const set = (to: Partial<EquipDraft>) =>
+        device.put(EQUIP, id, { ...draft, errors: {}, trouble: null, ...to } satisfies EquipDraft);
+    const setKit = (to: Schemas['NewKit']) => set({ kit: to });
     if (!designs) {
         return <Waiting error={error} />;
     }
@@ -74,7 +89,7 @@ export default function EquipPage() {
     });
     const submit = (event: SyntheticEvent) => {
         event.preventDefault();
-        device.put(EQUIP, id, { ...draft, isWaiting: true, doneAt: timeNow(), errors: {}, trouble: null });
+        device.put(EQUIP, id, { ...draft, kit, isWaiting: true, doneAt: timeNow(), errors: {}, trouble: null });
     };
     return (
         <Page title={words.equipANewKit}>
@@ -100,8 +115,16 @@ export default function EquipPage() {
                             error={errors.place_id !== undefined}
                             helperText={errors.place_id?.[0] ?? words.whereEveryoneCanSeeAnd}
                         />
-                        <TextField {...field('code', words.code, words.asPrintedOnTheLabel)} />
-                        <TextField {...field('name', words.name, words.whatPeopleCallItSuch)} />
+                        <Codes draft={draft} like={search.get('like') ?? ''} set={set}>
+                            <TextField {...field('code', words.code, words.asPrintedOnTheLabel)} />
+                        </Codes>
+                        <TextField
+                            {...field(
+                                'name',
+                                words.name,
+                                draft.others.length > 0 ? words.numbered : words.whatPeopleCallItSuch,
+                            )}
+                        />
                         <TextField
                             select
                             slotProps={listed}
@@ -118,7 +141,9 @@ export default function EquipPage() {
                         )}
                         {draft.isWaiting && <Typography role="status">{words.savedAndWaiting}</Typography>}
                         <Button type="submit" variant="contained" disabled={draft.isWaiting}>
-                            {words.equipAndFillThisKit}
+                            {draft.others.length > 0
+                                ? words.equipSeveral(draft.others.length + 1)
+                                : words.equipAndFillThisKit}
                         </Button>
                     </Box>
                 </Sheet>

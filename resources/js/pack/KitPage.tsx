@@ -20,6 +20,7 @@ import { SealDialog } from './SealDialog';
 import { Unsettled } from './Unsettled';
 import { VerdictSheet } from './VerdictSheet';
 import { TwoColumns } from '../ui/TwoColumns';
+import { KitSettings } from './KitSettings';
 import { WhoAnswers } from './KitTasks';
 import { words } from './words';
 
@@ -75,6 +76,7 @@ export default function KitPage() {
                 </>
             }
         >
+            {kit.code !== code && <Notice>{words.nowCalled(code, kit.code)}</Notice>}
             {kit.retired_on && (
                 <Notice>
                     <strong>
@@ -124,7 +126,7 @@ export default function KitPage() {
 }
 
 function Facts({ kit }: { kit: Schemas['KitResource'] }) {
-    const { timeZone } = useSession();
+    const { may, timeZone } = useSession();
     const mass =
         kit.verdict.max_mass_g === null
             ? `${kit.verdict.mass_g} g`
@@ -195,6 +197,11 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                     , edition {kit.list.edition}
                 </dd>
             </Box>
+            {may('equip') && !kit.retired_on && !kit.module_of && (
+                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
+                    <KitSettings kit={kit} />
+                </Box>
+            )}
         </Sheet>
     );
 }

@@ -53,6 +53,9 @@ export default function PlacesPage() {
             beside={
                 <>
                     {may('export') && <ExportSheet listing={listing} path="/kits" />}
+                    <Button component={Link} to="/places">
+                        {words.places}
+                    </Button>
                     {may('equip') && (
                         <Button component={Link} to="/kits/new" variant="contained">
                             {words.equipANewKit}

@@ -3,17 +3,35 @@ import type { Outgoing, Sender } from '../offline/outbox';
 
 export const EQUIP = 'equip';
 
-/** A new kit as it is entered, kept on this device until the server has it. */
+/** A new kit as it is entered, kept on this device until the server has it; with others of its kind, each with a code of its own. */
 export interface EquipDraft extends Outgoing {
     kit: Schemas['NewKit'];
+    others: { id: string; code: string }[];
 }
 
 export const equipId = (task: string | null) => `${EQUIP}:${task ?? 'new'}`;
 
 export const equipSender: Sender<EquipDraft> = {
     kind: EQUIP,
-    send: async ({ kit }) => {
-        const made = await ask(api.POST('/kits', { body: kit }));
-        return `/kits/${made.code}/restock`;
+    send: async ({ kit, others }) => {
+        if (others.length === 0) {
+            const made = await ask(api.POST('/kits', { body: kit }));
+            return `/kits/${made.code}/restock`;
+        }
+        await ask(
+            api.POST('/kits/several', {
+                body: {
+                    design_id: kit.design_id,
+                    scope: kit.scope,
+                    kits: [{ id: kit.id, code: kit.code }, ...others].map(({ id, code }) => ({
+                        id,
+                        code,
+                        name: `${kit.name} ${code}`.slice(0, 120),
+                        place_id: kit.place_id,
+                    })),
+                },
+            }),
+        );
+        return `/kits?place=${kit.place_id}`;
     },
 };

@@ -1,0 +1,124 @@
+import Button from '@mui/material/Button';
+import { useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, ask, type Schemas } from '../api/client';
+import { questions } from '../api/queries';
+import { Choose, Write } from '../ui/Fields';
+import { FormDialog } from '../ui/FormDialog';
+import { SearchPlace } from '../ui/Search';
+import { sayScope } from '../ui/words';
+import { words } from './words';
+
+type Kit = Schemas['KitResource'];
+
+const scopes = ['anyone', 'first_aider', 'trained', 'clinician'] as const;
+
+/** What a lead does with a kit as such: its code, name and place, another one like it, its end. */
+export function KitSettings({ kit }: { kit: Kit }) {
+    return (
+        <>
+            <ChangeKit kit={kit} />
+            <Button component={Link} to={`/kits/new?like=${kit.code}`}>
+                {words.anotherLikeIt}
+            </Button>
+            <RetireKit kit={kit} />
+        </>
+    );
+}
+
+function ChangeKit({ kit }: { kit: Kit }) {
+    const client = useQueryClient();
+    const navigate = useNavigate();
+    const [typed, setTyped] = useState({ code: '', name: '', place_id: '', scope: 'first_aider' });
+    return (
+        <FormDialog
+            word={words.renameOrMove}
+            title={`${kit.code} ${kit.name}`}
+            done={words.save}
+            onOpen={() => setTyped({ code: kit.code, name: kit.name, place_id: kit.place.id, scope: kit.scope })}
+            save={async () => {
+                const changed = await ask(
+                    api.PUT('/kits/{kit}', {
+                        params: { path: { kit: kit.code } },
+                        body: {
+                            ...typed,
+                            name: typed.name.trim(),
+                            scope: scopes.find((one) => one === typed.scope) ?? 'first_aider',
+                        },
+                    }),
+                );
+                client.setQueryData(questions.kit(changed.code).queryKey, changed);
+                await client.invalidateQueries();
+                void navigate(`/kits/${changed.code}`, { replace: true });
+            }}
+        >
+            {(problem) => (
+                <>
+                    <Write
+                        label={words.code}
+                        value={typed.code}
+                        onWrite={(code) => setTyped({ ...typed, code: code.toUpperCase() })}
+                        problem={problem?.at('code')}
+                        help={words.oldCodeStays}
+                    />
+                    <Write
+                        label={words.name}
+                        value={typed.name}
+                        onWrite={(name) => setTyped({ ...typed, name })}
+                        problem={problem?.at('name')}
+                    />
+                    <SearchPlace
+                        label={words.place}
+                        value={typed.place_id}
+                        onChoose={(place_id) => setTyped({ ...typed, place_id })}
+                        error={problem?.at('place_id') !== undefined}
+                        helperText={problem?.at('place_id')}
+                    />
+                    <Choose
+                        label={words.forWord}
+                        value={typed.scope}
+                        onChoose={(scope) => setTyped({ ...typed, scope })}
+                        options={scopes.map((scope) => [scope, sayScope(scope)] as const)}
+                        helperText={words.whereNobodyIsPosted}
+                    />
+                </>
+            )}
+        </FormDialog>
+    );
+}
+
+function RetireKit({ kit }: { kit: Kit }) {
+    const client = useQueryClient();
+    const [reason, setReason] = useState('');
+    return (
+        <FormDialog
+            word={words.takeOutOfService}
+            title={words.takeOutOfServiceOf(kit.code)}
+            done={words.takeOutOfService}
+            isReady={reason.trim() !== ''}
+            onOpen={() => setReason('')}
+            save={async () => {
+                const retired = await ask(
+                    api.PUT('/kits/{kit}/retirement', {
+                        params: { path: { kit: kit.code } },
+                        body: { reason: reason.trim() },
+                    }),
+                );
+                client.setQueryData(questions.kit(kit.code).queryKey, retired);
+                await client.invalidateQueries();
+            }}
+        >
+            {(problem) => (
+                <Write
+                    label={words.reason}
+                    value={reason}
+                    onWrite={setReason}
+                    problem={problem?.at('reason') ?? problem?.at('kit')}
+                    help={words.whatIsGoodGoes}
+                    slotProps={{ htmlInput: { maxLength: 200 } }}
+                />
+            )}
+        </FormDialog>
+    );
+}

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** Kits as a lead keeps them: renamed, given another code, moved, ended, and twenty made at once. */
+final class KitRecordTest extends TestCase
+{
+    public function test_a_kit_is_renamed_moved_and_given_another_code_and_its_old_label_leads_to_it(): void
+    {
+        $kit = $this->actAs('lead')->readKit('QH-06');
+        $to = DB::table('places')->where('name', 'Arid house')->value('id');
+        $change = ['code' => 'QH-61', 'name' => 'Bench box', 'place_id' => $to, 'scope' => 'first_aider'];
+        $this->putJson('/api/kits/QH-06', $change)->assertOk()->assertJson(['code' => 'QH-61', 'name' => 'Bench box', 'place' => ['path' => 'Glasshouses, Arid house']]);
+        $this->getJson('/api/kits/QH-06')->assertOk()->assertJson(['id' => $kit['id'], 'code' => 'QH-61']);
+        $this->assertSame('/kits/QH-61', $this->getJson('/api/find?q=QH-06')->json('found.0.href'));
+        // A check that was begun under the old label is still taken.
+        $this->finish($this->asRecorded(['code' => 'QH-06'] + $this->readKit('QH-61')))->assertOk();
+        $titles = array_column($this->getJson('/api/kits/QH-61/history')->json('entries'), 'title');
+        $this->assertSame(['Full check', 'Moved', 'Changed'], array_slice($titles, 0, 3));
+        $this->artisan('ledger:verify')->assertSuccessful();
+
+        // Nobody else gets the old code; the kit itself may have it back.
+        $this->putJson('/api/kits/QH-05', ['code' => 'QH-06', 'name' => 'X', 'place_id' => $to, 'scope' => 'first_aider'])->assertUnprocessable()
+            ->assertJsonPath('errors.code.0', 'QH-61 had this code before: an old label would lead to the wrong kit. Choose one that no kit had.');
+        $this->putJson('/api/kits/QH-05', ['code' => 'QH-01', 'name' => 'X', 'place_id' => $to, 'scope' => 'first_aider'])->assertUnprocessable()
+            ->assertJsonPath('errors.code.0', 'Another kit has this code. Choose one that is free.');
+        $this->putJson('/api/kits/QH-61', ['code' => 'QH-06'] + $change)->assertOk()->assertJsonPath('code', 'QH-06');
+        $this->assertSame('QH-06', $this->getJson('/api/kits/QH-61')->json('code'));
+    }
+
+    public function test_twenty_kits_are_made_at_once_with_codes_that_follow_all_or_none(): void
+    {
+        $this->actAs('lead');
+        $codes = $this->getJson('/api/choices/codes?count=20')->assertOk()->json();
+        $this->assertSame(['QH-19', 'QH-38'], [$codes[0], $codes[19]]);
+        $this->assertSame(['QH-G6'], $this->getJson('/api/choices/codes?like=QH-G2')->json());
+        $place = DB::table('places')->where('name', 'Arid house')->value('id');
+        $design = DB::table('designs')->where('code', 'walk-pouch')->value('id');
+        $body = ['design_id' => $design, 'scope' => 'first_aider', 'kits' => array_map(fn (string $code): array => [
+            'id' => $this->ulid(), 'code' => $code, 'name' => "Pouch {$code}", 'place_id' => $place,
+        ], $codes)];
+        $wrong = $body;
+        $wrong['kits'][7]['code'] = 'QH-01';
+        $this->postJson('/api/kits/several', $wrong)->assertUnprocessable()->assertJsonPath('errors', ['kits.7.code' => ['Another kit has this code. Choose one that is free.']]);
+        $this->assertSame(0, DB::table('kits')->where('name', 'like', 'Pouch QH%')->count(), 'None is made.');
+        foreach ([1, 2] as $time) {
+            $this->assertSame($codes, $this->postJson('/api/kits/several', $body)->assertCreated()->json());
+            $this->assertSame(20, DB::table('kits')->where('name', 'like', 'Pouch QH%')->count(), "Sent {$time} times.");
+        }
+        $this->assertSame('not_ready', $this->readKit('QH-19')['verdict']['verdict'], 'An empty bag is not ready.');
+        $body['kits'][] = ['id' => $this->ulid(), 'code' => 'QH-99', 'name' => 'One more', 'place_id' => $place];
+        $this->postJson('/api/kits/several', $body)->assertUnprocessable()->assertJsonPath('errors.kits.0', 'At most 20 kits at once.');
+    }
+
+    public function test_a_kit_is_taken_out_of_service_with_a_reason_and_its_pieces_go_to_the_store(): void
+    {
+        $this->actAs('lead')->putJson('/api/kits/QH-15/retirement', ['reason' => ''])->assertUnprocessable();
+        $this->putJson('/api/kits/QH-15/retirement', ['reason' => 'The pouch tore'])->assertOk()->assertJsonPath('retired_on', now()->setTimezone('Europe/London')->toDateString());
+        $this->assertSame(0, DB::table('holdings')->where('kit_id', $this->kit('QH-15')->id)->count());
+        $this->assertNotContains('QH-15', array_column($this->getJson('/api/kits?q=pouch')->json('kits'), 'code'));
+        $this->putJson('/api/kits/QH-15/retirement', ['reason' => 'Again'])->assertUnprocessable();
+        $this->artisan('ledger:verify')->assertSuccessful();
+    }
+}

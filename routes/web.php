@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Accounts\Http\ActiveAccount;
+use App\Accounts\Http\LinkController;
 use App\Accounts\Http\SessionController;
+use App\Accounts\Http\SetupController;
 use App\Support\Http\OpenApiController;
 use App\Support\Http\PageController;
 use Illuminate\Support\Facades\Route;
@@ -14,7 +17,13 @@ Route::prefix('api')->group(function (): void {
     Route::delete('session', [SessionController::class, 'destroy'])->name('session.destroy');
 
     // Every route of an area names what its caller must be allowed to do.
-    Route::middleware('auth')->group(function (): void {
+    Route::get('setup', [SetupController::class, 'show'])->name('setup.show');
+    Route::post('setup', [SetupController::class, 'store'])->middleware('throttle:sign-in')->name('setup.store');
+    Route::get('links/{secret}', [LinkController::class, 'show'])->middleware('throttle:sign-in')->name('links.show');
+    Route::post('links/{secret}', [LinkController::class, 'use'])->middleware('throttle:sign-in')->name('links.use');
+    Route::post('password-links', [LinkController::class, 'password'])->middleware('throttle:sign-in')->name('links.password');
+
+    Route::middleware(['auth', ActiveAccount::class])->group(function (): void {
         foreach (glob(__DIR__.'/api/*.php') ?: [] as $area) {
             require $area;
         }

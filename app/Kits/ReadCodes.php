@@ -19,7 +19,7 @@ final class ReadCodes
             static fn (mixed $code): string => is_scalar($code) ? (string) $code : '',
             [...DB::table('kits')->pluck('code')->all(), ...DB::table('former_codes')->pluck('code')->all()],
         );
-        $prefix = self::prefix($like) ?? self::commonest($taken);
+        $prefix = self::prefix($like) ?? self::commonest(array_values($taken));
         $highest = 0;
         $digits = 2;
         foreach ($taken as $code) {

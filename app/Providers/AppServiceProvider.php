@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Providers;
 
+use App\Accounts\Mail\TrayTransport;
 use App\Accounts\Models\Organisation;
 use App\Accounts\SharedSessions;
 use App\Ledger\CheckpointFiles;
@@ -16,6 +17,7 @@ use Illuminate\Database\Connection;
 use Illuminate\Database\DatabaseManager;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
@@ -54,6 +56,7 @@ final class AppServiceProvider extends ServiceProvider
             config()->integer('session.lifetime'),
             $app,
         ));
+        Mail::extend('tray', static fn (): TrayTransport => new TrayTransport);
         $workers = new Workers;
         Queue::looping(static fn () => $workers->isAlive());
         // A policy stands in its area, beside the models' folder.

@@ -3,7 +3,7 @@
 use_instance() {
     instance=$1
     # Far apart, so that instances that start at once do not reach for one port; below the ports that outgoing connections take.
-    case "$instance" in main) db_from=13600 ;; test) db_from=13700 ;; bench) db_from=13800 ;; *) db_from=13900 ;; esac
+    case "$instance" in main) db_from=13600 ;; own) db_from=13500 ;; test) db_from=13700 ;; bench) db_from=13800 ;; *) db_from=13900 ;; esac
     var="$here/var/$instance"
     port=$2
     [ -f "$var/port" ] && port=$(cat "$var/port")
@@ -16,6 +16,44 @@ use_instance() {
     export SARCINA_VAR="$var"
     export APP_CONFIG_CACHE="$var/config.php" APP_ROUTES_CACHE="$var/routes.php" APP_EVENTS_CACHE="$var/events.php"
 }
+
+# choose_instance [--own …]: the demo, or one's own organisation. What was said of listening before holds until it is said anew.
+choose_instance() {
+    local word
+    instance=main
+    for word in "$@"; do [ "$word" != --own ] || instance=own; done
+    listen= cert= key=
+    if [ "$instance" = own ]; then use_instance own 8090; else use_instance main 8080; fi
+    [ ! -f "$var/listen" ] || . "$var/listen"
+}
+
+# Beyond this machine nobody listens without TLS: passwords and records would go in the clear.
+check_listening() {
+    case "${listen:-127.0.0.1}" in 127.*|localhost|::1) ;; *)
+        if [ "$instance" != own ]; then
+            echo "The demo is served to this machine alone: its passwords are known. Use start --own." >&2
+            exit 64
+        fi
+        if [ -z "$cert" ] || [ -z "$key" ]; then
+            echo "Beyond this machine Sarcina is served by TLS alone: give --cert FILE --key FILE with --listen (docs/operating.md says how to make them)." >&2
+            exit 64
+        fi
+        ;;
+    esac
+    if [ -n "$cert$key" ]; then
+        if ! [ -r "$cert" ] || ! [ -r "$key" ]; then
+            echo "The certificate or its key cannot be read: --cert ${cert:-is missing}, --key ${key:-is missing}." >&2
+            exit 64
+        fi
+        if [ "$(openssl x509 -in "$cert" -noout -pubkey 2>/dev/null)" != "$(openssl pkey -in "$key" -pubout 2>/dev/null)" ]; then
+            echo "This key does not belong to this certificate." >&2
+            exit 64
+        fi
+    fi
+    (umask 077; printf 'listen=%q cert=%q key=%q\n' "$listen" "$cert" "$key" > "$var/listen")
+}
+
+is_set_up() { [ "$(mariadb --no-defaults --socket="$sockets/db.sock" -N -e 'SELECT COUNT(*) FROM sarcina.organisations')" != 0 ]; }
 
 alive() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
 
@@ -69,7 +107,7 @@ start_database() {
         (umask 077
         cat > "$var/.env" <<ENV
 APP_NAME=Sarcina
-APP_ENV=$([ "$instance" = main ] && echo production || echo "$instance")
+APP_ENV=$(case "$instance" in main|own) echo production ;; *) echo "$instance" ;; esac)
 APP_KEY=base64:$(head -c 32 /dev/urandom | base64)
 APP_DEBUG=false
 DB_PASSWORD=$(random_word)
@@ -121,7 +159,7 @@ prepare_application() {
     grep -q "^DB_PORT=$DB_PORT$" "$var/.env" || { sed -i '/^DB_PORT=/d' "$var/.env"; echo "DB_PORT=$DB_PORT" >> "$var/.env"; }
     rm -f "$APP_CONFIG_CACHE" "$APP_ROUTES_CACHE" "$APP_EVENTS_CACHE"
     # Nobody's record lies in the instances of tests and measurements: they are made anew.
-    [ "$instance" = main ] || as_owner php artisan database:fits >/dev/null || empty_database
+    case "$instance" in main|own) ;; *) as_owner php artisan database:fits >/dev/null || empty_database ;; esac
     as_owner php artisan database:fits || exit 1
     local migrated
     migrated=$(as_owner php artisan migrate --force --database=owner) || { echo "$migrated" >&2; exit 1; }
@@ -154,12 +192,23 @@ load_demo_once() { [ -f "$var/demo-loaded" ] || load_demo; }
 
 start_server() {
     stop_server
-    if (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; then
+    listen=${listen:-127.0.0.1}
+    if (exec 3<>"/dev/tcp/$listen/$port") 2>/dev/null; then
         echo "Port $port is taken; choose another with --port." >&2
         exit 1
     fi
     echo "$port" > "$var/port"
-    url="http://127.0.0.1:$port"
+    local tls= ssl=
+    url="http://$listen:$port"
+    if [ -n "${cert:-}" ]; then
+        url="https://$listen:$port"
+        tls=" ssl"
+        ssl="ssl_certificate $cert; ssl_certificate_key $key; ssl_protocols TLSv1.2 TLSv1.3; error_page 497 https://\$http_host\$request_uri;"
+    fi
+    # Links in mails and the mark that a cookie goes by TLS alone follow the address that it is served at.
+    sed -i '/^APP_URL=/d; /^SESSION_SECURE=/d' "$var/.env"
+    printf 'APP_URL=%s\nSESSION_SECURE=%s\n' "$url" "$([ -n "$tls" ] && echo true || echo false)" >> "$var/.env"
+    php artisan config:cache --quiet
     local as_root=
     [ "$(id -u)" -ne 0 ] || as_root="user = root
 group = root"
@@ -217,7 +266,8 @@ http {
     gzip_types application/javascript text/css application/json image/svg+xml;
     gzip_min_length 1024;
     server {
-        listen 127.0.0.1:$port;
+        listen $listen:$port$tls;
+        $ssl
         root $here/public;
         location /build/ {
             add_header Cache-Control "public, max-age=31536000, immutable";
@@ -231,6 +281,7 @@ http {
             fastcgi_param SCRIPT_FILENAME $here/public/index.php;
             fastcgi_param SCRIPT_NAME /index.php;
             fastcgi_param HTTP_HOST \$http_host;
+            fastcgi_param HTTPS \$https if_not_empty;
             fastcgi_pass unix:$sockets/fpm.sock;
             fastcgi_buffers 32 16k;
             fastcgi_buffer_size 32k;
@@ -244,7 +295,7 @@ CONF
     setsid php-fpm8.2 $as_root_flag -d opcache.jit=tracing -d opcache.jit_buffer_size=64M --fpm-config "$var/fpm.conf" < /dev/null > "$var/fpm-start.log" 2>&1 || { cat "$var/fpm-start.log" >&2; exit 1; }
     setsid nginx -c "$var/nginx.conf" -e "$var/nginx.log" < /dev/null || exit 1
     local tries=0
-    until curl -fsS -o /dev/null "$url/up" 2>"$var/run/up"; do
+    until curl -fsSk -o /dev/null "$url/up" 2>"$var/run/up"; do
         tries=$((tries + 1))
         if [ $tries -gt 100 ]; then
             cat "$var/run/up" "$var/nginx.log" >&2
@@ -297,10 +348,10 @@ stop_server() {
 }
 
 say_status() {
-    if alive "$var/run/nginx.pid" && alive "$var/run/fpm.pid"; then echo "server: runs at http://127.0.0.1:$port"; else echo "server: stopped"; fi
+    if alive "$var/run/nginx.pid" && alive "$var/run/fpm.pid"; then echo "server: runs at $([ -n "${cert:-}" ] && echo https || echo http)://${listen:-127.0.0.1}:$port"; else echo "server: stopped"; fi
     if alive "$var/run/worker.pid" && alive "$var/run/clock.pid"; then echo "workers: run"; else echo "workers: stopped"; fi
     if alive "$var/run/db.pid"; then echo "database: runs on 127.0.0.1:$(cat "$var/db.port")"; else echo "database: stopped"; fi
-    if [ -f "$var/demo-loaded" ]; then echo "demo data: loaded"; else echo "demo data: not loaded"; fi
+    [ "$instance" = own ] || if [ -f "$var/demo-loaded" ]; then echo "demo data: loaded"; else echo "demo data: not loaded"; fi
 }
 
 sign_ins() {

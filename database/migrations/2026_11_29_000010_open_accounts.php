@@ -41,6 +41,13 @@ return new class extends Migration
             $table->dateTime('used_at')->nullable();
             $table->dateTime('withdrawn_at')->nullable();
         });
+        // Lets in who sets the organisation up, once.
+        Schema::create('setup_codes', function (Blueprint $table): void {
+            $table->id();
+            $table->char('hash', 64)->charset('ascii')->collation('ascii_bin');
+            $table->dateTime('until');
+            $table->unsignedTinyInteger('tries')->default(0);
+        });
         // What would have gone to a mail server.
         Schema::create('mail_tray', function (Blueprint $table): void {
             $table->id();

@@ -33,9 +33,10 @@ final class ListLoader
         }
     }
 
-    public function house(): void
+    /** @param  list<string>  $files */
+    public function house(array $files = ['reference/house-lists.json', 'demo/house-lists.json']): void
     {
-        foreach (['reference/house-lists.json', 'demo/house-lists.json'] as $file) {
+        foreach ($files as $file) {
             foreach (DemoFiles::json($file)['lists'] as $list) {
                 $this->load([
                     'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'],

@@ -13,7 +13,7 @@ use Tests\TestCase;
 /** Walks every route of the API by every role. */
 final class AccessTest extends TestCase
 {
-    private const OPEN = ['openapi', 'session.show', 'session.store', 'session.destroy', 'api.none'];
+    private const OPEN = ['openapi', 'session.show', 'session.store', 'session.destroy', 'api.none', 'setup.show', 'setup.store', 'links.show', 'links.use', 'links.password'];
 
     private const ALL = ['lead', 'keeper', 'member', 'auditor'];
 
@@ -35,6 +35,9 @@ final class AccessTest extends TestCase
         'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'restocks.store' => ['lead', 'keeper'],
+        'accounts' => ['lead'], 'accounts.invite' => ['lead'], 'accounts.withdraw' => ['lead'], 'accounts.change' => ['lead'], 'accounts.deactivate' => ['lead'],
+        'accounts.activate' => ['lead'], 'accounts.factor' => ['lead'], 'mail' => ['lead'],
+        'account' => self::ALL, 'account.password' => self::ALL, 'account.sessions' => self::ALL, 'account.factor.begin' => self::ALL, 'account.factor.set' => self::ALL, 'account.factor.remove' => self::ALL,
         'places.keep' => ['lead'], 'places.order' => ['lead'], 'places.retire' => ['lead'], 'places.merging' => ['lead'], 'places.merge' => ['lead'],
         'kits.codes' => ['lead'], 'kits.several' => ['lead'], 'kits.change' => ['lead'], 'kits.retire' => ['lead'],
         'stores.keep' => ['lead'], 'stores.retire' => ['lead'], 'stores.work' => ['lead', 'keeper'], 'stores.history' => self::ALL, 'to-buy' => self::ALL,
@@ -126,7 +129,7 @@ final class AccessTest extends TestCase
             '{device}' => $this->ulid(), '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
-            '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
+            '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{account}' => $this->person('member')->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Accounts\Http;
 
 use App\Accounts\Models\Organisation;
+use App\Judging\KitStates;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
 use OpenApi\Attributes as OA;
@@ -29,9 +30,13 @@ final class OrganisationController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: OrganisationSettings::class))]
     #[OA\Response(response: 200, description: 'As it is now', content: new OA\JsonContent(ref: OrganisationResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function change(OrganisationSettings $request, Organisation $organisation): JsonResponse
+    public function change(OrganisationSettings $request, Organisation $organisation, KitStates $states): JsonResponse
     {
-        $organisation->update($request->validated());
+        $organisation->fill($request->validated());
+        // What day it is follows the zone: what was judged is judged again.
+        $isElsewhere = $organisation->isDirty('time_zone');
+        $organisation->save();
+        $isElsewhere ? $states->mark() : null;
 
         return $this->json(self::resource($organisation));
     }
@@ -46,6 +51,7 @@ final class OrganisationController extends Controller
             $organisation->volume_unit,
             $organisation->currency,
             (int) $organisation->people_kept_days,
+            $organisation->factor_required,
         );
     }
 }

@@ -25,6 +25,8 @@ final readonly class OrganisationResource
         public string $currency,
         #[OA\Property]
         public int $people_kept_days,
+        #[OA\Property(description: 'whether everybody needs a second factor')]
+        public bool $factor_required,
     ) {
     }
 }

@@ -9,6 +9,9 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['length_unit', 'mass_unit', 'volume_unit', 'currency', 'people_kept_days'], properties: [
+    new OA\Property(property: 'name', type: 'string'),
+    new OA\Property(property: 'time_zone', type: 'string'),
+    new OA\Property(property: 'factor_required', type: 'boolean', description: 'everybody needs a second factor'),
     new OA\Property(property: 'length_unit', type: 'string', enum: ['mm', 'cm', 'in']),
     new OA\Property(property: 'mass_unit', type: 'string', enum: ['g', 'oz']),
     new OA\Property(property: 'volume_unit', type: 'string', enum: ['ml', 'floz']),
@@ -23,6 +26,9 @@ final class OrganisationSettings extends FormRequest
     public function rules(): array
     {
         return [
+            'name' => ['sometimes', 'required', 'string', 'max:120'],
+            'time_zone' => ['sometimes', 'required', 'string', 'timezone:all'],
+            'factor_required' => ['sometimes', 'boolean'],
             'length_unit' => ['required', 'in:mm,cm,in'],
             'mass_unit' => ['required', 'in:g,oz'],
             'volume_unit' => ['required', 'in:ml,floz'],
@@ -35,6 +41,8 @@ final class OrganisationSettings extends FormRequest
     public function messages(): array
     {
         return [
+            'name.*' => 'Say what the organisation is called, in at most 120 characters.',
+            'time_zone.*' => 'Choose a time zone, such as Europe/London.',
             'currency.regex' => 'Write the currency with three capital letters, such as GBP.',
             'people_kept_days.*' => 'Enter a number of days from 0 to 3650.',
         ];

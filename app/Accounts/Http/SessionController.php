@@ -6,12 +6,14 @@ namespace App\Accounts\Http;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Accounts\SecondFactor;
 use App\Kits\Models\Kit;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
@@ -28,14 +30,27 @@ final class SessionController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SignIn::class))]
     #[OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionResource::class))]
     #[OA\Response(response: 422, description: 'Wrong name or password')]
-    public function store(SignIn $request): JsonResponse
+    public function store(SignIn $request, SecondFactor $factor): JsonResponse
     {
-        if (! Auth::attempt($request->validated())) {
+        $known = ['email' => Str::lower($request->string('email')->trim()->value()), 'password' => $request->string('password')->value()];
+        $isActive = static fn ($query) => $query->where('deactivated_on', null);
+        if (! Auth::validate([...$known, $isActive])) {
             throw ValidationException::withMessages([
                 'email' => 'This email address and password do not belong together. Check both, and whether the capitals key is on.',
             ]);
         }
+        $user = User::query()->where('email', $known['email'])->firstOrFail();
+        if (SecondFactor::isSetUp($user)) {
+            $code = $request->string('code')->trim()->value();
+            if ($code === '' || ! $factor->accepts($user, $code, now())) {
+                throw ValidationException::withMessages(['code' => $code === ''
+                    ? 'Type the six figures that your authenticator app shows, or a recovery code.'
+                    : 'This code is not good: wait for the next one, or use a recovery code that was not used yet.']);
+            }
+        }
+        Auth::login($user);
         $request->session()->regenerate();
+        $user->forceFill(['signed_in_at' => now()->utc()->format('Y-m-d H:i:s')])->save();
 
         return $this->json($this->session($request));
     }
@@ -53,15 +68,20 @@ final class SessionController extends Controller
 
     private function session(Request $request): SessionResource
     {
-        $organisation = app(Organisation::class);
+        $organisation = Organisation::query()->first();
         $user = Auth::user();
+        $user = $user instanceof User && $user->isActive() ? $user : null;
 
         return new SessionResource(
-            $user instanceof User ? new UserResource($user->id, $user->name, $user->email, $user->role->value, self::may($user)) : null,
+            $user === null ? null : new UserResource(
+                $user->id, $user->name, $user->email, $user->role->value, self::may($user),
+                $organisation?->factor_required === true && ! SecondFactor::isSetUp($user),
+            ),
             (string) $request->session()->token(),
-            $organisation->name,
-            $organisation->time_zone,
-            $organisation->today(),
+            $organisation->name ?? '',
+            $organisation->time_zone ?? 'UTC',
+            $organisation?->today() ?? now()->toDateString(),
+            $organisation === null,
         );
     }
 

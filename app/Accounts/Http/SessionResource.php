@@ -21,6 +21,8 @@ final readonly class SessionResource
         public string $time_zone,
         #[OA\Property]
         public string $today,
+        #[OA\Property(description: 'whether there is no organisation yet')]
+        public bool $needs_setup,
     ) {
     }
 }

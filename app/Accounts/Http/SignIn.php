@@ -10,13 +10,15 @@ use OpenApi\Attributes as OA;
 #[OA\Schema(required: ['email', 'password'], properties: [
     new OA\Property(property: 'email', type: 'string'),
     new OA\Property(property: 'password', type: 'string'),
+    new OA\Property(property: 'code', type: 'string', nullable: true, description: 'of the second factor, or a recovery code'),
 ])]
 final class SignIn extends FormRequest
 {
     /** @return array<string, list<string>> */
     public function rules(): array
     {
-        return ['email' => ['required', 'string', 'email', 'max:190'], 'password' => ['required', 'string', 'max:200']];
+        return ['email' => ['required', 'string', 'email', 'max:190'], 'password' => ['required', 'string', 'max:200'], 'code' => ['nullable',
+            'string', 'max:40']];
     }
 
     /** @return array<string, string> */

@@ -24,6 +24,8 @@ final readonly class UserResource
         public string $role,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $may,
+        #[OA\Property(description: 'whether a second factor has to be set up before anything else')]
+        public bool $needs_factor,
     ) {
     }
 }

@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $volume_unit
  * @property string $currency
  * @property int $people_kept_days
+ * @property bool $factor_required
  */
 final class Organisation extends Model
 {
@@ -27,6 +28,12 @@ final class Organisation extends Model
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['factor_required' => 'boolean'];
+    }
 
     public static function current(): self
     {

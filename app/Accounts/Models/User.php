@@ -17,6 +17,9 @@ use Illuminate\Foundation\Auth\User as Authenticatable;
  * @property string $password
  * @property Role $role
  * @property string|null $deactivated_on
+ * @property string|null $factor_secret
+ * @property int|null $factor_used_step
+ * @property string|null $signed_in_at
  */
 final class User extends Authenticatable
 {
@@ -24,12 +27,12 @@ final class User extends Authenticatable
 
     protected $guarded = [];
 
-    protected $hidden = ['password'];
+    protected $hidden = ['password', 'factor_secret'];
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'role' => Role::class];
+        return ['password' => 'hashed', 'role' => Role::class, 'factor_used_step' => 'integer'];
     }
 
     /** Whether it may sign in and be given work; records keep its name either way. */

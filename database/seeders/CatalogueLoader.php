@@ -1,0 +1,83 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Database\Seeders;
+
+use App\Catalogue\Classes;
+use App\Catalogue\Models\Item;
+use App\Catalogue\Models\ItemClass;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+
+/** Loads the catalogue of generic items and its classes from their files. */
+final class CatalogueLoader
+{
+    /** @param  bool  $withPrices  the demo's own; nobody else pays them */
+    public function items(bool $withPrices): void
+    {
+        $rows = (new DemoFiles(CarbonImmutable::now()))->rows('items');
+        $items = [];
+        foreach ($rows as $row) {
+            $items[$row['code']] = $item = Item::query()->create([
+                'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'],
+                'count_unit' => $row['unit'], 'dated' => $row['dated'] === 'y', 'sterile' => $row['sterile'] === 'y',
+                'mass_g' => (int) $row['mass_g'], 'scope' => $row['scope'],
+                'keeps_as_reserve' => $row['reserve'] === 'y', 'only_for_trained' => $row['only_for_trained'] === 'y', 'purpose' => $row['purpose'],
+                'caution' => $row['caution'] ?: null, 'allergy' => $row['allergy'] ?: null,
+                ...self::storage($row['storage']), ...self::openedLife($row['opened']),
+            ]);
+            foreach (self::parts($row['measures'], ';') as $measure) {
+                [$name, $quantity] = explode('=', $measure);
+                $item->measures()->create(['measure' => $name, 'quantity' => $quantity]);
+            }
+            foreach (self::parts($row['packs'], ',') as $pack) {
+                [$pieces, $price] = [...explode('@', $pack), null];
+                $item->packs()->create(['pieces' => (int) $pieces, 'price' => $price === null || ! $withPrices ? null : (int) $price]);
+            }
+        }
+        foreach ($rows as $row) {
+            foreach (self::parts($row['never_for'], ';') as $class) {
+                DB::table('item_never_for')->insert(['item_id' => $items[$row['code']]->id, 'class' => $class]);
+            }
+            foreach (self::parts($row['stand_ins'], ';') as $position => $standIn) {
+                $items[$row['code']]->standIns()->attach($items[$standIn]->id, ['position' => $position]);
+            }
+            if ($row['superseded_by'] !== '') {
+                $items[$row['code']]->update(['superseded_by_id' => $items[$row['superseded_by']]->id]);
+            }
+            foreach (self::parts($row['needs'], '/') as $need) {
+                [$per, $quantity, $companions, $reason] = explode(':', $need);
+                $made = $items[$row['code']]->needs()->create(['per' => $per, 'quantity' => (int) $quantity, 'reason' => $reason]);
+                $made->companions()->attach(array_map(static fn (string $code): string => $items[$code]->id, explode(';', $companions)));
+            }
+        }
+    }
+
+    /** Every class that an item or a list names, and what lies above it. */
+    public function classes(): void
+    {
+        foreach ((new DemoFiles(CarbonImmutable::now()))->rows('classes') as $row) {
+            ItemClass::query()->create($row);
+        }
+        (new Classes)->makeAll();
+    }
+
+    /** @return array{storage_min_c?: int, storage_max_c?: int} */
+    private static function storage(string $range): array
+    {
+        return sscanf($range, '%d..%d', $least, $most) === 2 ? ['storage_min_c' => (int) $least, 'storage_max_c' => (int) $most] : [];
+    }
+
+    /** @return array{opened_life?: int, opened_life_unit?: string} */
+    private static function openedLife(string $life): array
+    {
+        return sscanf($life, '%d %s', $count, $unit) === 2 ? ['opened_life' => (int) $count, 'opened_life_unit' => (string) $unit] : [];
+    }
+
+    /** @return list<string> */
+    private static function parts(string $text, string $by): array
+    {
+        return $by === '' || $text === '' ? [] : explode($by, $text);
+    }
+}

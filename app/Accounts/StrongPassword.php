@@ -37,8 +37,7 @@ final readonly class StrongPassword implements ValidationRule
             mb_strlen($password) < self::LEAST => 'A password has at least '.self::LEAST.' characters (this one has '.mb_strlen($password).
                 '). Several words in a row are easy to remember.',
             mb_strlen($password) > self::MOST => 'A password has '.self::MOST.' characters at the most.',
-            count(array_unique(mb_str_split($plain))) < self::DIFFERENT =>
-                'This password repeats a few characters. Choose one that is harder to guess.',
+            count(array_unique(mb_str_split($plain))) < self::DIFFERENT => 'It repeats a few characters. Choose one that is harder to guess.',
             self::isCommon($plain) => 'This password is on the list of common ones, which are tried first. Choose another.',
             $this->isOwn($plain) => 'This password is little more than a name or an address. Choose one that does not follow from them.',
             default => null,

@@ -54,6 +54,12 @@ final class DesignFromList
         });
     }
 
+    /** @return list<CompartmentContent> how the lines of a list may be packed: a beginning, for people to change */
+    public static function proposal(KitList $list): array
+    {
+        return self::leaves($list->lines()->with('entries.item')->get()->all());
+    }
+
     /** @param  array<Line>  $lines */
     private static function pouch(array $lines): CompartmentContent
     {

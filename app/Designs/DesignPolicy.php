@@ -12,4 +12,9 @@ final class DesignPolicy
     {
         return true;
     }
+
+    public function plan(User $user): bool
+    {
+        return $user->role->plans();
+    }
 }

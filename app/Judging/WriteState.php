@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Judging;
 
+use App\Catalogue\SuitableItem;
 use App\Kits\Models\Kit;
 use App\Ledger\Parts\CheckFinding;
 use Illuminate\Support\Facades\DB;
@@ -16,7 +17,7 @@ use stdClass;
 /** Writes down what was judged of a kit: its state with the last day through which that holds, what was found, and the marks of the horizon. */
 final class WriteState
 {
-    public function __construct(private readonly Words $words)
+    public function __construct(private readonly Words $words, private readonly SuitableItem $suitable)
     {
     }
 
@@ -61,7 +62,7 @@ final class WriteState
         ], $judged->shifts()), 'shift');
         $this->keepRows('kit_dates', $kit, $this->dates($kit, $judged), 'id');
         $this->keepRows('kit_wants', $kit, array_map(
-            static fn (Wanted $want): array => self::want($judged, $want),
+            fn (Wanted $want): array => $this->want($judged, $want),
             $judged->advice()->wanted(),
         ), 'id');
     }
@@ -125,11 +126,13 @@ final class WriteState
     }
 
     /** @return array<string, bool|int|string|null> */
-    private static function want(Judged $judged, Wanted $want): array
+    private function want(Judged $judged, Wanted $want): array
     {
+        // Where the line names a class, the item that would be bought for it; none where the catalogue has none that is suitable.
+        $item = $want->item ?? ($want->line === null ? null : $this->suitable->best($want->line, $judged->atBest()->assignment->isUsable(...)));
         $what = $want->line === null ? implode(' or ', $want->companion->anyOf ?? []) : $judged->plan->line($want->line->id)->need;
 
-        return ['item_code' => $want->item, 'what' => mb_substr($what, 0, 160), 'pieces' => $want->pieces, 'is_critical' => (int) $want->isCritical];
+        return ['item_code' => $item, 'what' => mb_substr($what, 0, 160), 'pieces' => $want->pieces, 'is_critical' => (int) $want->isCritical];
     }
 
     /** @return list<array<string, string|null>> the marks of the horizon */

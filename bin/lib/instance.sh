@@ -363,3 +363,17 @@ Demo sign-ins, password "lantern-walk-2026" for each:
   auditor@quillhaven.example   Piet Lindqvist  auditor: reads and exports
 TXT
 }
+
+# For tests of an organisation that begins: nothing is there, and the code by which it is set up.
+begin_empty() {
+    stop_server
+    stop_database
+    rm -rf "$var/db" "$var/.env" "$var/owner" "$var/demo-loaded"
+    start_database
+    printf 'HASH_MEMORY=1024\nHASH_TIME=1\nSIGN_IN_TRIES=1000\n' >> "$var/.env"
+    port=$(free_port 8190)
+    prepare_application
+    start_server
+}
+
+setup_code() { php artisan setup:code; }

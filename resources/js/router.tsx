@@ -15,6 +15,12 @@ const CheckPage = lazy(() => import('./check/CheckPage'));
 const SignedCheckPage = lazy(() => import('./check/SignedCheckPage'));
 const RestockListPage = lazy(() => import('./restock/RestockListPage'));
 const StoreWorkPage = lazy(() => import('./restock/StoreWorkPage'));
+const StoresPage = lazy(() => import('./restock/StoresPage'));
+const DesignPage = lazy(() => import('./pack/DesignPage'));
+const AccountPage = lazy(() => import('./session/AccountPage'));
+const AccountsPage = lazy(() => import('./session/AccountsPage'));
+const MailPage = lazy(() => import('./session/MailPage'));
+const StartPage = lazy(() => import('./today/StartPage'));
 const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
@@ -78,6 +84,12 @@ export const router = createBrowserRouter([
                     { path: '/assess/:id/print', element: part(<PrintPage />) },
                     { path: '/assess/:id/work', element: part(<WorkPage />) },
                     { path: '/settings', element: part(<SettingsPage />) },
+                    { path: '/settings/people', element: part(<AccountsPage />) },
+                    { path: '/settings/mail', element: part(<MailPage />) },
+                    { path: '/account', element: part(<AccountPage />) },
+                    { path: '/start', element: part(<StartPage />) },
+                    { path: '/designs/new', element: part(<DesignPage />) },
+                    { path: '/stores', element: part(<StoresPage />) },
                     { path: '/exchange', element: part(<ExchangePage />) },
                     { path: '/items', element: part(<ItemsPage />) },
                     { path: '/items/:code', element: part(<ItemPage />) },

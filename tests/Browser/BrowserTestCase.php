@@ -7,6 +7,7 @@ namespace Tests\Browser;
 use PHPUnit\Framework\TestCase;
 use Tests\Browser\Support\Chrome;
 use Tests\Browser\Support\Visit;
+use Tests\Support\OnInstance;
 
 /** Journeys that a person would make, at the real page in headless Chromium. */
 abstract class BrowserTestCase extends TestCase
@@ -14,14 +15,14 @@ abstract class BrowserTestCase extends TestCase
     /** @var list<Chrome> */
     private array $chromes = [];
 
-    protected function atDesk(): Visit
+    protected function atDesk(?string $url = null): Visit
     {
-        return $this->visit(new Chrome(1280, 800));
+        return $this->visit(new Chrome(1280, 800), $url);
     }
 
-    protected function inHand(): Visit
+    protected function inHand(?string $url = null): Visit
     {
-        return $this->visit(new Chrome(390, 844, touch: true));
+        return $this->visit(new Chrome(390, 844, touch: true), $url);
     }
 
     protected function tearDown(): void
@@ -39,12 +40,16 @@ abstract class BrowserTestCase extends TestCase
     /** Runs functions of bin/lib/instance.sh on the instance under test. */
     protected function instance(string ...$functions): void
     {
-        exec(
-            escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1',
-            $said,
-            $exit,
-        );
+        $this->on('test', ...$functions);
+    }
+
+    /** @return list<string> what they said */
+    protected function on(string $instance, string ...$functions): array
+    {
+        [$exit, $said] = OnInstance::run($instance, ...$functions);
         $this->assertSame(0, $exit, implode("\n", $said));
+
+        return $said;
     }
 
     /** What is left to count is as recorded, pocket by pocket; then signed. */
@@ -56,10 +61,10 @@ abstract class BrowserTestCase extends TestCase
         $visit->press('Sign and finish');
     }
 
-    private function visit(Chrome $chrome): Visit
+    private function visit(Chrome $chrome, ?string $url = null): Visit
     {
         $this->chromes[] = $chrome;
 
-        return new Visit($chrome, (string) getenv('SARCINA_TEST_URL'));
+        return new Visit($chrome, $url ?? (string) getenv('SARCINA_TEST_URL'));
     }
 }

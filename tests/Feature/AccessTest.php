@@ -38,6 +38,7 @@ final class AccessTest extends TestCase
         'accounts' => ['lead'], 'accounts.invite' => ['lead'], 'accounts.withdraw' => ['lead'], 'accounts.change' => ['lead'], 'accounts.deactivate' => ['lead'],
         'accounts.activate' => ['lead'], 'accounts.factor' => ['lead'], 'mail' => ['lead'],
         'account' => self::ALL, 'account.password' => self::ALL, 'account.sessions' => self::ALL, 'account.factor.begin' => self::ALL, 'account.factor.set' => self::ALL, 'account.factor.remove' => self::ALL,
+        'designs.layout' => self::ALL, 'designs.make' => ['lead'], 'designs.retire' => ['lead'],
         'places.keep' => ['lead'], 'places.order' => ['lead'], 'places.retire' => ['lead'], 'places.merging' => ['lead'], 'places.merge' => ['lead'],
         'kits.codes' => ['lead'], 'kits.several' => ['lead'], 'kits.change' => ['lead'], 'kits.retire' => ['lead'],
         'stores.keep' => ['lead'], 'stores.retire' => ['lead'], 'stores.work' => ['lead', 'keeper'], 'stores.history' => self::ALL, 'to-buy' => self::ALL,
@@ -129,7 +130,7 @@ final class AccessTest extends TestCase
             '{device}' => $this->ulid(), '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
-            '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{account}' => $this->person('member')->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
+            '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{account}' => $this->person('member')->id, '{design}' => \App\Designs\Models\Design::query()->firstOrFail()->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Served;
 
 use Database\Seeders\DemoSeeder;
 use PHPUnit\Framework\TestCase;
+use Tests\Support\OnInstance;
 
 /** Against the served application: nginx, PHP's process manager and MariaDB as they run, with faults made on purpose. */
 abstract class ServedTestCase extends TestCase
@@ -52,11 +53,7 @@ abstract class ServedTestCase extends TestCase
     /** Runs functions of bin/lib/instance.sh on the instance under test. */
     protected function instance(string ...$functions): void
     {
-        exec(
-            escapeshellarg(dirname(__DIR__, 2).'/bin/lib/on.sh').' test '.implode(' ', array_map(escapeshellarg(...), $functions)).' 2>&1',
-            $said,
-            $exit,
-        );
+        [$exit, $said] = OnInstance::run('test', ...$functions);
         $this->assertSame(0, $exit, implode("\n", $said));
     }
 

@@ -15,6 +15,7 @@ use Illuminate\Http\Request;
 use Illuminate\Session\TokenMismatchException;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Format\InvalidDocument;
+use Symfony\Component\HttpKernel\Exception\HttpException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
@@ -93,11 +94,17 @@ final class ProblemResponse
         };
     }
 
+    /** What was said where it was refused. */
+    private static function own(Throwable $error): ?string
+    {
+        return $error instanceof HttpException && $error->getPrevious() === null && $error->getMessage() !== '' ? $error->getMessage() : null;
+    }
+
     private static function detail(Throwable $error, int $status, bool $isReading): string
     {
         return match ($status) {
             401 => 'Sign in again; what you typed is still on this page.',
-            403 => 'Your role does not allow this. Ask a lead to do it or to change your role.',
+            403 => self::own($error) ?? 'Your role does not allow this. Ask a lead to do it or to change your role.',
             404 => 'There is nothing of that name here. It may have been renamed; look for it with the finder.',
             409 => $error->getMessage(),
             419 => 'The session has ended. Sign in again; what you typed is still on this page.',
@@ -105,7 +112,7 @@ final class ProblemResponse
                 $error instanceof InvalidDocument => 'The list and what is added to it do not go together: '.
                     "{$error->problems[0]->message} Nothing was changed.",
                 $error instanceof ValidationException, $error instanceof Refused => $error->getMessage(),
-                default => 'Look at the fields that are marked.',
+                default => self::own($error) ?? 'Look at the fields that are marked.',
             },
             429 => 'Too many tries in a short time. Wait a minute, then try again.',
             default => match (true) {

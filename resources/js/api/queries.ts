@@ -15,6 +15,15 @@ export const questions = {
             queryFn: () =>
                 ask(api.GET('/today', { params: { query: { page, ...(whose === 'all' ? {} : { whose }) } } })),
         }),
+    account: () => queryOptions({ queryKey: ['account'], queryFn: () => ask(api.GET('/account')) }),
+    accounts: () => queryOptions({ queryKey: ['accounts'], queryFn: () => ask(api.GET('/accounts')) }),
+    mail: () => queryOptions({ queryKey: ['mail'], queryFn: () => ask(api.GET('/mail')) }),
+    layout: (list: string) =>
+        queryOptions({
+            queryKey: ['layout', list],
+            queryFn: () => ask(api.GET('/lists/{list}/layout', { params: { path: { list } } })),
+            enabled: list !== '',
+        }),
     toBuy: () => queryOptions({ queryKey: ['to-buy'], queryFn: () => ask(api.GET('/to-buy')) }),
     storeHistory: (store: string) =>
         queryOptions({

@@ -20,6 +20,138 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readAccounts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts/invitations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description A link that works once, for seven days. */
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts/invitations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawInvitation"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts/{account}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Its name and role; with another role its sessions end. */
+        put: operations["changeAccount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts/{account}/deactivation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Ends it: records keep the name, kits and open tasks go to somebody else. */
+        put: operations["deactivateAccount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts/{account}/activation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["activateAccount"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/accounts/{account}/factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** @description For who lost their app and codes. */
+        delete: operations["removeFactorOf"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/mail": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readMailTray"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/device-keys/{device}": {
         parameters: {
             query?: never;
@@ -30,6 +162,39 @@ export interface paths {
         get?: never;
         put: operations["readDeviceKey"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/links/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLink"];
+        put?: never;
+        post: operations["useLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/password-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Answers alike, whether there is such an account or not. */
+        post: operations["askForPassword"];
         delete?: never;
         options?: never;
         head?: never;
@@ -52,6 +217,72 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readOwnAccount"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description All other sessions end. */
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/account/factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setUpFactor"];
+        /** @description A secret for an authenticator app; nothing changes yet. */
+        post: operations["beginFactor"];
+        delete: operations["removeFactor"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/session": {
         parameters: {
             query?: never;
@@ -63,6 +294,22 @@ export interface paths {
         put?: never;
         post: operations["signIn"];
         delete: operations["signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/setup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readSetup"];
+        put?: never;
+        post: operations["setUp"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -517,6 +764,56 @@ export interface paths {
         };
         get: operations["readDesigns"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLayout"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Makes a design. The id is a ULID made by the page. */
+        put: operations["makeDesign"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{design}/retirement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Only one that no kit uses. */
+        put: operations["retireDesign"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1430,10 +1727,93 @@ export interface components {
             name: string;
             is_active: boolean;
         };
+        /** @description An account, as a lead sees it. */
+        AccountResource: {
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "lead" | "keeper" | "member" | "auditor";
+            /** Format: date */
+            deactivated_on: string | null;
+            /** @description whether a second factor is set up */
+            has_factor: boolean;
+            /** @description when they signed in last */
+            signed_in_at: string | null;
+            /** @description kits that they are responsible for */
+            kits: number;
+            /** @description open tasks that they have */
+            tasks: number;
+        };
+        AccountsResource: {
+            accounts: components["schemas"]["AccountResource"][];
+            invitations: components["schemas"]["InvitationResource"][];
+            /** @description the link of an invitation that was just made: shown this once, to hand over */
+            link: string | null;
+        };
+        ChangedAccount: {
+            name: string;
+            /** @enum {string} */
+            role: "lead" | "keeper" | "member" | "auditor";
+        };
         /** @description The key by which a person's work is locked on a device. */
         DeviceKeyResource: {
             /** @description 32 bytes, in base64 */
             key: string;
+        };
+        FactorBegun: {
+            /** @description to type into an authenticator app */
+            secret: string;
+            /** @description for the square code */
+            address: string;
+        };
+        /** @description An invitation that nobody used yet. */
+        InvitationResource: {
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "lead" | "keeper" | "member" | "auditor";
+            until: string;
+        };
+        LinkResource: {
+            /** @enum {string} */
+            kind: "invitation" | "password";
+            organisation: string;
+            name: string;
+            email: string;
+            /** @enum {string|null} */
+            role: "lead" | "keeper" | "member" | "auditor" | null;
+        };
+        MailMessage: {
+            id: number;
+            recipient: string;
+            subject: string;
+            body: string;
+            sent_at: string;
+        };
+        MailTray: {
+            /** @description whether mail goes here, because no mail server is set up */
+            is_used: boolean;
+            messages: components["schemas"]["MailMessage"][];
+        };
+        NewInvitation: {
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "lead" | "keeper" | "member" | "auditor";
+            /** @description else the link is handed over */
+            by_mail: boolean;
+        };
+        /** @description Where somebody is signed in. */
+        OpenSession: {
+            id: string;
+            /** @description the browser and the system, as far as it says */
+            device: string;
+            address: string;
+            /** Format: date-time */
+            last_used_at: string;
+            is_this: boolean;
         };
         /** @description Whose kits these are, and how measures and money are shown. */
         OrganisationResource: {
@@ -1447,8 +1827,14 @@ export interface components {
             volume_unit: "ml" | "floz";
             currency: string;
             people_kept_days: number;
+            /** @description whether everybody needs a second factor */
+            factor_required: boolean;
         };
         OrganisationSettings: {
+            name?: string;
+            time_zone?: string;
+            /** @description everybody needs a second factor */
+            factor_required?: boolean;
             /** @enum {string} */
             length_unit: "mm" | "cm" | "in";
             /** @enum {string} */
@@ -1458,6 +1844,19 @@ export interface components {
             currency: string;
             people_kept_days: number;
         };
+        /** @description One's own account. */
+        OwnAccount: {
+            name: string;
+            email: string;
+            has_factor: boolean;
+            /** @description whether the organisation asks for one */
+            factor_required: boolean;
+            /** @description recovery codes that were not used yet */
+            codes_left: number;
+            sessions: components["schemas"]["OpenSession"][];
+            /** @description shown once, when a second factor was set up */
+            recovery_codes: string[] | null;
+        };
         /** @description The session: who is signed in, the token that changing requests carry, and what day it is where the kits are. */
         SessionResource: {
             user: components["schemas"]["UserResource"] | null;
@@ -1465,9 +1864,43 @@ export interface components {
             organisation: string;
             time_zone: string;
             today: string;
+            /** @description whether there is no organisation yet */
+            needs_setup: boolean;
+        };
+        SetUp: {
+            /** @description as bin/sarcina start --own printed it */
+            code: string;
+            organisation: string;
+            /** @description such as Europe/London */
+            time_zone: string;
+            currency: string;
+            /** @enum {string} */
+            length_unit: "mm" | "cm" | "in";
+            /** @enum {string} */
+            mass_unit: "g" | "oz";
+            /** @enum {string} */
+            volume_unit: "ml" | "floz";
+            people_kept_days: number;
+            /** @description the catalogue of generic items and the starter lists */
+            with_catalogue: boolean;
+            /** @description of the first lead */
+            name: string;
+            email: string;
+            password: string;
+        };
+        SetupState: {
+            /** @description to choose from */
+            time_zones: string[];
         };
         SignIn: {
             email: string;
+            password: string;
+            /** @description of the second factor, or a recovery code */
+            code?: string | null;
+        };
+        UsedLink: {
+            /** @description of an invitation: as colleagues know them */
+            name?: string | null;
             password: string;
         };
         /** @description Who is signed in. */
@@ -1478,6 +1911,8 @@ export interface components {
             /** @enum {string} */
             role: "lead" | "keeper" | "member" | "auditor";
             may: string[];
+            /** @description whether a second factor has to be set up before anything else */
+            needs_factor: boolean;
         };
         AreaOverrideFigure: {
             /** @enum {string} */
@@ -2117,6 +2552,38 @@ export interface components {
             behind: string[];
             leaves: components["schemas"]["LeafResource"][];
             lines: number;
+        };
+        NewDesign: {
+            name: string;
+            list_id: string;
+            /** @description weeks from one full check to the next */
+            every_weeks: number;
+            /** @description days beyond the next check through which items must be in date */
+            margin_days: number;
+            empty_mass_g: number;
+            sealed: boolean;
+            leaves: {
+                name: string;
+                pockets: {
+                    name: string;
+                    /** @description their codes */
+                    lines: string[];
+                }[];
+            }[];
+        };
+        ProposedLeaf: {
+            name: string;
+            pockets: components["schemas"]["ProposedPocket"][];
+        };
+        ProposedLine: {
+            code: string;
+            need: string;
+            /** @enum {string} */
+            rank: "critical" | "required" | "optional";
+        };
+        ProposedPocket: {
+            name: string;
+            lines: components["schemas"]["ProposedLine"][];
         };
         /** @description A file that is brought in: read step by step, previewed as a difference, then taken whole or not at all. */
         ImportResource: {
@@ -3344,6 +3811,211 @@ export interface operations {
             };
         };
     };
+    readAccounts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All accounts and open invitations */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountsResource"];
+                };
+            };
+        };
+    };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewInvitation"];
+            };
+        };
+        responses: {
+            /** @description With the link, which is shown this once */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountsResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    withdrawInvitation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All accounts and open invitations */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountsResource"];
+                };
+            };
+        };
+    };
+    changeAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedAccount"];
+            };
+        };
+        responses: {
+            /** @description All accounts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountsResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    deactivateAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    hand_over_to: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description All accounts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountsResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    activateAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All accounts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountsResource"];
+                };
+            };
+        };
+    };
+    removeFactorOf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                account: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description All accounts */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountsResource"];
+                };
+            };
+        };
+    };
+    readMailTray: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What would have gone to a mail server, newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MailTray"];
+                };
+            };
+        };
+    };
     readDeviceKey: {
         parameters: {
             query?: never;
@@ -3364,6 +4036,106 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DeviceKeyResource"];
                 };
+            };
+        };
+    };
+    readLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Who it is for */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkResource"];
+                };
+            };
+            /** @description It was used, withdrawn or has ended */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    useLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UsedLink"];
+            };
+        };
+        responses: {
+            /** @description The account is there, or its password is set */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkResource"];
+                };
+            };
+            /** @description It was used, withdrawn or has ended */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    askForPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    email: string;
+                };
+            };
+        };
+        responses: {
+            /** @description If there is such an account, a link is on its way */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -3407,6 +4179,169 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OrganisationResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readOwnAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One's own account */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnAccount"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    current: string;
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description One's own account */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnAccount"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description or "others": all but this one */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One's own account */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnAccount"];
+                };
+            };
+        };
+    };
+    setUpFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    code: string;
+                };
+            };
+        };
+        responses: {
+            /** @description With recovery codes, shown this once */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnAccount"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    beginFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The secret */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FactorBegun"];
+                };
+            };
+        };
+    };
+    removeFactor: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    password: string;
+                };
+            };
+        };
+        responses: {
+            /** @description One's own account */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnAccount"];
                 };
             };
             /** @description Not accepted as entered */
@@ -3486,6 +4421,69 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["SessionResource"];
                 };
+            };
+        };
+    };
+    readSetup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It waits to be set up */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupState"];
+                };
+            };
+            /** @description It is set up */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    setUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetUp"];
+            };
+        };
+        responses: {
+            /** @description The organisation and its first lead are there */
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description It is set up */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -4398,6 +5396,86 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DesignResource"][];
                 };
+            };
+        };
+    };
+    readLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How its lines may be packed: pockets by class of item, to be changed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedLeaf"][];
+                };
+            };
+        };
+    };
+    makeDesign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewDesign"];
+            };
+        };
+        responses: {
+            /** @description It is there */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    retireDesign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It is no longer offered */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

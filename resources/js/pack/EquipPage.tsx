@@ -115,7 +115,7 @@ export default function EquipPage() {
                             error={errors.place_id !== undefined}
                             helperText={errors.place_id?.[0] ?? words.whereEveryoneCanSeeAnd}
                         />
-                        <Codes draft={draft} like={search.get('like') ?? ''} set={set}>
+                        <Codes draft={{ ...draft, kit }} like={search.get('like') ?? ''} set={set}>
                             <TextField {...field('code', words.code, words.asPrintedOnTheLabel)} />
                         </Codes>
                         <TextField

@@ -3,7 +3,7 @@ import ButtonBase from '@mui/material/ButtonBase';
 import { useColorScheme } from '@mui/material/styles';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useMemo, useState, type ReactNode } from 'react';
-import { Link, Outlet, useLocation } from 'react-router';
+import { Link, Navigate, Outlet, useLocation } from 'react-router';
 import { Icon, type IconName } from '../ui/Icon';
 import { Finder } from './Finder';
 import { SignOut } from './SignOut';
@@ -22,13 +22,18 @@ const stages: Stage[] = [
     { to: '/', word: words.today, icon: 'today', here: /^\/$/ },
     { to: '/assess', word: words.assess, icon: 'assess', here: /^\/assess/ },
     { to: '/lists', word: words.lists, icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
-    { to: '/kits', word: words.pack, icon: 'pack', here: /^\/kits(\/[^/]+(\/history)?)?$/ },
+    { to: '/kits', word: words.pack, icon: 'pack', here: /^\/(designs|kits(\/[^/]+(\/history)?)?$)/ },
     { to: '/check', word: words.check, icon: 'check', here: /^\/(check$|checks\/|waiting$|kits\/[^/]+\/check)/ },
-    { to: '/restock', word: words.restock, icon: 'restock', here: /^\/(restock|kits\/[^/]+\/restock)/ },
+    { to: '/restock', word: words.restock, icon: 'restock', here: /^\/(restock|to-buy|stores\/|kits\/[^/]+\/restock)/ },
 ];
 
 /** At the foot of the rail; in hand under More. */
-const settings: Stage = { to: '/settings', word: words.settings, icon: 'settings', here: /^\/settings/ };
+const settings: Stage = {
+    to: '/settings',
+    word: words.settings,
+    icon: 'settings',
+    here: /^\/(settings|account|start|places|stores$)/,
+};
 
 const inHand = [words.today, words.check, words.restock];
 
@@ -38,6 +43,11 @@ export function Frame({ waiting }: { waiting: ReactNode }) {
     const [isWorking, setWorking] = useState(false);
     const frame = useMemo(() => ({ setWorking }), []);
     const showsAround = atDesk || !isWorking;
+    const { user } = useSession();
+    const { pathname } = useLocation();
+    if (user?.needs_factor === true && pathname !== '/account') {
+        return <Navigate to="/account" replace />;
+    }
     return (
         <Box
             sx={{

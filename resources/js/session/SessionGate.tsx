@@ -16,6 +16,9 @@ import { words } from './words';
 /** Who is signed in already does not wait for its fields. */
 const SignInForm = lazy(() => import('./SignInForm').then((part) => ({ default: part.SignInForm })));
 
+const SetupPage = lazy(() => import('./SetupPage'));
+const WelcomePage = lazy(() => import('./WelcomePage'));
+
 /** Shows the page to who is signed in. Where a session ends while somebody works, they sign in over their work, which stays. */
 export function SessionGate({ children }: { children: ReactNode }) {
     const session = useQuery(sessionQuestion());
@@ -31,8 +34,23 @@ export function SessionGate({ children }: { children: ReactNode }) {
             }),
         [],
     );
+    const invited = /^\/welcome\/([\w-]{10,60})$/.exec(window.location.pathname)?.[1];
+    if (invited) {
+        return (
+            <Suspense fallback={null}>
+                <WelcomePage secret={invited} />
+            </Suspense>
+        );
+    }
     if (!session.data) {
         return <Waiting error={session.error} />;
+    }
+    if (session.data.needs_setup) {
+        return (
+            <Suspense fallback={null}>
+                <SetupPage />
+            </Suspense>
+        );
     }
     if (!user) {
         return <SignInPage organisation={session.data.organisation} />;

@@ -1,10 +1,14 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { api, ask, isProblem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
-import { Choose, Row, Write } from '../ui/Fields';
+import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
+import { Search } from '../ui/Search';
 import { useSession } from './useSession';
 import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
@@ -23,12 +27,19 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
     const [volume, setVolume] = useState(organisation.volume_unit);
     const [currency, setCurrency] = useState(organisation.currency);
     const [days, setDays] = useState(String(organisation.people_kept_days));
+    const [name, setName] = useState(organisation.name);
+    const [zone, setZone] = useState(organisation.time_zone);
+    const [factor, setFactor] = useState(organisation.factor_required);
+    const zones = useMemo(() => Intl.supportedValuesOf('timeZone'), []);
     const keep = useForeseen({
         write: (headers) =>
             ask(
                 api.PUT('/organisation', {
                     headers,
                     body: {
+                        name,
+                        time_zone: zone,
+                        factor_required: factor,
                         length_unit: length,
                         mass_unit: mass,
                         volume_unit: volume,
@@ -42,50 +53,71 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
     const problem = isProblem(keep.error) ? keep.error : null;
     return (
         <Page title={words.settings}>
-            <Sheet title={organisation.name}>
-                <p>{words.measuresAreStoredAsEntered}</p>
-                <Row columns="repeat(3, minmax(0, 1fr))">
-                    <Choose
-                        label={words.lengths}
-                        value={length}
-                        disabled={!may('plan')}
-                        onChoose={(unit) => setLength(unit === 'mm' || unit === 'in' ? unit : 'cm')}
-                        options={[
-                            ['cm', 'centimetres'],
-                            ['mm', 'millimetres'],
-                            ['in', 'inches'],
-                        ]}
-                    />
-                    <Choose
-                        label={words.masses}
-                        value={mass}
-                        disabled={!may('plan')}
-                        onChoose={(unit) => setMass(unit === 'oz' ? 'oz' : 'g')}
-                        options={[
-                            ['g', 'grams'],
-                            ['oz', 'ounces'],
-                        ]}
-                    />
-                    <Choose
-                        label={words.volumes}
-                        value={volume}
-                        disabled={!may('plan')}
-                        onChoose={(unit) => setVolume(unit === 'floz' ? 'floz' : 'ml')}
-                        options={[
-                            ['ml', 'millilitres'],
-                            ['floz', words.fluidOunces],
-                        ]}
-                    />
-                </Row>
-                <Row columns="repeat(2, minmax(0, 1fr))">
-                    <Write
-                        label={words.currency}
-                        value={currency}
-                        disabled={!may('plan')}
-                        onWrite={(typed) => setCurrency(typed.toUpperCase())}
-                        problem={problem?.at('currency')}
-                        help={words.threeLettersSuchAsGbp}
-                    />
+            <SettingsLinks />
+            <Box sx={{ maxWidth: 980 }}>
+                <Sheet title={words.organisationSheet}>
+                    <Row columns="minmax(0, 2fr) minmax(0, 1fr)">
+                        <Write
+                            label={words.organisationName}
+                            value={name}
+                            disabled={!may('plan')}
+                            onWrite={setName}
+                            problem={problem?.at('name')}
+                        />
+                        <Search
+                            label={words.timeZone}
+                            value={zone}
+                            disabled={!may('plan')}
+                            options={(zones.includes(zone) ? zones : [zone, ...zones]).map(
+                                (one) => [one, one.replaceAll('_', ' ')] as const,
+                            )}
+                            onChoose={setZone}
+                            error={problem?.at('time_zone') !== undefined}
+                            helperText={problem?.at('time_zone') ?? words.zoneChange}
+                        />
+                    </Row>
+                    {may('plan') && <Tick label={words.requireFactor} checked={factor} onTick={setFactor} />}
+                    {may('plan') && (
+                        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                            {words.requireFactorAbout}
+                        </Typography>
+                    )}
+                </Sheet>
+                <Sheet title={words.unitsSheet}>
+                    <p>{words.measuresAreStoredAsEntered}</p>
+                    <Row columns="repeat(4, minmax(0, 1fr))">
+                        <Choose
+                            label={words.lengths}
+                            value={length}
+                            disabled={!may('plan')}
+                            onChoose={(unit) => setLength(unit === 'mm' || unit === 'in' ? unit : 'cm')}
+                            options={words.lengthUnits}
+                        />
+                        <Choose
+                            label={words.masses}
+                            value={mass}
+                            disabled={!may('plan')}
+                            onChoose={(unit) => setMass(unit === 'oz' ? 'oz' : 'g')}
+                            options={words.massUnits}
+                        />
+                        <Choose
+                            label={words.volumes}
+                            value={volume}
+                            disabled={!may('plan')}
+                            onChoose={(unit) => setVolume(unit === 'floz' ? 'floz' : 'ml')}
+                            options={words.volumeUnits}
+                        />
+                        <Write
+                            label={words.currency}
+                            value={currency}
+                            disabled={!may('plan')}
+                            onWrite={(typed) => setCurrency(typed.toUpperCase())}
+                            problem={problem?.at('currency')}
+                            help={`${words.threeLettersSuchAsGbp} ${words.currencyChange}`}
+                        />
+                    </Row>
+                </Sheet>
+                <Sheet title={words.retentionSheet}>
                     <Write
                         label={words.daysToKeepRecordsAbout}
                         value={days}
@@ -94,7 +126,7 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                         problem={problem?.at('people_kept_days')}
                         help={words.afterAFirstAiderLeaves}
                     />
-                </Row>
+                </Sheet>
                 {may('plan') && (
                     <Button variant="contained" onClick={() => keep.begin()} disabled={keep.isPending}>
                         {words.save}
@@ -102,8 +134,35 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                 )}
                 {keep.isSuccess && <span role="status">{words.saved}</span>}
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
-            </Sheet>
+            </Box>
             {keep.dialog}
         </Page>
+    );
+}
+
+/** The other settings, each on a page of its own. */
+function SettingsLinks() {
+    const { may } = useSession();
+    const links = [
+        ['/account', words.yourAccount, true],
+        ['/start', words.start, may('plan')],
+        ['/settings/people', words.peopleAndRoles, may('plan')],
+        ['/places', words.placesWord, true],
+        ['/stores', words.storesWord, true],
+        ['/assess/people', words.shiftsAndFirstAiders, may('plan')],
+        ['/assess/choices', words.provisionChoices, true],
+        ['/classes', words.itemClasses, true],
+        ['/settings/mail', words.mailTray, may('plan')],
+    ] as const;
+    return (
+        <Box component="nav" aria-label={words.settings} sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mb: 4 }}>
+            {links
+                .filter(([, , isShown]) => isShown)
+                .map(([to, word]) => (
+                    <Button key={to} component={Link} to={to}>
+                        {word}
+                    </Button>
+                ))}
+        </Box>
     );
 }

@@ -51,6 +51,7 @@ async function lastKnown(): Promise<Schemas['SessionResource'] | null> {
               organisation: who.organisation,
               time_zone: who.timeZone,
               today: dayIn(who.timeZone),
+              needs_setup: false,
           };
 }
 

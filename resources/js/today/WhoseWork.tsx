@@ -57,8 +57,8 @@ export function NoWork({ kits, whose }: { kits: number; whose: Whose }) {
         <Sheet title={words.noKitsYet}>
             <Empty>{may('equip') ? words.equipTheFirst : words.aLeadEquips}</Empty>
             {may('equip') && (
-                <Link to="/kits/new" style={{ color: 'inherit' }}>
-                    {words.equipAKit}
+                <Link to="/start" style={{ color: 'inherit' }}>
+                    {words.firstSteps}
                 </Link>
             )}
         </Sheet>

@@ -45,4 +45,61 @@ export const words = {
     workHasStopped: 'Background work has stopped.',
     notJudgedSince: (since: string) =>
         `Nothing has been judged in the background since ${since}. Kits marked “being judged again” stay so until it runs again; the page of a kit always shows its status of now.`,
+    firstSteps: 'First steps',
+    stepsDone: (done: number, all: number) => `${done} of ${all} done`,
+    stepThere: (what: string) => `There so far: ${what}.`,
+    allStepsDone: 'All steps are done',
+    allStepsDoneAbout: 'From here on Today says what to do. This page stays under Settings.',
+    steps: {
+        places: {
+            title: 'Places',
+            about: 'The site, its buildings, floors and vehicles. Kits, stores and first aiders hang at a place; Today lists work in the order in which you walk past them.',
+            word: 'Places',
+        },
+        assess: {
+            title: 'What can happen there',
+            about: 'An assessment asks how many people, how far from help, and what may happen. It calculates which kits each area needs.',
+            word: 'Assess',
+        },
+        lists: {
+            title: 'What a kit should hold',
+            about: 'Compare a starter list line by line with your own copy of the standard and confirm it, or write a list of your own. Kits work with an unconfirmed list too, and say so.',
+            word: 'Lists',
+        },
+        design: {
+            title: 'How it is packed',
+            about: 'A design puts each line of a list into a pocket and says how often the kit is checked. Pockets are proposed; move lines as you pack.',
+            word: 'New design',
+        },
+        kits: {
+            title: 'Kits',
+            about: 'Equip one or up to twenty of a design, each with the code on its label and its place. They begin empty, and not ready.',
+            word: 'Equip kits',
+        },
+        stores: {
+            title: 'A store',
+            about: 'The cupboard from which kits are filled and restocked.',
+            word: 'Stores',
+        },
+        goods: {
+            title: 'Goods into the store',
+            about: 'What you have bought, with the lot and the date as they are printed. From then on no kit is filled with a piece that nobody knows.',
+            word: 'Receive goods',
+        },
+        fill: {
+            title: 'First fill',
+            about: 'The restock list says what goes into which pocket, the earliest dates first where they last.',
+            word: 'Fill a kit',
+        },
+        check: {
+            title: 'First check',
+            about: 'Pocket by pocket, signed with your name: only then a kit can be ready.',
+            word: 'Check a kit',
+        },
+        people: {
+            title: 'Colleagues',
+            about: 'Invite who checks and restocks, make them responsible for kits, and post first aiders to places.',
+            word: 'People and roles',
+        },
+    },
 };

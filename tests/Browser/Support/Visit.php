@@ -114,16 +114,20 @@ final class Visit
             $isPressed = false;
             // What is offered comes while one types, and the page uses its entries again for others: found and pressed in one go.
             $this->wait(function () use ($label, $option, &$isPressed): bool {
-                $isPressed = $this->chrome->driver->executeScript(
+                $isPressed = $isPressed || $this->chrome->driver->executeScript(
                     'const found = [...document.querySelectorAll("li[role=option]")]
                         .find((one) => one.textContent.replace(/\\s+/g, " ").trim().startsWith(arguments[0]));
                     found?.click();
                     return found !== undefined;', [$option],
-                ) === true || $isPressed;
+                ) === true;
                 if (! $isPressed) {
                     return false;
                 }
                 $value = (string) $this->field($label)->getAttribute('value');
+                // A field for many choices stays open for the next one.
+                if ($value === '' && $this->all('//li[@role="option"]') !== []) {
+                    $this->field($label)->sendKeys(WebDriverKeys::ESCAPE);
+                }
 
                 // Where several are chosen, the field is empty again for the next.
                 return ($value === '' || str_starts_with($value, $option)) && $this->all('//li[@role="option"]') === [];

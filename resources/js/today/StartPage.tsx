@@ -1,0 +1,123 @@
+import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
+import { Page, Sheet, Waiting } from '../ui/Page';
+import { words } from './words';
+
+interface Step {
+    title: string;
+    about: string;
+    /** What is there so far; null: nothing. */
+    there: string | null;
+    to: string;
+    word: string;
+}
+
+/** From nothing to the first signed check: what comes next, and what follows from each step. Left and taken up again at will. */
+export default function StartPage() {
+    const { session } = useSession();
+    const steps = useSteps();
+    if (!steps) {
+        return <Waiting error={null} />;
+    }
+    const done = steps.filter((step) => step.there !== null).length;
+    const next = steps.findIndex((step) => step.there === null);
+    return (
+        <Page
+            title={words.firstSteps}
+            above={<Typography sx={{ color: 'text.secondary' }}>{session?.organisation}</Typography>}
+            beside={<span>{words.stepsDone(done, steps.length)}</span>}
+        >
+            <Box sx={{ maxWidth: 820 }}>
+                {next === -1 && (
+                    <Sheet title={words.allStepsDone}>
+                        <Typography>{words.allStepsDoneAbout}</Typography>
+                    </Sheet>
+                )}
+                <Box component="ol" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+                    {steps.map((step, at) => (
+                        <Box
+                            component="li"
+                            key={step.title}
+                            aria-current={at === next ? 'step' : undefined}
+                            sx={{
+                                display: 'grid',
+                                gridTemplateColumns: { xs: '32px minmax(0, 1fr)', sm: '32px minmax(0, 1fr) auto' },
+                                gap: '4px 16px',
+                                alignItems: 'center',
+                                bgcolor: 'background.paper',
+                                border: 1,
+                                borderColor: at === next ? 'primary.main' : 'divider',
+                                borderRadius: '6px',
+                                p: 3,
+                                mb: 2,
+                            }}
+                        >
+                            <Typography sx={{ fontWeight: 700 }}>{step.there === null ? at + 1 : '✓'}</Typography>
+                            <div>
+                                <Typography component="h2" sx={{ fontWeight: 700 }}>
+                                    {step.title}
+                                </Typography>
+                                <Typography variant="body2">
+                                    {step.there === null ? step.about : words.stepThere(step.there)}
+                                </Typography>
+                            </div>
+                            <Button
+                                component={Link}
+                                to={step.to}
+                                variant={at === next ? 'contained' : 'outlined'}
+                                sx={{ gridColumn: { xs: '2', sm: 'auto' }, justifySelf: 'start' }}
+                            >
+                                {step.word}
+                            </Button>
+                        </Box>
+                    ))}
+                </Box>
+            </Box>
+        </Page>
+    );
+}
+
+function useSteps(): Step[] | null {
+    const { data: places } = useQuery(questions.places('', 1));
+    const { data: assessments } = useQuery(questions.assessments());
+    const { data: confirmed } = useQuery(questions.lists({ confirmed: 'yes' }, 1));
+    const { data: designs } = useQuery(questions.designs());
+    const { data: kits } = useQuery(questions.kits({ sort: 'due' }, 1));
+    const { data: stores } = useQuery(questions.stores());
+    const { data: accounts } = useQuery(questions.accounts());
+    if (!accounts || !places || !assessments || !confirmed || !designs || !kits || !stores) {
+        return null;
+    }
+    const some = (many: number, one: string, more = `${one}s`) =>
+        many === 0 ? null : `${many} ${many === 1 ? one : more}`;
+    const pieces = stores.reduce((sum, store) => sum + store.pieces, 0);
+    const filled = kits.kits.filter((kit) => !kit.wants_restock).length;
+    const checked = kits.kits.filter((kit) => kit.last_full_on !== null).length;
+    const first = kits.kits.find((kit) => kit.last_full_on === null) ?? kits.kits[0];
+    const step = (name: keyof typeof words.steps, there: string | null, to: string): Step => ({
+        ...words.steps[name],
+        there,
+        to,
+    });
+    return [
+        step('places', some(places.page.in_all, 'place'), '/places'),
+        step('assess', some(assessments.length, 'assessment'), '/assess'),
+        step('lists', some(confirmed.page.in_all, 'confirmed list'), '/lists'),
+        step('design', some(designs.length, 'design'), '/designs/new'),
+        step('kits', some(kits.page.in_all, 'kit'), '/kits/new'),
+        step('stores', some(stores.length, 'store'), '/stores'),
+        step('goods', some(pieces, 'piece'), stores[0] ? `/stores/${stores[0].id}/receive` : '/stores'),
+        step('fill', some(filled, 'kit filled', 'kits filled'), first ? `/kits/${first.code}/restock` : '/kits/new'),
+        step('check', some(checked, 'kit checked', 'kits checked'), first ? `/kits/${first.code}/check` : '/kits/new'),
+        step(
+            'people',
+            accounts.accounts.length < 2 ? null : `${accounts.accounts.length} accounts`,
+            '/settings/people',
+        ),
+    ];
+}

@@ -17,7 +17,7 @@ $views = [
     ]],
     ['desk', 'dark', 'keeper', [['kit-dark', '/kits/QH-11', 'Action required']]],
     ['desk', 'light', 'lead', [
-        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'],
+        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['settings', '/settings', 'People and roles'], ['stock', '/stores/STORE', 'What was done here'],
         ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['comparison', '/compare?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],
     ]],
     ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
@@ -28,6 +28,10 @@ function named(Visit $visit, string $path): string
     $ask = static fn (string $of): array => (array) $visit->chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.json()).then(done)', ["/api/{$of}"]);
     if (str_contains($path, 'SITE')) {
         $path = str_replace('SITE', $ask('assessments')[0]['id'], $path);
+    }
+
+    if (str_contains($path, 'STORE')) {
+        $path = str_replace('STORE', $ask('stores')[1]['id'], $path);
     }
 
     return (string) preg_replace_callback('/LIST\(([^ ]+) ([^)]+)\)/', static function (array $found) use ($ask): string {

@@ -6,5 +6,6 @@ cd "$here"
 . bin/lib/machine.sh
 . bin/lib/instance.sh
 use_instance "$1" 8090
+[ ! -f "$var/listen" ] || . "$var/listen"
 shift
 for function in "$@"; do "$function"; done

@@ -14,6 +14,8 @@ final class ReachTest extends BrowserTestCase
         '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Equipped', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
         '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'includes the classes below it', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
         '/assess/people' => 'Private.', '/settings' => 'Measures are stored as entered', '/exchange' => 'Export',
+        '/places' => 'Add a place', '/stores' => 'Add a store', '/to-buy' => 'in whole packs', '/start' => 'All steps are done', '/account' => 'Where you are signed in',
+        '/settings/people' => 'What each role may do', '/settings/mail' => 'No messages', '/designs/new' => 'How a kit is packed', '/?whose=mine' => 'Given to you',
         '/items/burn-dressing-20?lot=B2093' => 'looked for', '/kits/new' => 'What and where', '/more' => 'Signed in as', '/no/such/page' => 'There is no such page',
     ];
 
@@ -86,7 +88,7 @@ final class ReachTest extends BrowserTestCase
         [$old, $new] = [$of('bleeding-set', '1'), $of('bleeding-set', '2')];
 
         return [
-            "/stores/{$ask('stores')[0]['id']}" => 'Expiry', "/assess/{$site}" => 'Whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Used by', "/lists/{$new}/edit" => 'About this list',
+            "/stores/{$ask('stores')[0]['id']}" => 'Expiry', "/stores/{$ask('stores')[0]['id']}/receive" => 'What came', "/stores/{$ask('stores')[0]['id']}/count" => 'On the shelf', "/assess/{$site}" => 'Whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Used by', "/lists/{$new}/edit" => 'About this list',
             "/lists/{$new}/confirm" => 'lines compared', "/lists/{$new}/change" => 'Changes', "/compare?list={$new}&subject=kit:QH-16" => 'What is needed',
         ];
     }

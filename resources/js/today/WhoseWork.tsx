@@ -30,7 +30,11 @@ export function WhoseWork({ whose, onChoose }: { whose: Whose; onChoose: (whose:
                 onChange={(_, one: Whose | null) => one && onChoose(one)}
             >
                 {choices.map(([one, word]) => (
-                    <ToggleButton key={one} value={one} sx={{ minHeight: 44, textTransform: 'none', px: 3 }}>
+                    <ToggleButton
+                        key={one}
+                        value={one}
+                        sx={{ minHeight: 44, textTransform: 'none', px: 3, color: 'text.primary' }}
+                    >
                         {word}
                     </ToggleButton>
                 ))}

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Route;
 Route::get('stores', [StoreController::class, 'all'])->can('view', Store::class)->name('stores');
 Route::put('stores/{id}', [StoreController::class, 'keep'])->can('plan', Store::class)->name('stores.keep');
 Route::put('stores/{store:id}/retirement', [StoreController::class, 'retire'])->can('plan', Store::class)->name('stores.retire');
-Route::put('stores/{store:id}/work/{id}', [StoreController::class, 'work'])->can('work', Store::class)->name('stores.work');
+Route::put('stores/{store:id}/entries/{id}', [StoreController::class, 'work'])->can('work', Store::class)->name('stores.work');
 Route::get('stores/{store:id}/history', [StoreController::class, 'history'])->can('view', Store::class)->name('stores.history');
 Route::get('to-buy', [StoreController::class, 'toBuy'])->can('view', Store::class)->name('to-buy');
 Route::get('stores/{store:id}', [StoreController::class, 'contents'])->can('view', Store::class)->name('stores.show');

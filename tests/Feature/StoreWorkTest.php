@@ -37,7 +37,7 @@ final class StoreWorkTest extends TestCase
         $this->assertStringStartsWith('12 × ', $entry['movements'][0]);
         $this->artisan('ledger:verify')->assertSuccessful();
         $other = Store::query()->where('id', '!=', $this->cupboard()->id)->firstOrFail();
-        $this->putJson("/api/stores/{$other->id}/work/{$id}", $this->body($work))->assertUnprocessable();
+        $this->putJson("/api/stores/{$other->id}/entries/{$id}", $this->body($work))->assertUnprocessable();
     }
 
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
@@ -132,11 +132,11 @@ final class StoreWorkTest extends TestCase
         $this->putJson("/api/stores/{$id}", ['name' => 'Potting shed cupboard', 'place_id' => $place])->assertUnprocessable()
             ->assertJsonPath('errors.name.0', 'Another store has this name. Name it so that the two can be told apart.');
         $this->putJson("/api/stores/{$id}", ['name' => 'Lodge cupboard, left', 'place_id' => $place])->assertOk()->assertJsonPath('name', 'Lodge cupboard, left');
-        $this->putJson("/api/stores/{$id}/work/{$this->ulid()}", $this->body(['kind' => 'receive', 'rows' => [self::GOOD]]))->assertOk();
+        $this->putJson("/api/stores/{$id}/entries/{$this->ulid()}", $this->body(['kind' => 'receive', 'rows' => [self::GOOD]]))->assertOk();
         $this->putJson("/api/stores/{$id}/retirement")->assertUnprocessable()->assertJsonPath('errors.store.0', fn (string $text): bool => str_contains($text, '6 pieces'));
-        $this->putJson("/api/stores/{$id}/work/{$this->ulid()}", $this->body(['kind' => 'dispose', 'reason' => 'Too old', 'rows' => [self::GOOD]]))->assertOk();
+        $this->putJson("/api/stores/{$id}/entries/{$this->ulid()}", $this->body(['kind' => 'dispose', 'reason' => 'Too old', 'rows' => [self::GOOD]]))->assertOk();
         $this->assertNotContains($id, array_column($this->putJson("/api/stores/{$id}/retirement")->assertOk()->json(), 'id'));
-        $this->putJson("/api/stores/{$id}/work/{$this->ulid()}", $this->body(['kind' => 'receive', 'rows' => [self::GOOD]]))->assertUnprocessable();
+        $this->putJson("/api/stores/{$id}/entries/{$this->ulid()}", $this->body(['kind' => 'receive', 'rows' => [self::GOOD]]))->assertUnprocessable();
     }
 
     public function test_what_kits_are_missing_and_no_store_has_is_on_one_list(): void
@@ -170,7 +170,7 @@ final class StoreWorkTest extends TestCase
 
     private function path(?string $id = null): string
     {
-        return "/api/stores/{$this->cupboard()->id}/work/".($id ?? $this->ulid());
+        return "/api/stores/{$this->cupboard()->id}/entries/".($id ?? $this->ulid());
     }
 
     /**

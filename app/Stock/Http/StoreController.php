@@ -64,7 +64,7 @@ final class StoreController extends Controller
 
     #[
         OA\Put(
-            path: '/stores/{store}/work/{id}',
+            path: '/stores/{store}/entries/{id}',
             operationId: 'workAtStore',
             tags: ['stores'],
             description: 'Records what was received, counted, disposed of or moved. The id is a ULID made by the page: sent twice, it counts once.',

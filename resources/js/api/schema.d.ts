@@ -1515,7 +1515,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/stores/{store}/work/{id}": {
+    "/stores/{store}/entries/{id}": {
         parameters: {
             query?: never;
             header?: never;

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
+import { AskDialog } from '../ui/AskDialog';
 import { FormDialog } from '../ui/FormDialog';
 import { SearchPlace } from '../ui/Search';
 import { count } from '../ui/words';
@@ -66,21 +67,16 @@ function Follows({ follows }: { follows: Schemas['MergingResource'] }) {
 export function RetirePlace({ place }: { place: Place }) {
     const client = useQueryClient();
     return (
-        <FormDialog
+        <AskDialog
             word={words.retire}
-            wordFor={words.retireOf(place.name)}
-            title={words.retireOf(place.path)}
+            title={words.retireOf(place.name)}
             done={words.retirePlace}
+            about={words.retirePlaceAbout}
+            field="place"
             save={async () => {
                 await ask(api.PUT('/places/{place}/retirement', { params: { path: { place: place.id } } }));
                 await client.invalidateQueries();
             }}
-        >
-            {(problem) => (
-                <Typography color={problem?.at('place') ? 'error' : undefined}>
-                    {problem?.at('place') ?? words.retirePlaceAbout}
-                </Typography>
-            )}
-        </FormDialog>
+        />
     );
 }

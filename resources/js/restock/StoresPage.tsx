@@ -8,6 +8,7 @@ import { newId } from '../api/newId';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Write } from '../ui/Fields';
+import { AskDialog } from '../ui/AskDialog';
 import { FormDialog } from '../ui/FormDialog';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
@@ -105,21 +106,16 @@ function StoreForm({ store }: { store?: Schemas['StoreResource'] }) {
 function RetireStore({ store }: { store: Schemas['StoreResource'] }) {
     const client = useQueryClient();
     return (
-        <FormDialog
+        <AskDialog
             word={words.retire}
-            wordFor={words.retireStoreOf(store.name)}
             title={words.retireStoreOf(store.name)}
             done={words.retire}
+            about={words.retireStoreAbout}
+            field="store"
             save={async () => {
                 await ask(api.PUT('/stores/{store}/retirement', { params: { path: { store: store.id } } }));
                 await client.invalidateQueries();
             }}
-        >
-            {(problem) => (
-                <Typography color={problem?.at('store') ? 'error' : undefined}>
-                    {problem?.at('store') ?? words.retireStoreAbout}
-                </Typography>
-            )}
-        </FormDialog>
+        />
     );
 }

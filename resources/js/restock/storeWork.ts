@@ -150,7 +150,7 @@ export const storeSender: Sender<StoreDraft> = {
     send: async (draft) => {
         const isReceived = draft.task === 'receive';
         await ask(
-            api.PUT('/stores/{store}/work/{id}', {
+            api.PUT('/stores/{store}/entries/{id}', {
                 params: { path: { store: draft.store, id: draft.id } },
                 body: {
                     kind: draft.task,

@@ -2,6 +2,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { api, ask, type Schemas } from '../api/client';
 import { Choose, Write } from '../ui/Fields';
+import { AskDialog } from '../ui/AskDialog';
 import { FormDialog } from '../ui/FormDialog';
 import { roleOf, roleOptions, useKeepAccounts } from './accounts';
 import { words } from './words';
@@ -93,35 +94,46 @@ export function Deactivate({ account, all }: { account: Account; all: Account[] 
 export function Activate({ account }: { account: Account }) {
     const keep = useKeepAccounts();
     return (
-        <FormDialog
+        <AskDialog
             word={words.activate}
-            wordFor={words.activateOf(account.name)}
             title={words.activateOf(account.name)}
             done={words.activate}
+            about={words.activateAbout}
             save={async () =>
                 keep(
                     await ask(api.PUT('/accounts/{account}/activation', { params: { path: { account: account.id } } })),
                 )
             }
-        >
-            {() => <Typography>{words.activateAbout}</Typography>}
-        </FormDialog>
+        />
     );
 }
 
 export function RemoveFactor({ account }: { account: Account }) {
     const keep = useKeepAccounts();
     return (
-        <FormDialog
+        <AskDialog
             word={words.removeFactor}
-            wordFor={words.removeFactorOf(account.name)}
             title={words.removeFactorOf(account.name)}
             done={words.removeFactor}
+            about={words.removeFactorAbout}
             save={async () =>
                 keep(await ask(api.DELETE('/accounts/{account}/factor', { params: { path: { account: account.id } } })))
             }
-        >
-            {() => <Typography>{words.removeFactorAbout}</Typography>}
-        </FormDialog>
+        />
+    );
+}
+
+export function Withdraw({ invitation }: { invitation: Schemas['InvitationResource'] }) {
+    const keep = useKeepAccounts();
+    return (
+        <AskDialog
+            word={words.withdraw}
+            title={words.withdrawOf(invitation.name)}
+            done={words.withdraw}
+            about={words.withdrawAbout}
+            save={async () =>
+                keep(await ask(api.DELETE('/accounts/invitations/{id}', { params: { path: { id: invitation.id } } })))
+            }
+        />
     );
 }

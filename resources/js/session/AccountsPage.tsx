@@ -9,7 +9,7 @@ import { FormDialog } from '../ui/FormDialog';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { count, sayDay, sayInstant } from '../ui/words';
-import { Activate, Change, Deactivate, RemoveFactor } from './AccountChanges';
+import { Activate, Change, Deactivate, RemoveFactor, Withdraw } from './AccountChanges';
 import { roleOf, roleOptions, roles, useKeepAccounts, type Role } from './accounts';
 import { useSession } from './useSession';
 import { words } from './words';
@@ -108,23 +108,6 @@ function Invite() {
                     />
                 </>
             )}
-        </FormDialog>
-    );
-}
-
-function Withdraw({ invitation }: { invitation: Schemas['InvitationResource'] }) {
-    const keep = useKeepAccounts();
-    return (
-        <FormDialog
-            word={words.withdraw}
-            wordFor={words.withdrawOf(invitation.name)}
-            title={words.withdrawOf(invitation.name)}
-            done={words.withdraw}
-            save={async () =>
-                keep(await ask(api.DELETE('/accounts/invitations/{id}', { params: { path: { id: invitation.id } } })))
-            }
-        >
-            {() => <Typography>{words.withdrawAbout}</Typography>}
         </FormDialog>
     );
 }

@@ -194,7 +194,7 @@ export const words = {
     removeFactorAbout: 'For somebody whose app and recovery codes are lost. All their sessions end.',
     mailTray: 'Mail tray',
     mailTrayAbout:
-        'No mail server is set up: what would be sent stays here for 30 days, for you to hand over. docs/operating.md says how to set one up.',
+        'No mail server is set up: what would be sent stays here for 30 days, for you to hand over. How to set up a mail server stands in docs/operating.md.',
     mailServerAbout: 'A mail server is set up: new messages go there, not here.',
     noMail: 'No messages',
     noMailAbout: 'Invitations and links to set a password appear here.',

@@ -23,6 +23,7 @@ use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
+use App\Ledger\Parts\Receipt;
 use App\Ledger\Record;
 use App\Ledger\WhenDone;
 use App\Stock\Lots;
@@ -184,7 +185,12 @@ final class DemoHistory
             ))->all();
             $id = Str::lower((string) Str::ulid($at));
             $operation = Operation::now($id, OperationKind::Receive, $this->people['lead'], $at, $at->toDateString());
-            Transaction::run(fn (): int => $this->record->write($operation->of([], [$store])->with(array_values($movements))));
+            $note = 'HM-'.$at->format('ymd').($store->name === $this->stores[self::STORE]->name ? '' : '-2');
+            $receipts = array_map(
+                static fn (LotMovement $one): Receipt => new Receipt($one->lotId, null, null, null, 'Harbour Medical Supplies', $note),
+                array_values($movements),
+            );
+            Transaction::run(fn (): int => $this->record->write($operation->of([], [$store])->with(array_values($movements), $receipts)));
         }
     }
 

@@ -2,16 +2,17 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore, type SyntheticEvent } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { newId } from '../api/newId';
-import type { Schemas } from '../api/client';
+import { api, ask, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
 import { beganAnew, lastSent } from '../offline/outbox';
 import { ListWarning } from '../lists/ListWarning';
+import { AskDialog } from '../ui/AskDialog';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
@@ -158,6 +159,9 @@ export default function EquipPage() {
                             {design.sealed && words.kitsOfThisDesignAre}
                         </Typography>
                         <ListWarning list={design.list} />
+                        {design.kits.length === 0 && (
+                            <RetireDesign design={design} onDone={() => setKit({ ...kit, design_id: '' })} />
+                        )}
                     </Box>
                 ) : (
                     <Sheet title={words.theDesign}>
@@ -166,5 +170,29 @@ export default function EquipPage() {
                 )}
             </TwoColumns>
         </Page>
+    );
+}
+
+/** A design that no kit uses need not be offered any longer. */
+function RetireDesign({ design, onDone }: { design: Schemas['DesignResource']; onDone: () => void }) {
+    const client = useQueryClient();
+    return (
+        <AskDialog
+            word={words.retireDesign}
+            title={words.retireDesignOf(design.name)}
+            done={words.retireDesign}
+            about={words.retireDesignAbout}
+            field="design"
+            save={async () => {
+                const { response, error } = await api.PUT('/designs/{design}/retirement', {
+                    params: { path: { design: design.id } },
+                });
+                if (!response.ok) {
+                    await ask(Promise.resolve({ error, response }));
+                }
+                onDone();
+                await client.invalidateQueries();
+            }}
+        />
     );
 }

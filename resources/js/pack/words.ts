@@ -248,4 +248,7 @@ export const words = {
     emptyPocketGoes: 'Without a line it is left out.',
     inPocket: (need: string) => `Pocket of ${need}`,
     criticalWord: 'critical',
+    retireDesign: 'Retire this design',
+    retireDesignOf: (name: string) => `Retire the design ${name}`,
+    retireDesignAbout: 'No kit uses it. It is no longer offered; what kits of it did stays in their history.',
 };

@@ -16,8 +16,8 @@ import { words } from './words';
 /** Who is signed in already does not wait for its fields. */
 const SignInForm = lazy(() => import('./SignInForm').then((part) => ({ default: part.SignInForm })));
 
-const SetupPage = lazy(() => import('./SetupPage'));
-const WelcomePage = lazy(() => import('./WelcomePage'));
+const SetupPage = lazy(() => import('../settings/SetupPage'));
+const WelcomePage = lazy(() => import('../settings/WelcomePage'));
 
 /** Shows the page to who is signed in. Where a session ends while somebody works, they sign in over their work, which stays. */
 export function SessionGate({ children }: { children: ReactNode }) {

@@ -13,7 +13,6 @@ import { sayShifts } from '../ui/ShiftVerdicts';
 import { KitLink } from '../ui/KitLink';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
-import { Asks } from '../assess/Asks';
 import { Horizon } from './Horizon';
 import { NoWork, WhoseWork, whoseOf } from './WhoseWork';
 import { TwoColumns } from '../ui/TwoColumns';
@@ -22,6 +21,8 @@ import { words } from './words';
 const Unsettled = lazy(() => import('../pack/Unsettled').then((part) => ({ default: part.Unsettled })));
 
 const Notes = lazy(() => import('../pack/Notes').then((part) => ({ default: part.NotesLeft })));
+
+const Asks = lazy(() => import('../assess/Asks').then((part) => ({ default: part.Asks })));
 
 const Given = lazy(() => import('./Given').then((part) => ({ default: part.Given })));
 
@@ -115,7 +116,9 @@ export function TodayPage() {
                 </div>
                 <Box sx={{ minWidth: 0 }}>
                     <Horizon today={today} />
-                    <Asks />
+                    <Suspense fallback={null}>
+                        <Asks />
+                    </Suspense>
                 </Box>
             </TwoColumns>
         </Page>

@@ -1,6 +1,5 @@
 import Box from '@mui/material/Box';
-import ToggleButton from '@mui/material/ToggleButton';
-import ToggleButtonGroup from '@mui/material/ToggleButtonGroup';
+import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import type { Whose } from '../api/queries';
 import { useSession } from '../session/useSession';
@@ -22,23 +21,18 @@ export function WhoseWork({ whose, onChoose }: { whose: Whose; onChoose: (whose:
     const { may } = useSession();
     return may('check') ? (
         <Box sx={{ mb: 3 }}>
-            <ToggleButtonGroup
-                exclusive
-                size="small"
-                value={whose}
-                aria-label={words.whoseKits}
-                onChange={(_, one: Whose | null) => one && onChoose(one)}
-            >
+            <Box role="group" aria-label={words.whoseKits} sx={{ display: 'flex', gap: 1 }}>
                 {choices.map(([one, word]) => (
-                    <ToggleButton
+                    <Button
                         key={one}
-                        value={one}
-                        sx={{ minHeight: 44, textTransform: 'none', px: 3, color: 'text.primary' }}
+                        aria-pressed={one === whose}
+                        variant={one === whose ? 'contained' : 'outlined'}
+                        onClick={() => onChoose(one)}
                     >
                         {word}
-                    </ToggleButton>
+                    </Button>
                 ))}
-            </ToggleButtonGroup>
+            </Box>
         </Box>
     ) : null;
 }

@@ -11,8 +11,8 @@ import { FormDialog } from '../ui/FormDialog';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { sayInstant } from '../ui/words';
-import { sessionQuestion } from './session';
-import { useSession } from './useSession';
+import { sessionQuestion } from '../session/session';
+import { useSession } from '../session/useSession';
 import { words } from './words';
 
 /** One's own account: the password, the second factor, and where one is signed in. */

@@ -9,7 +9,7 @@ import { questions } from '../api/queries';
 import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Search } from '../ui/Search';
-import { useSession } from './useSession';
+import { useSession } from '../session/useSession';
 import { useForeseen } from '../ui/Foreseen';
 import { words } from './words';
 

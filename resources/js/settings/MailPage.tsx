@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { questions } from '../api/queries';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { sayInstant } from '../ui/words';
-import { useSession } from './useSession';
+import { useSession } from '../session/useSession';
 import { words } from './words';
 
 /** What would have gone to a mail server, to be read and handed over. */

@@ -11,7 +11,7 @@ import { Page, Sheet, Waiting } from '../ui/Page';
 import { count, sayDay, sayInstant } from '../ui/words';
 import { Activate, Change, Deactivate, RemoveFactor, Withdraw } from './AccountChanges';
 import { roleOf, roleOptions, roles, useKeepAccounts, type Role } from './accounts';
-import { useSession } from './useSession';
+import { useSession } from '../session/useSession';
 import { words } from './words';
 
 type Account = Schemas['AccountResource'];

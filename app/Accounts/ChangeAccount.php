@@ -52,9 +52,8 @@ final class ChangeAccount
                 $this->refuseWork($user, "{$user->name} is responsible for kits or has open tasks. Choose who takes them over.");
             } else {
                 DB::table('kits')->where('responsible_id', $user->id)->update(['responsible_id' => $other->id]);
-                DB::table('kits')->where('deputy_id', $user->id)->update(['deputy_id' => DB::raw(
-                    'IF(responsible_id = '.DB::getPdo()->quote($other->id).', NULL, '.DB::getPdo()->quote($other->id).')',
-                )]);
+                DB::table('kits')->where('deputy_id', $user->id)->update(['deputy_id' => $other->id]);
+                // Nobody is their own deputy.
                 DB::table('kits')->whereColumn('responsible_id', 'deputy_id')->update(['deputy_id' => null]);
                 DB::table('kit_tasks')->where('user_id', $user->id)->where('state', 'open')->update(['user_id' => $other->id]);
             }

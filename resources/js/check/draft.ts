@@ -1,6 +1,7 @@
 import { newId } from '../api/newId';
+import { signedNow } from '../offline/signedNow';
 import type { Schemas } from '../api/client';
-import { clockCheckedAt, timeNow } from '../api/clock';
+import { timeNow } from '../api/clock';
 import type { Outgoing } from '../offline/outbox';
 import { moduleOf, modulesToAsk, type DraftModule } from './modules';
 import { counted, isSettled } from './rows';
@@ -121,17 +122,8 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
 
 /** Signed now: it is sent as soon as the server answers. */
 export function sign(draft: Draft): Draft {
-    const doneAt = timeNow();
-    return {
-        ...draft,
-        // Begun with a clock that was ahead: it was not after it was done.
-        startedAt: draft.startedAt < doneAt ? draft.startedAt : doneAt,
-        isWaiting: true,
-        errors: {},
-        trouble: null,
-        doneAt,
-        clockCheckedAt: clockCheckedAt(),
-    };
+    const { begunAt, signed } = signedNow(draft.startedAt);
+    return { ...draft, ...signed, startedAt: begunAt };
 }
 
 export function changeRow(draft: Draft, key: string, to: Partial<DraftRow>): Draft {

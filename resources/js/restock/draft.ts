@@ -1,7 +1,8 @@
 import { api, ask, type Schemas } from '../api/client';
-import { clockCheckedAt, timeNow } from '../api/clock';
+import { timeNow } from '../api/clock';
 import { newId } from '../api/newId';
 import { device } from '../offline/device';
+import { signedNow } from '../offline/signedNow';
 import type { Outgoing, Sender } from '../offline/outbox';
 import { stepsOf, type Step } from './steps';
 
@@ -59,17 +60,8 @@ export const restocks = {
 
 /** Signed now: it is sent as soon as the server answers. */
 export function finish(draft: RestockDraft): RestockDraft {
-    const doneAt = timeNow();
-    return {
-        ...draft,
-        // Begun with a clock that was ahead: it was not after it was done.
-        begunAt: draft.begunAt < doneAt ? draft.begunAt : doneAt,
-        isWaiting: true,
-        errors: {},
-        trouble: null,
-        doneAt,
-        clockCheckedAt: clockCheckedAt(),
-    };
+    const { begunAt, signed } = signedNow(draft.begunAt);
+    return { ...draft, ...signed, begunAt };
 }
 
 /** How many pieces; null where no whole number was typed. */

@@ -1,7 +1,8 @@
 import { api, ask, type Schemas } from '../api/client';
-import { clockCheckedAt, timeNow } from '../api/clock';
+import { timeNow } from '../api/clock';
 import { newId } from '../api/newId';
 import { device } from '../offline/device';
+import { signedNow } from '../offline/signedNow';
 import type { Outgoing, Sender } from '../offline/outbox';
 import { readPrinted } from '../ui/words';
 
@@ -133,16 +134,8 @@ export function faultOf(row: WorkRow, task: StoreTask): 'pieces' | 'expires' | '
 
 /** Signed now: it is sent as soon as the server answers. */
 export function finishStoreWork(draft: StoreDraft): StoreDraft {
-    const doneAt = timeNow();
-    return {
-        ...draft,
-        begunAt: draft.begunAt < doneAt ? draft.begunAt : doneAt,
-        isWaiting: true,
-        errors: {},
-        trouble: null,
-        doneAt,
-        clockCheckedAt: clockCheckedAt(),
-    };
+    const { begunAt, signed } = signedNow(draft.begunAt);
+    return { ...draft, ...signed, begunAt };
 }
 
 export const storeSender: Sender<StoreDraft> = {

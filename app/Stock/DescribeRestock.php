@@ -13,6 +13,7 @@ use App\Stock\Http\MissingResource;
 use App\Stock\Http\NotAdvisedResource;
 use App\Stock\Http\PutResource;
 use App\Stock\Http\RestockResource;
+use App\Stock\Http\ShelfLot;
 use App\Stock\Http\StayResource;
 use App\Stock\Http\StoreRef;
 use App\Stock\Http\TakeResource;
@@ -23,6 +24,9 @@ use Sarcina\Core\Calendar\PrintedDate;
 /** A planned restock as the page shows it: each step with its number, and which steps are done before it. */
 final class DescribeRestock
 {
+    /** More than that in one store are never looked through by hand. */
+    private const SHELF = 400;
+
     public function __construct(private readonly Catalogue $catalogue)
     {
     }
@@ -47,10 +51,16 @@ final class DescribeRestock
             array_map(fn (NotAdvised $one): NotAdvisedResource => new NotAdvisedResource(
                 $one->put->need, $this->catalogue->name($one->put->item), $one->put->lot, $one->put->quantity, $one->because->value,
             ), $plan->notAdvised),
-            array_map(
-                static fn (Lacking $row): MissingResource => new MissingResource($row->line, $row->item, $row->what, $row->quantity),
-                $plan->missing,
-            ),
+            self::missing($plan),
+            $this->shelf($judged, $plan),
+        );
+    }
+
+    /** @return list<MissingResource> */
+    public static function missing(RestockPlan $plan): array
+    {
+        return array_map(
+            static fn (Lacking $row): MissingResource => new MissingResource($row->line, $row->item, $row->what, $row->quantity), $plan->missing,
         );
     }
 
@@ -90,7 +100,31 @@ final class DescribeRestock
             $step, $row->line, $row->need, $row->pocketId, $row->item, $this->catalogue->name($row->item),
             $this->catalogue->item($row->item)?->caution,
             $row->lotId, $row->lot, $row->expires, self::goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
+            $row->accepts,
         );
+    }
+
+    /** @return list<ShelfLot> what a line accepts first, then the rest by name */
+    private function shelf(Judged $judged, RestockPlan $plan): array
+    {
+        $today = $judged->atBest()->assignment->asOf;
+        $accepted = array_fill_keys(array_merge(...array_map(static fn (PlannedIn $row): array => $row->accepts, $plan->in())), true);
+        $this->catalogue->items(array_values(array_unique(array_map(static fn (OnShelf $row): string => $row->lot->item, $plan->shelf))));
+        $lots = [];
+        foreach ($plan->shelf as $row) {
+            $lot = $row->lot;
+            $last = $lot->expires?->lastGoodDay;
+            if ($last === null || ! $last->isBefore($today)) {
+                $lots[] = new ShelfLot(
+                    $lot->item, $this->catalogue->name($lot->item), $this->catalogue->item($lot->item)?->caution, $row->lotId, $lot->lot,
+                    $lot->expires?->text, self::goodUntil($lot->expires?->text), $lot->quantity,
+                );
+            }
+        }
+        usort($lots, static fn (ShelfLot $one, ShelfLot $other): int => [! isset($accepted[$one->item]), $one->name, $one->good_until ?? '9999']
+            <=> [! isset($accepted[$other->item]), $other->name, $other->good_until ?? '9999']);
+
+        return array_slice($lots, 0, self::SHELF);
     }
 
     private function stay(Judged $judged, PlannedOut $row, User $by): StayResource

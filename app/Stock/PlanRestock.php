@@ -30,24 +30,26 @@ final class PlanRestock
     ) {
     }
 
-    public function __invoke(Judged $judged, Store $store): RestockPlan
+    /** @param  array<string, int>  $promised  pieces of lots that other kits are to have from the store */
+    public function __invoke(Judged $judged, Store $store, array $promised = []): RestockPlan
     {
         $advice = $judged->advice();
         $stock = $this->stock($store);
         $puts = [];
         [$absent, $missing] = self::absent($judged);
-        $left = array_map(static fn (OnShelf $row): int => $row->lot->quantity, $stock);
+        $left = array_map(static fn (OnShelf $row): int => max(0, $row->lot->quantity - ($promised[$row->lotId] ?? 0)), $stock);
         foreach ($advice->wanted() as $want) {
             if ($want->line !== null && isset($absent[$want->line->id])) {
                 continue;
             }
             $pieces = $want->pieces;
-            foreach ($this->choices($judged, $want, $stock) as $code) {
+            $choices = $this->choices($judged, $want, $stock);
+            foreach ($choices as $code) {
                 if ($pieces <= 0) {
                     break;
                 }
                 // Pieces of another choice stand for as many of the first: one serves the line as well as one.
-                $pieces = $this->pick($judged, $want, $code, $pieces, $stock, $left, $puts);
+                $pieces = $this->pick($judged, $want, $choices, $code, $pieces, $stock, $left, $puts);
             }
             if ($pieces > 0) {
                 $missing[] = new Lacking(
@@ -58,7 +60,7 @@ final class PlanRestock
 
         [$puts, $notAdvised] = self::worthwhile($judged, $puts);
 
-        return ($this->order)($judged, $puts, self::takeOut($judged, $advice), $notAdvised, $missing);
+        return ($this->order)($judged, $puts, self::takeOut($judged, $advice), $notAdvised, $missing)->from($stock);
     }
 
     /**
@@ -138,12 +140,13 @@ final class PlanRestock
     }
 
     /**
+     * @param  list<string>  $choices  items that serve, best first
      * @param  list<OnShelf>  $stock
      * @param  array<int, int>  $left  pieces of each row of the stock that are not picked yet
      * @param  list<PlannedIn>  $puts
      * @return int how many are still wanted
      */
-    private function pick(Judged $judged, Wanted $want, string $code, int $pieces, array $stock, array &$left, array &$puts): int
+    private function pick(Judged $judged, Wanted $want, array $choices, string $code, int $pieces, array $stock, array &$left, array &$puts): int
     {
         $rows = array_keys(
             array_filter(
@@ -169,7 +172,7 @@ final class PlanRestock
             $puts[] = new PlannedIn(
                 $want->line?->id, $want->line?->rank, $this->need($judged, $want), $this->pocket($judged, $want), $code,
                 $stock[$row]->lotId, $pick->from->lot,
-                $pick->from->expires?->text, $pick->quantity, $pick->shortDated, $want->item !== null && $want->item !== $code,
+                $pick->from->expires?->text, $pick->quantity, $pick->shortDated, $want->item !== null && $want->item !== $code, $choices,
             );
         }
 

@@ -15,6 +15,7 @@ final readonly class PlannedIn
      * @param  string|null  $expires  as printed
      * @param  bool  $shortDated  it expires before the next check and its margin
      * @param  bool  $standsIn  another item than the line's first choice
+     * @param  list<string>  $accepts  items in the store that serve as well, best first
      */
     public function __construct(
         public ?string $line,
@@ -28,6 +29,7 @@ final readonly class PlannedIn
         public int $quantity,
         public bool $shortDated,
         public bool $standsIn,
+        public array $accepts = [],
     ) {
     }
 
@@ -35,7 +37,7 @@ final readonly class PlannedIn
     {
         return new self(
             $this->line, $this->rank, $this->need, $this->pocketId, $this->item, $this->lotId, $this->lot, $this->expires, $pieces,
-            $this->shortDated, $this->standsIn,
+            $this->shortDated, $this->standsIn, $this->accepts,
         );
     }
 }

@@ -49,6 +49,7 @@ final class RestockKit
         private readonly Organisation $organisation,
         private readonly TasksOfKit $tasks,
         private readonly StaysInKit $stays,
+        private readonly NotFoundInStore $notFound,
     ) {
     }
 
@@ -70,7 +71,7 @@ final class RestockKit
                     return $this->keepWhole($kit, $report, $by, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")]);
                 }
                 $isLate = true;
-            } elseif ($report->sealReason === null && ! OperationSince::anySetASeal($since)) {
+            } elseif ($report->touchesKit() && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
                 foreach ([$kit, ...self::opened($kit, $report)] as $one) {
                     if ($one->seal === Seal::Intact) {
                         throw ValidationException::withMessages([
@@ -85,6 +86,7 @@ final class RestockKit
             }
             $movements = [...$this->out($kit, $report), ...$this->in($kit, $report)];
             [$possible, $rest] = $isLate || $report->base->number < $head->number ? $this->asFarAsThere($movements, $isLate) : [$movements, []];
+            array_push($possible, ...$this->notFound->movements($report));
             if ($possible === []) {
                 return $this->keepWhole($kit, $report, $by, $rest);
             }
@@ -99,7 +101,7 @@ final class RestockKit
      */
     private function write(Kit $whole, Kit $kit, Store $store, RestockReport $report, User $by, array $movements, array $rest): Recorded
     {
-        $seals = $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet);
+        $seals = $report->touchesKit() ? $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet) : [];
         foreach (self::opened($kit, $report) as $module) {
             array_push($seals, ...$this->seal->opened($module, $report->when, $report->sealReason, null));
         }
@@ -123,7 +125,9 @@ final class RestockKit
                 $operation,
                 $kit->retired_on === null ? function () use ($whole, $kit, $store, $report, $by): void {
                     $this->states->renew($whole, $this->organisation->dayOf($report->when->receivedAt));
-                    $this->tasks->done($kit, TaskKind::Restock, $by, $this->organisation->today());
+                    if ($report->touchesKit()) {
+                        $this->tasks->done($kit, TaskKind::Restock, $by, $this->organisation->today());
+                    }
                     $this->stays->keep($kit, $store, $by, $this->organisation->today());
                 } : null,
             );

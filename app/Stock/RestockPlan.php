@@ -12,13 +12,21 @@ final readonly class RestockPlan
      * @param  list<PlannedOut>  $stays  what should leave and still counts, until something replaces it
      * @param  list<NotAdvised>  $notAdvised
      * @param  list<Lacking>  $missing
+     * @param  list<OnShelf>  $shelf  what lies good in the store
      */
     public function __construct(
         public array $steps,
         public array $stays,
         public array $notAdvised,
         public array $missing,
+        public array $shelf = [],
     ) {
+    }
+
+    /** @param  list<OnShelf>  $shelf */
+    public function from(array $shelf): self
+    {
+        return new self($this->steps, $this->stays, $this->notAdvised, $this->missing, $shelf);
     }
 
     /** @return list<PlannedOut> */

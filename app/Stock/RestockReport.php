@@ -15,6 +15,7 @@ final readonly class RestockReport
      * @param  Base  $base  how far the record went that its doer had seen
      * @param  list<TakenOut>  $out
      * @param  list<PutIn>  $in
+     * @param  list<string>  $notFound  lots that the record has in the store, and of which nothing was found there
      * @param  string|null  $body  as it was sent, to keep where nothing of it can be recorded
      */
     public function __construct(
@@ -28,6 +29,7 @@ final readonly class RestockReport
         public ?string $sealReason = null,
         public ?string $sealSet = null,
         public ?string $body = null,
+        public array $notFound = [],
     ) {
     }
 
@@ -44,6 +46,13 @@ final readonly class RestockReport
             $this->sealReason,
             $this->sealSet,
             $this->body,
+            $this->notFound,
         );
+    }
+
+    /** Whether the kit itself was opened for it. */
+    public function touchesKit(): bool
+    {
+        return $this->out !== [] || $this->in !== [];
     }
 }

@@ -22,6 +22,7 @@ const AccountsPage = lazy(() => import('./settings/AccountsPage'));
 const MailPage = lazy(() => import('./settings/MailPage'));
 const StartPage = lazy(() => import('./settings/StartPage'));
 const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
+const PickListPage = lazy(() => import('./restock/PickListPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
@@ -107,6 +108,7 @@ export const router = createBrowserRouter([
                     { path: '/restock', element: part(<RestockListPage />) },
                     { path: '/stores/:id', element: part(<StorePage />) },
                     { path: '/stores/:id/:task', element: part(<StoreWorkPage />) },
+                    { path: '/pick-list', element: part(<PickListPage />) },
                     { path: '/to-buy', element: part(<ToBuyPage />) },
                     { path: '/more', element: part(<MorePage />) },
                     { path: '*', element: part(<NotFoundPage />) },

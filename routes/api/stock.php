@@ -16,4 +16,5 @@ Route::get('stores/{store:id}/history', [StoreController::class, 'history'])->ca
 Route::get('to-buy', [StoreController::class, 'toBuy'])->can('view', Store::class)->name('to-buy');
 Route::get('stores/{store:id}', [StoreController::class, 'contents'])->can('view', Store::class)->name('stores.show');
 Route::get('kits/{kit:code}/restock', [RestockController::class, 'plan'])->can('restock', Kit::class)->name('kits.restock');
+Route::get('pick-list', [RestockController::class, 'pickList'])->can('restock', Kit::class)->name('picklist');
 Route::put('kits/{kit:code}/restocks/{id}', [RestockController::class, 'restock'])->can('restock', Kit::class)->name('restocks.store');

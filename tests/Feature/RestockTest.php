@@ -72,6 +72,98 @@ final class RestockTest extends TestCase
         );
     }
 
+    public function test_another_lot_and_another_item_are_offered_with_what_the_line_accepts(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->assertOk()->json();
+        $this->assertContains('haemostatic-gauze', $plan['in'][0]['accepts']);
+        $this->assertSame('haemostatic-gauze', $plan['shelf'][0]['item'], 'what the line accepts comes first');
+        $this->assertGreaterThan(5, count($plan['shelf']));
+        $today = now()->toDateString();
+        foreach ($plan['shelf'] as $row) {
+            $this->assertTrue($row['good_until'] === null || $row['good_until'] >= $today, "{$row['name']} expired and is offered");
+        }
+    }
+
+    public function test_what_was_not_in_the_store_is_taken_off_its_record_and_is_bought(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
+        $lot = $plan['in'][0]['lot_id'];
+        $held = $this->heldInStore($lot);
+        $this->assertGreaterThan(0, $held);
+        $body = ['in' => [], 'not_found' => [$lot]] + $this->body($plan);
+        $this->putJson('/api/kits/QH-07/restocks/'.$this->ulid(), $body)->assertOk();
+        $this->assertSame(0, $this->heldInStore($lot));
+        $texts = array_merge(...array_column($this->getJson("/api/stores/{$plan['store']}/history")->json('entries'), 'movements'));
+        $this->assertNotEmpty(preg_grep("/^{$held} × .*: fewer than recorded$/", $texts));
+        $this->assertSame([], app(Verify::class)()->faults);
+        $again = $this->getJson('/api/kits/QH-07/restock')->json();
+        $this->assertNotContains($lot, array_column($again['in'], 'lot_id'), 'nothing is picked that is not there');
+    }
+
+    public function test_only_not_found_leaves_the_kit_and_its_seal_alone(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
+        $kit = $this->kit('QH-07');
+        DB::table('kits')->where('id', $kit->id)->update(['seal' => 'intact', 'seal_number' => 'S-1']);
+        $body = ['in' => [], 'out' => [], 'seal_reason' => null, 'not_found' => [$plan['in'][0]['lot_id']]] + $this->body($plan);
+        $this->putJson('/api/kits/QH-07/restocks/'.$this->ulid(), $body)->assertOk();
+        $this->assertSame('intact', DB::table('kits')->where('id', $kit->id)->value('seal'));
+        $this->assertSame(0, $this->heldInStore($plan['in'][0]['lot_id']));
+    }
+
+    public function test_what_came_after_somebody_looked_in_vain_stays(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
+        $row = $plan['in'][0];
+        $looked = now();
+        $this->travel(20)->minutes();
+        $this->putJson("/api/stores/{$plan['store']}/entries/".$this->ulid(), [
+            'kind' => 'receive', 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'], 'to_store' => null, 'reason' => null,
+            'rows' => [['item' => $row['item'], 'lot' => $row['lot'], 'expires' => $row['expires'], 'quantity' => 7, 'condition' => 'good']],
+        ])->assertOk();
+        $body = [
+            'in' => [], 'out' => [], 'not_found' => [$row['lot_id']],
+            'begun_at' => $looked->toIso8601ZuluString(), 'done_at' => $looked->toIso8601ZuluString(), 'clock_checked_at' => $looked->toIso8601ZuluString(),
+        ] + $this->body($plan);
+        $this->putJson('/api/kits/QH-07/restocks/'.$this->ulid(), $body)->assertOk();
+        $this->assertSame(7, $this->heldInStore($row['lot_id']));
+    }
+
+    public function test_one_pick_list_promises_no_piece_twice(): void
+    {
+        $alone = fn (string $kit): array => $this->getJson("/api/pick-list?kits={$kit}&store={$this->store()->id}")->assertOk()->json();
+        $this->actAs('keeper');
+        $wanting = array_column($this->getJson('/api/kits?work=restock')->json('kits'), 'code');
+        $this->assertGreaterThan(2, count($wanting));
+        $list = $alone(implode(',', array_reverse($wanting)));
+        $this->assertSame($wanting, array_column($list['kits'], 'code'), 'in walking order');
+        foreach ($list['take'] as $row) {
+            $there = DB::table('holdings')->join('lots', 'lots.id', '=', 'lot_id')->join('items', 'items.id', '=', 'lots.item_id')
+                ->where('holdings.store_id', $this->store()->id)->where('holdings.condition', 'good')
+                ->where('items.name', $row['name'])->where('lots.number', $row['lot'])->sum('holdings.quantity');
+            $this->assertLessThanOrEqual((int) $there, $row['quantity'], $row['name']);
+        }
+        $in = collect($list['kits'])->flatMap(static fn (array $kit): array => array_filter($kit['rows'], static fn (array $one): bool => $one['way'] === 'in'));
+        $this->assertSame($in->sum('quantity'), array_sum(array_column($list['take'], 'quantity')));
+        $single = $alone($wanting[0]);
+        $this->assertSame($single['kits'][0]['rows'], $list['kits'][0]['rows'], 'the first has what it would have alone');
+    }
+
+    public function test_a_pick_list_for_what_is_no_kit_or_too_many_is_refused_in_words(): void
+    {
+        $this->actAs('keeper')->getJson('/api/pick-list?kits=QH-01,QH-99')->assertUnprocessable()
+            ->assertJsonPath('errors.kits.0', 'There is no kit in service called QH-99. Choose the kits again.');
+        $many = implode(',', array_map(static fn (int $at): string => "QH-{$at}", range(100, 130)));
+        $this->getJson("/api/pick-list?kits={$many}")->assertUnprocessable()->assertJsonPath(
+            'errors.kits.0', 'A pick list is for at most 20 kits. Choose fewer, and print a second one.',
+        );
+    }
+
+    private function heldInStore(string $lot): int
+    {
+        return (int) DB::table('holdings')->where('store_id', $this->store()->id)->where('lot_id', $lot)->where('condition', 'good')->value('quantity');
+    }
+
     public function test_sent_twice_it_counts_once(): void
     {
         $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();

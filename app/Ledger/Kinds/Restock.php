@@ -6,7 +6,7 @@ namespace App\Ledger\Kinds;
 
 use App\Ledger\Part;
 
-/** What went out of a kit and what was put in. */
+/** What went out of a kit, what was put in, and what was not in the store though the record had it there. */
 final class Restock implements Kind
 {
     public function parts(): array
@@ -16,7 +16,7 @@ final class Restock implements Kind
 
     public function ways(): array
     {
-        return ['store > kit, restocked', 'kit > store, returned', 'kit > out, discarded'];
+        return ['store > kit, restocked', 'kit > store, returned', 'kit > out, discarded', 'store > out, counted'];
     }
 
     public function title(): string

@@ -68,6 +68,12 @@ use Sarcina\Core\Kit\Condition;
                     ],
                 ),
             ),
+            new OA\Property(
+                property: 'not_found',
+                type: 'array',
+                items: new OA\Items(type: 'string'),
+                description: 'lots that the record has in the store and of which nothing was found there',
+            ),
             new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
             new OA\Property(property: 'seal_set', type: 'string', nullable: true),
         ],
@@ -94,6 +100,8 @@ final class DoneRestock extends FormRequest
             'in.*.pocket_id' => ['required', 'string', 'max:53'],
             'in.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
             'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
+            'not_found' => ['array', 'max:500'],
+            'not_found.*' => ['bail', 'string', 'distinct:ignore_case', 'exists:lots,id'],
             'seal_reason' => ['nullable', 'string', 'max:200'],
             'seal_set' => ['nullable', 'string', 'max:40'],
         ];
@@ -106,6 +114,8 @@ final class DoneRestock extends FormRequest
             ...$this->whenMessages(),
             'store.exists' => 'There is no such store.',
             '*.*.lot_id.exists' => 'This lot is not on record.',
+            'not_found.*.exists' => 'This lot is not on record.',
+            'not_found.*.distinct' => 'This lot is named twice.',
             '*.*.quantity.*' => 'Enter how many, a whole number from 1 to 100000.',
         ];
     }
@@ -119,12 +129,12 @@ final class DoneRestock extends FormRequest
          * @var array{
          *     store: string,
          *     out: list<array{pocket_id: string, lot_id: string, condition: string, opened_on?: string|null, quantity: int, to: string}>,
-         *     in: list<array{pocket_id: string, lot_id: string, quantity: int}>, seal_reason?: string|null,
+         *     in: list<array{pocket_id: string, lot_id: string, quantity: int}>, not_found?: list<string>, seal_reason?: string|null,
          *     seal_set?: string|null,
          * } $valid
          */
         $valid = $this->validated();
-        if ($valid['out'] === [] && $valid['in'] === []) {
+        if ($valid['out'] === [] && $valid['in'] === [] && ($valid['not_found'] ?? []) === []) {
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
         }
 
@@ -161,6 +171,7 @@ final class DoneRestock extends FormRequest
             $valid['seal_reason'] ?? null,
             $valid['seal_set'] ?? null,
             $this->getContent(),
+            array_map(Str::lower(...), $valid['not_found'] ?? []),
         );
     }
 }

@@ -10,6 +10,7 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class PutResource
 {
+    /** @param  list<string>  $accepts */
     public function __construct(
         #[OA\Property(description: '1 for what is done first')]
         public int $step,
@@ -39,6 +40,8 @@ final readonly class PutResource
         public bool $short_dated,
         #[OA\Property]
         public bool $stands_in,
+        #[OA\Property(items: new OA\Items(type: 'string'), description: 'items in the store that serve as well, best first')]
+        public array $accepts,
     ) {
     }
 }

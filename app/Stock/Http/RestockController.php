@@ -14,6 +14,7 @@ use App\Stock\DescribeRestock;
 use App\Stock\Models\Store;
 use App\Stock\NearestStore;
 use App\Stock\PlanRestock;
+use App\Stock\ReadPickList;
 use App\Stock\RestockKit;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
@@ -22,6 +23,8 @@ use OpenApi\Attributes as OA;
 
 final class RestockController extends Controller
 {
+    private const NO_STORE = 'There is no store yet: add one before anything is restocked from it.';
+
     #[OA\Get(path: '/kits/{kit}/restock', operationId: 'planRestock', tags: ['restock'])]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'store', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
@@ -45,12 +48,24 @@ final class RestockController extends Controller
         $stores = Store::query()->where('retired_on', null)->orderBy('id')->get();
         $store = isset($query['store'])
             ? $stores->firstOrFail(static fn (Store $one): bool => $one->id === strtolower($query['store']))
-            : $nearest->among($kit, $stores) ?? abort(422, 'There is no store yet: add one before anything is restocked from it.');
+            : $nearest->among($kit, $stores) ?? abort(422, self::NO_STORE);
         $base = BaseResource::of(Head::read()->base());
         $judged = $judge->judge($kit, $this->today());
         $plan = $restock($judged, $store);
 
         return $this->json($describe($judged, $plan, $store, $stores, $base, $this->user($request)));
+    }
+
+    #[OA\Get(path: '/pick-list', operationId: 'readPickList', tags: ['restock'])]
+    #[OA\Parameter(name: 'kits', in: 'query', required: true, description: 'codes, with commas between', schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'store', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'One list for several kits', content: new OA\JsonContent(ref: PickList::class))]
+    public function pickList(PickListRequest $request, ReadPickList $read, NearestStore $nearest): JsonResponse
+    {
+        $kits = $request->kits();
+        $store = $request->store() ?? $nearest($kits[0]) ?? abort(422, self::NO_STORE);
+
+        return $this->json($read($kits, $store, $this->today()));
     }
 
     #[

@@ -19,6 +19,7 @@ final readonly class RestockResource
      * @param  list<StayResource>  $stays
      * @param  list<NotAdvisedResource>  $not_advised
      * @param  list<MissingResource>  $missing
+     * @param  list<ShelfLot>  $shelf
      */
     public function __construct(
         #[OA\Property]
@@ -41,6 +42,8 @@ final readonly class RestockResource
         public array $not_advised,
         #[OA\Property(items: new OA\Items(ref: MissingResource::class))]
         public array $missing,
+        #[OA\Property(items: new OA\Items(ref: ShelfLot::class), description: 'what else could be put in, by name and date')]
+        public array $shelf,
     ) {
     }
 }

@@ -87,6 +87,17 @@ export const questions = {
             queryFn: () => ask(api.GET('/kits/{kit}/restock', { params: { path: { kit }, query: { store } } })),
             staleTime: 0,
         }),
+    pickList: (kits: string[], store: string) =>
+        queryOptions({
+            queryKey: ['pick-list', kits, store],
+            queryFn: () =>
+                ask(
+                    api.GET('/pick-list', {
+                        params: { query: { kits: kits.join(','), ...(store === '' ? {} : { store }) } },
+                    }),
+                ),
+            staleTime: 0,
+        }),
     unsettled: (kit?: string) =>
         queryOptions({
             queryKey: ['unsettled', kit ?? null],

@@ -1466,6 +1466,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/pick-list": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPickList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/kits/{kit}/restocks/{id}": {
         parameters: {
             query?: never;
@@ -3460,6 +3476,8 @@ export interface components {
                 lot_id: string;
                 quantity: number;
             }[];
+            /** @description lots that the record has in the store and of which nothing was found there */
+            not_found?: string[];
             seal_reason?: string | null;
             seal_set?: string | null;
         };
@@ -3483,6 +3501,55 @@ export interface components {
             /** @enum {string} */
             because: "no_companion" | "overweight" | "expires_no_later" | "lowers_verdict";
         };
+        /** @description What to take from one store for several kits, and what goes where. */
+        PickList: {
+            store: string;
+            store_name: string;
+            place: string;
+            take: components["schemas"]["PickedLot"][];
+            /** @description in walking order */
+            kits: components["schemas"]["PickedKit"][];
+        };
+        /** @description What one kit of a pick list is to have, in the order in which it is done. */
+        PickedKit: {
+            code: string;
+            name: string;
+            place: string;
+            /**
+             * Format: date
+             * @description the day until which what goes in must be in date
+             */
+            until: string;
+            rows: components["schemas"]["PickedRow"][];
+            /** @description what the store does not have for it */
+            missing: components["schemas"]["MissingResource"][];
+        };
+        /** @description Pieces of a lot to take from the store for all kits of a pick list. */
+        PickedLot: {
+            name: string;
+            caution: string | null;
+            lot: string | null;
+            /** Format: date */
+            good_until: string | null;
+            quantity: number;
+        };
+        /** @description One thing to take out of a kit or to put in, as it is printed. */
+        PickedRow: {
+            /** @enum {string} */
+            way: "out" | "in";
+            pocket: string | null;
+            name: string;
+            caution: string | null;
+            lot: string | null;
+            /** Format: date */
+            good_until: string | null;
+            quantity: number;
+            /**
+             * @description where it goes, for what goes out
+             * @enum {string|null}
+             */
+            to: "store" | "discard" | null;
+        };
         /** @description Pieces of a lot to put into a pocket. */
         PutResource: {
             /** @description 1 for what is done first */
@@ -3500,6 +3567,8 @@ export interface components {
             quantity: number;
             short_dated: boolean;
             stands_in: boolean;
+            /** @description items in the store that serve as well, best first */
+            accepts: string[];
         };
         /** @description What goes in from the store and out of a kit, step by step: after each, the kit is no worse than before. */
         RestockResource: {
@@ -3515,6 +3584,8 @@ export interface components {
             stays: components["schemas"]["StayResource"][];
             not_advised: components["schemas"]["NotAdvisedResource"][];
             missing: components["schemas"]["MissingResource"][];
+            /** @description what else could be put in, by name and date */
+            shelf: components["schemas"]["ShelfLot"][];
         };
         /** @description What became of a restock: the kit as it is now, and what could not be recorded as it was sent. */
         RestockedResource: {
@@ -3522,6 +3593,19 @@ export interface components {
             operation: number | null;
             unsettled: components["schemas"]["UnsettledResource"][];
             kit: components["schemas"]["KitResource"];
+        };
+        /** @description Pieces of a lot that lie good and in date in a store. */
+        ShelfLot: {
+            item: string;
+            name: string;
+            caution: string | null;
+            lot_id: string;
+            lot: string | null;
+            /** @description as printed */
+            expires: string | null;
+            /** Format: date */
+            good_until: string | null;
+            quantity: number;
         };
         /** @description Pieces that should leave and still count: they stay until something replaces them. */
         StayResource: {
@@ -6870,6 +6954,30 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RestockResource"];
+                };
+            };
+        };
+    };
+    readPickList: {
+        parameters: {
+            query: {
+                /** @description codes, with commas between */
+                kits: string;
+                store?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description One list for several kits */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PickList"];
                 };
             };
         };

@@ -1,14 +1,15 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
+import type { Schemas } from '../api/client';
 import { sendWaiting } from '../offline/outbox';
 import { kit } from '../testing/samples';
 import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
-import { beginRestock, finish, piecesOf, restocks, restockSender, type RestockDraft } from './draft';
+import { absentLots, beginRestock, finish, piecesOf, restocks, restockSender, type RestockDraft } from './draft';
 import { HeldBack } from './Missing';
 import { RestockRow } from './RestockRow';
-import { changed, stopsOf, type Step } from './steps';
+import { addedStep, changed, stopsOf, type Step } from './steps';
 
 afterEach(() => vi.unstubAllGlobals());
 
@@ -104,6 +105,83 @@ describe('a restock', () => {
             isWaiting: false,
             trouble: { detail: 'The kit was changed in the meantime.' },
         });
+    });
+});
+
+describe('what is done otherwise than listed', () => {
+    const shelf = (lot: string, item: string): Schemas['ShelfLot'] => ({
+        item,
+        name: item,
+        caution: null,
+        lot_id: lot,
+        lot,
+        expires: null,
+        good_until: null,
+        quantity: 1,
+    });
+    const listed = (): Step[] =>
+        begun().steps.map((step) =>
+            step.way === 'in'
+                ? { ...step, row: { ...step.row, item: 'dressing', accepts: ['dressing', 'dressing-large'] } }
+                : step,
+        );
+    const put = (key: string) => (step: Step) => step.key === key;
+
+    it('lets a piece that still counts leave for what the line accepts, and for nothing else', () => {
+        const all = (now: Step[]) => changed(now, () => true, { isDone: true, quantity: '2' });
+        const takes = (now: Step[]) => now.find((step) => step.way === 'out')?.isDone;
+        expect(takes(all(changed(listed(), put('in 1'), { instead: shelf('l9', 'dressing-large') })))).toBe(true);
+        expect(takes(all(changed(listed(), put('in 1'), { instead: shelf('l9', 'scissors') })))).toBe(false);
+        expect(takes(changed(listed(), put('in 1'), { isAbsent: true }))).toBe(false);
+    });
+
+    it('sends the lot that went in, and the one that was not in the store', async () => {
+        let steps = changed(listed(), put('in 1'), { instead: shelf('l9', 'dressing'), quantity: '1', isDone: true });
+        steps = changed(steps, put('in 3'), { isAbsent: true });
+        steps = [...steps, addedStep(steps, 'back', shelf('l7', 'shears'), 1)];
+        restocks.keep(finish({ ...begun(), steps }));
+        const sent = serve(() => answer({ kit: {} }));
+        await sendWaiting([restockSender]);
+        expect(sent[0]?.body).toMatchObject({
+            in: [
+                { pocket_id: 'front', lot_id: 'l9', quantity: 1 },
+                { pocket_id: 'back', lot_id: 'l7', quantity: 1 },
+            ],
+            not_found: ['l3'],
+        });
+    });
+
+    it('does not record as absent what went in under another step', () => {
+        const steps = changed(listed(), put('in 3'), { isAbsent: true });
+        expect(absentLots([...steps, addedStep(steps, 'back', shelf('l3', 'dressing'), 1)])).toEqual([]);
+    });
+
+    it('offers other lots of the item first, and says when the line does not accept what is chosen', async () => {
+        const onChange = vi.fn();
+        const [step] = listed() as [Step];
+        show(
+            <RestockRow
+                step={step}
+                error={undefined}
+                waits={[]}
+                shelf={[shelf('B2', 'dressing'), shelf('K9', 'dressing'), shelf('S1', 'scissors')]}
+                onChange={onChange}
+                onFocus={() => undefined}
+            />,
+        );
+        await userEvent.click(screen.getByRole('button', { name: /^Not this lot/ }));
+        await userEvent.click(screen.getByRole('combobox', { name: 'Which lot' }));
+        expect(screen.getAllByRole('option', { name: /in the store/ }).map((one) => one.textContent)).toContain(
+            'dressing, lot K9, undated, 1 in the store',
+        );
+        await userEvent.selectOptions(screen.getByLabelText('What goes in'), 'Another item');
+        await userEvent.click(screen.getByRole('combobox', { name: 'Which item and lot' }));
+        await userEvent.click(screen.getByRole('option', { name: /scissors/ }));
+        expect(screen.getByText(/It is not accepted for/)).toBeTruthy();
+        await userEvent.click(screen.getByRole('button', { name: 'Change step' }));
+        expect(onChange).toHaveBeenCalledWith(
+            expect.objectContaining({ instead: expect.objectContaining({ lot_id: 'S1' }) as unknown, quantity: '1' }),
+        );
     });
 });
 

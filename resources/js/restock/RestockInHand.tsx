@@ -8,6 +8,7 @@ import { InHand } from '../ui/InHand';
 import { OpenKit } from '../ui/OpenKit';
 import { sayDay } from '../ui/words';
 import { restocks } from './draft';
+import { AddPut } from './Instead';
 import { HeldBack, Missing } from './Missing';
 import { useRestock, type WalkProps } from './RestockPage';
 import { RestockRow } from './RestockRow';
@@ -34,7 +35,9 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
             strip={stops.map((stop) => ({
                 key: stop,
                 isHere: stop === chosen,
-                isDone: work.stops.find((one) => one.key === stop)?.steps.every((step) => step.isDone) ?? false,
+                isDone:
+                    work.stops.find((one) => one.key === stop)?.steps.every((step) => step.isDone || step.isAbsent) ??
+                    false,
             }))}
             picture={
                 <OpenKit
@@ -46,6 +49,7 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
                 />
             }
             menu={[
+                { word: words.allDone, onPress: work.all },
                 { word: words.finishNow, onPress: () => setChosen(FINISH) },
                 { word: words.leaveForNow, onPress: () => void navigate(`/kits/${kit.code}`) },
                 {
@@ -93,6 +97,8 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
                     <RestockRow
                         key={step.key}
                         step={step}
+                        shelf={draft.shelf ?? []}
+                        onRemove={() => work.remove(step.key)}
                         error={work.errorOf(step)}
                         waits={work.waits(step)}
                         onFocus={() => undefined}
@@ -106,6 +112,16 @@ export function RestockInHand({ kit, draft, stores, onStore }: WalkProps) {
                         <NothingToDo draft={draft} />
                     ) : (
                         <FinishRestock kit={kit} draft={draft} set={work.set} />
+                    )}
+                    {(draft.shelf ?? []).length > 0 && (
+                        <Box sx={{ mt: 4 }}>
+                            <AddPut
+                                kit={kit}
+                                shelf={draft.shelf ?? []}
+                                pocket={kit.leaves[0]?.pockets[0]?.id ?? ''}
+                                onAdd={work.add}
+                            />
+                        </Box>
                     )}
                     <Missing missing={draft.missing} />
                     <HeldBack draft={draft} />

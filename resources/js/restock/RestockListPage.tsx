@@ -29,6 +29,11 @@ export default function RestockListPage() {
             title={words.restock}
             beside={
                 <>
+                    {may('restock') && data.kits.length > 0 && (
+                        <Button component={Link} to="/pick-list">
+                            {words.pickList}
+                        </Button>
+                    )}
                     <Button component={Link} to="/to-buy">
                         {words.toBuy}
                     </Button>

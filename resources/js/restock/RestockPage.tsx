@@ -13,12 +13,13 @@ import { pocketName } from '../pack/VerdictSheet';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { sayDay } from '../ui/words';
+import { AddPut } from './Instead';
 import { HeldBack, Missing } from './Missing';
 import { RestockRow } from './RestockRow';
 import { RestockInHand } from './RestockInHand';
 import { BeginAnew, ChooseStore, FinishRestock, NothingToDo } from './RestockState';
 import { beginRestock, restockId, restocks, type RestockDraft } from './draft';
-import { changed, stopsOf, waitsFor, type Step, type Stop } from './steps';
+import { addedStep, changed, stopsOf, waitsFor, type Step, type StepChange, type Stop } from './steps';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
@@ -71,14 +72,19 @@ export function useRestock(kit: Schemas['KitResource'], draft: RestockDraft) {
         const now = restocks.of(kit.code) ?? draft;
         restocks.keep({ ...now, trouble: null, errors: {}, ...to(now) });
     };
-    const each = (which: (step: Step) => boolean, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) =>
+    const each = (which: (step: Step) => boolean, to: StepChange) =>
         set((now) => ({ steps: changed(now.steps, which, to) }));
     return {
         stops,
         done,
         set,
-        change: (key: string, to: Partial<Pick<Step, 'quantity' | 'isDone'>>) => each((step) => step.key === key, to),
-        allOf: (stop: Stop) => each((step) => stop.steps.some((one) => one.key === step.key), { isDone: true }),
+        change: (key: string, to: StepChange) => each((step) => step.key === key, to),
+        allOf: (stop: Stop) =>
+            each((step) => !step.isAbsent && stop.steps.some((one) => one.key === step.key), { isDone: true }),
+        all: () => each((step) => !step.isAbsent, { isDone: true }),
+        add: (pocket: string, lot: Schemas['ShelfLot'], quantity: number) =>
+            set((now) => ({ steps: [...now.steps, addedStep(now.steps, pocket, lot, quantity)] })),
+        remove: (key: string) => set((now) => ({ steps: now.steps.filter((step) => step.key !== key) })),
         waits: (step: Step) => waitsFor(step, steps),
         errorOf: (step: Step) => {
             const at = done.filter((one) => one.way === step.way).findIndex((one) => one.key === step.key);
@@ -144,6 +150,8 @@ function AtDesk({ kit, draft, stores, onStore }: WalkProps) {
                                 <RestockRow
                                     key={step.key}
                                     step={step}
+                                    shelf={draft.shelf ?? []}
+                                    onRemove={() => work.remove(step.key)}
                                     error={work.errorOf(step)}
                                     waits={work.waits(step)}
                                     onFocus={() => setChosen(stop.pocket)}
@@ -152,8 +160,18 @@ function AtDesk({ kit, draft, stores, onStore }: WalkProps) {
                             ))}
                         </Sheet>
                     ))}
+                    {(draft.shelf ?? []).length > 0 && (
+                        <AddPut kit={kit} shelf={draft.shelf ?? []} pocket={pocket} onAdd={work.add} />
+                    )}
                     {steps.length > 0 && (
-                        <Sheet title={words.ofDone(work.done.length, steps.length)}>
+                        <Sheet
+                            title={words.ofDone(work.done.length, steps.length)}
+                            beside={
+                                <Button size="small" onClick={work.all}>
+                                    {words.allDone}
+                                </Button>
+                            }
+                        >
                             <FinishRestock kit={kit} draft={draft} set={work.set} />
                             <BeginAnew draft={draft} />
                         </Sheet>

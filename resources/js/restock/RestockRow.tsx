@@ -1,11 +1,14 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Checkbox from '@mui/material/Checkbox';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
+import type { Schemas } from '../api/client';
 import { Caution } from '../ui/Page';
 import { sayGoodUntil } from '../ui/words';
 import { piecesOf } from './draft';
-import type { Step } from './steps';
+import { Instead } from './Instead';
+import { putOf, servesAsListed, type Step, type StepChange } from './steps';
 import { words } from './words';
 
 interface RestockRowProps {
@@ -13,7 +16,10 @@ interface RestockRowProps {
     error: string | undefined;
     /** What has to be in first. */
     waits: Step[];
-    onChange: (to: { quantity?: string; isDone?: boolean }) => void;
+    /** What else lies in the store. */
+    shelf?: Schemas['ShelfLot'][];
+    onChange: (to: StepChange) => void;
+    onRemove?: () => void;
     onFocus: () => void;
 }
 
@@ -31,13 +37,15 @@ export const why: Record<string, string> = {
 };
 
 /** One thing to take out or to put in: which lot, how many, and a tick when it is done. */
-export function RestockRow({ step, error, waits, onChange, onFocus }: RestockRowProps) {
+export function RestockRow({ step, error, waits, shelf = [], onChange, onRemove, onFocus }: RestockRowProps) {
     const { row } = step;
+    const what = step.way === 'in' ? putOf(step) : step.row;
+    const isAbsent = step.isAbsent === true;
     const pieces = piecesOf(step);
     const problem =
         error ??
         (pieces === null ? words.piecesAreWhole : pieces > row.quantity ? words.farMore(row.quantity) : undefined);
-    const name = `${step.way === 'out' ? words.takeOut : words.putIn} ${row.name}, ${row.lot ? words.lot(row.lot) : words.noLot}`;
+    const name = `${step.way === 'out' ? words.takeOut : words.putIn} ${what.name}, ${what.lot ? words.lot(what.lot) : words.noLot}`;
     return (
         <Box
             onFocus={onFocus}
@@ -59,24 +67,24 @@ export function RestockRow({ step, error, waits, onChange, onFocus }: RestockRow
         >
             <Checkbox
                 checked={step.isDone}
-                disabled={waits.length > 0}
+                disabled={waits.length > 0 || isAbsent}
                 onChange={(event) => onChange({ isDone: event.target.checked })}
                 slotProps={{ input: { 'aria-label': name } }}
                 sx={{ width: 44, height: 44 }}
             />
             <Box
                 sx={{ minWidth: 0, minHeight: { xs: 56, md: 0 }, cursor: 'pointer' }}
-                onClick={() => waits.length === 0 && onChange({ isDone: !step.isDone })}
+                onClick={() => waits.length === 0 && !isAbsent && onChange({ isDone: !step.isDone })}
             >
                 <Typography>
-                    <strong>{step.way === 'out' ? words.out : words.inWord}</strong> {row.name}
+                    <strong>{step.way === 'out' ? words.out : words.inWord}</strong> {what.name}
                 </Typography>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                    {row.lot ? words.lot(row.lot) : words.noLot}, {sayGoodUntil(row.good_until, false)}
+                    {what.lot ? words.lot(what.lot) : words.noLot}, {sayGoodUntil(what.good_until, false)}
                     {step.way === 'out' &&
                         `; ${why[step.row.because] ?? step.row.because}, ${step.row.to === 'discard' ? words.toBeDisposedOf : words.returnToStore}`}
-                    {step.way === 'in' && step.row.short_dated && words.shortDated}
-                    {step.way === 'in' && step.row.stands_in && words.replaces(step.row.need)}
+                    {step.way === 'in' && !step.instead && step.row.short_dated && words.shortDated}
+                    {step.way === 'in' && step.row.stands_in && servesAsListed(step) && words.replaces(step.row.need)}
                 </Typography>
                 {waits.length > 0 && (
                     <Typography variant="body2" sx={{ fontWeight: 600 }}>
@@ -87,10 +95,22 @@ export function RestockRow({ step, error, waits, onChange, onFocus }: RestockRow
                         )}
                     </Typography>
                 )}
-                <Caution text={row.caution} />
+                {step.way === 'in' && step.instead && (
+                    <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                        {words.insteadOf(row.name, row.lot ? words.lot(row.lot) : words.noLot)}
+                        {!servesAsListed(step) && ` ${words.doesNotServe(step.row.need)}`}
+                    </Typography>
+                )}
+                {isAbsent && (
+                    <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                        {words.notInTheStoreNow}
+                    </Typography>
+                )}
+                <Caution text={what.caution} />
             </Box>
             <TextField
-                value={step.quantity}
+                value={isAbsent ? '0' : step.quantity}
+                disabled={isAbsent}
                 onFocus={(event) => event.target.select()}
                 onChange={(event) => onChange({ quantity: event.target.value.trim() })}
                 error={problem !== undefined}
@@ -100,6 +120,33 @@ export function RestockRow({ step, error, waits, onChange, onFocus }: RestockRow
                     formHelperText: { sx: { minWidth: 200, ml: -28 } },
                 }}
             />
+            {step.way === 'in' && (
+                <Box sx={{ gridColumn: { xs: '1 / -1', md: '2 / -1' }, mt: -2 }}>
+                    {step.isAdded ? (
+                        <Button variant="text" size="small" onClick={onRemove} aria-label={words.removeAddedOf(name)}>
+                            {words.removeAdded}
+                        </Button>
+                    ) : isAbsent || step.instead ? (
+                        <Button
+                            variant="text"
+                            size="small"
+                            aria-label={words.asListedOf(row.name)}
+                            onClick={() =>
+                                onChange({
+                                    isAbsent: false,
+                                    instead: null,
+                                    quantity: String(row.quantity),
+                                    isDone: false,
+                                })
+                            }
+                        >
+                            {words.asListed}
+                        </Button>
+                    ) : (
+                        <Instead step={step} shelf={shelf} onChange={onChange} />
+                    )}
+                </Box>
+            )}
         </Box>
     );
 }

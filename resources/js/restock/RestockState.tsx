@@ -8,7 +8,7 @@ import { Confirm } from '../ui/Confirm';
 import { Choose } from '../ui/Fields';
 import { Empty, Sheet } from '../ui/Page';
 import { count } from '../ui/words';
-import { finish, piecesOf, restocks, type RestockDraft } from './draft';
+import { absentLots, finish, piecesOf, restocks, type RestockDraft } from './draft';
 import { words } from './words';
 
 /** Why the server did not take it, and that it waits. */
@@ -100,6 +100,7 @@ interface FinishRestockProps {
 export function FinishRestock({ kit, draft, set }: FinishRestockProps) {
     const { steps, errors } = draft;
     const done = steps.filter((step) => step.isDone);
+    const absent = absentLots(steps);
     return (
         <>
             {kit.seal.state === 'intact' && (
@@ -126,11 +127,16 @@ export function FinishRestock({ kit, draft, set }: FinishRestockProps) {
             <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
                 {words.onlyTickedStepsAreRecorded}{' '}
                 {done.length < steps.length &&
-                    words.notTicked(count(steps.length - done.length, 'step is', 'steps are'))}
+                    words.notTicked(count(steps.length - done.length, 'step is', 'steps are'))}{' '}
+                {absent.length > 0 && words.countsBecomeNone(count(absent.length, 'lot'), draft.storeName)}
             </Typography>
             <Button
                 variant="contained"
-                disabled={done.length === 0 || draft.isWaiting || done.some((step) => piecesOf(step) === null)}
+                disabled={
+                    (done.length === 0 && absent.length === 0) ||
+                    draft.isWaiting ||
+                    done.some((step) => piecesOf(step) === null)
+                }
                 onClick={() => restocks.keep(finish(draft))}
                 sx={{ minHeight: { xs: 56, md: 44 } }}
             >

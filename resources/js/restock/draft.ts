@@ -4,7 +4,7 @@ import { newId } from '../api/newId';
 import { device } from '../offline/device';
 import { signedNow } from '../offline/signedNow';
 import type { Outgoing, Sender } from '../offline/outbox';
-import { stepsOf, type Step } from './steps';
+import { putOf, stepsOf, type Step } from './steps';
 
 const KIND = 'restock';
 
@@ -23,6 +23,8 @@ export interface RestockDraft extends Outgoing {
     stays: Schemas['StayResource'][];
     notAdvised: Schemas['NotAdvisedResource'][];
     steps: Step[];
+    /** What else lies in the store. */
+    shelf?: Schemas['ShelfLot'][];
     sealReason: string;
     sealSet: string;
 }
@@ -42,6 +44,7 @@ export function beginRestock(kit: Schemas['KitResource'], plan: Schemas['Restock
         stays: plan.stays,
         notAdvised: plan.not_advised,
         steps: stepsOf(plan, kit.leaves[0]?.pockets[0]?.id ?? ''),
+        shelf: plan.shelf,
         sealReason: '',
         sealSet: '',
         isWaiting: false,
@@ -62,6 +65,13 @@ export const restocks = {
 export function finish(draft: RestockDraft): RestockDraft {
     const { begunAt, signed } = signedNow(draft.begunAt);
     return { ...draft, ...signed, begunAt };
+}
+
+/** Lots that were not in the store, and of which nothing went in either. */
+export function absentLots(steps: Step[]): string[] {
+    const put = steps.flatMap((step) => (step.way === 'in' && step.isDone ? [putOf(step).lot_id] : []));
+    const absent = steps.flatMap((step) => (step.way === 'in' && step.isAbsent ? [step.row.lot_id] : []));
+    return [...new Set(absent)].filter((lot) => !put.includes(lot));
 }
 
 /** How many pieces; null where no whole number was typed. */
@@ -98,9 +108,10 @@ export const restockSender: Sender<RestockDraft> = {
                     ),
                     in: done.flatMap((step) =>
                         step.way === 'in'
-                            ? [{ pocket_id: step.pocket, lot_id: step.row.lot_id, quantity: piecesOf(step) ?? 0 }]
+                            ? [{ pocket_id: step.pocket, lot_id: putOf(step).lot_id, quantity: piecesOf(step) ?? 0 }]
                             : [],
                     ),
+                    not_found: absentLots(draft.steps),
                     seal_reason: draft.sealReason || null,
                     seal_set: draft.sealSet || null,
                 },

@@ -5,7 +5,15 @@ interface StepBase {
     pocket: string;
     quantity: string;
     isDone: boolean;
+    /** What goes in instead of what is listed. */
+    instead?: Schemas['ShelfLot'] | null;
+    /** The record has it in the store, and nobody found it there. */
+    isAbsent?: boolean;
+    /** Put in besides what is listed. */
+    isAdded?: boolean;
 }
+
+export type StepChange = Partial<Pick<StepBase, 'quantity' | 'isDone' | 'instead' | 'isAbsent'>>;
 
 export type Step =
     (StepBase & { way: 'out'; row: Schemas['TakeResource'] }) | (StepBase & { way: 'in'; row: Schemas['PutResource'] });
@@ -54,22 +62,55 @@ export function stopsOf(steps: Step[]): Stop[] {
     return stops;
 }
 
+/** Whether what goes in serves the same line as what is listed. */
+export function servesAsListed(step: Step): boolean {
+    return step.way === 'in' && (!step.instead || step.row.accepts.includes(step.instead.item));
+}
+
+/** What goes in: as listed, or what was put in instead. */
+export function putOf(
+    step: Step & { way: 'in' },
+): Pick<Schemas['ShelfLot'], 'lot_id' | 'lot' | 'name' | 'good_until' | 'caution'> {
+    return step.instead ?? step.row;
+}
+
+/** Something of the store that is put in besides what is listed. */
+export function addedStep(steps: Step[], pocket: string, lot: Schemas['ShelfLot'], quantity: number): Step {
+    const step = 1 + Math.max(0, ...steps.map((one) => one.row.step));
+    return {
+        key: `in ${step}`,
+        way: 'in',
+        pocket,
+        row: {
+            ...lot,
+            step,
+            line: null,
+            need: '',
+            pocket_id: pocket,
+            quantity,
+            short_dated: false,
+            stands_in: false,
+            accepts: [],
+        },
+        quantity: String(quantity),
+        isDone: true,
+        isAdded: true,
+    };
+}
+
 /** What has to be in before this leaves, and is not. */
 export function waitsFor(step: Step, steps: Step[]): Step[] {
     return step.way === 'in'
         ? []
         : steps.filter(
               (one) =>
-                  step.row.after.includes(one.row.step) && (!one.isDone || Number(one.quantity) < one.row.quantity),
+                  step.row.after.includes(one.row.step) &&
+                  (!one.isDone || Number(one.quantity) < one.row.quantity || !servesAsListed(one)),
           );
 }
 
 /** With one or several steps ticked or changed: nothing stays ticked whose replacement is not in. */
-export function changed(
-    steps: Step[],
-    which: (step: Step) => boolean,
-    to: Partial<Pick<Step, 'quantity' | 'isDone'>>,
-): Step[] {
+export function changed(steps: Step[], which: (step: Step) => boolean, to: StepChange): Step[] {
     let now = steps;
     for (const step of steps.filter(which)) {
         const isTooSoon = to.isDone === true && waitsFor(step, now).length > 0;

@@ -24,7 +24,10 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Due\Seal;
 
-/** Has one kit follow another edition of its design: what changes its pocket is moved, and the kit is judged by it from then on. */
+/**
+ * Has one kit follow another edition of its design, or another design: what changes its pocket is moved, and the kit is judged by it from
+ * then on.
+ */
 final class AdoptEdition
 {
     public function __construct(
@@ -45,10 +48,11 @@ final class AdoptEdition
             if ($kept->id === $edition->id) {
                 return;
             }
-            if ($kept->design_id !== $edition->design_id || $edition->published_at === null) {
-                throw ValidationException::withMessages([
-                    'edition' => "{$kit->code} is of the design {$kept->design->name}; this edition is not one of it.",
-                ]);
+            if ($edition->published_at === null) {
+                throw ValidationException::withMessages(['edition' => "Edition {$edition->number} of {$edition->design->name} is not published."]);
+            }
+            if ($kept->design_id !== $edition->design_id) {
+                self::refuseOther($whole, $kit, $kept, $edition);
             }
             $now = $this->judge->judge($kit, $day);
             $movements = array_map(static fn (PocketMove $move): LotMovement => new LotMovement(
@@ -56,7 +60,7 @@ final class AdoptEdition
                 Location::pocket($kit->id, $move->row->pocketId, $move->row->condition),
                 Location::pocket($kit->id, $move->to, $move->row->condition),
                 'transferred',
-            ), array_values($this->adoption->moves($now, $this->plans->another($kit, $edition))));
+            ), array_values($this->adoption->moves($kit, $now, $this->plans->another($kit, $edition), $day)));
             if ($movements !== []) {
                 LockWhole::refuseSealedAround($whole, $kit, 'edition');
             }
@@ -77,5 +81,21 @@ final class AdoptEdition
                 fn () => $this->states->renew($whole, $day),
             );
         });
+    }
+
+    /** Another design has other slots: modules are put where they belong by hand. */
+    private static function refuseOther(Kit $whole, Kit $kit, DesignEdition $kept, DesignEdition $edition): void
+    {
+        $why = match (true) {
+            $whole->id !== $kit->id => "{$kit->code} is a module in {$whole->code}. Remove it there first.",
+            $kit->modules->isNotEmpty() => "Remove the modules of {$kit->code} first: {$edition->design->name} has other places for them.",
+            $edition->design->retired_on !== null => "{$edition->design->name} is no longer used. Choose another design.",
+            ($kept->design->serves === null) !== ($edition->design->serves === null) => 'A module stays a module, and a kit stays a kit. Choose '.
+                'another design.',
+            default => null,
+        };
+        if ($why !== null) {
+            throw ValidationException::withMessages(['edition' => $why]);
+        }
     }
 }

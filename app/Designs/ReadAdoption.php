@@ -17,7 +17,7 @@ use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Check\Judgement;
 
-/** What a kit would have added, moved and removed if it followed another edition of its design. */
+/** What a kit would have added, moved and removed if it followed another edition of its design, or another design. */
 final class ReadAdoption
 {
     public function __construct(
@@ -32,7 +32,7 @@ final class ReadAdoption
     public function __invoke(Kit $kit, KitPlan $then, string $today): AdoptionEffect
     {
         $now = $this->judge->judge($kit, $today, $this->contents->of($kit));
-        $moved = $this->moves($now, $then);
+        $moved = $this->moves($kit, $now, $then, $today);
         $after = $this->judge->byPlan($kit, $then, $today, self::after($now->rows, $moved));
 
         return new AdoptionEffect(
@@ -49,16 +49,18 @@ final class ReadAdoption
      *
      * @return array<int, PocketMove> by row
      */
-    public function moves(Judged $now, KitPlan $then): array
+    public function moves(Kit $kit, Judged $now, KitPlan $then, string $today): array
     {
         $homes = [];
         foreach ($then->lines as $line) {
             $homes[$line->code()] = $line->pocketId;
         }
-        $shown = new ShownUnder($now);
+        $lines = $then->designId === $now->plan->designId
+            ? array_map((new ShownUnder($now))->line(...), array_keys($now->rows))
+            : $this->linesUnder($kit, $now, $then, $today);
         $moves = [];
         foreach ($now->rows as $index => $row) {
-            $line = $shown->line($index);
+            $line = $lines[$index];
             $to = $line === null || ! array_key_exists($line, $homes) ? $row->pocketId : $homes[$line] ?? $row->pocketId;
             if (! isset($then->pockets[$to])) {
                 $to = (string) array_key_first($then->pockets);
@@ -71,6 +73,29 @@ final class ReadAdoption
         }
 
         return $moves;
+    }
+
+    /**
+     * Lines and pockets of another design are other ones, whatever they are called: a row belongs to the line that most of its pieces
+     * would count for.
+     *
+     * @return list<string|null> by row
+     */
+    private function linesUnder(Kit $kit, Judged $now, KitPlan $then, string $today): array
+    {
+        $first = (string) array_key_first($then->pockets);
+        $rows = array_map(static fn (ContentRow $row): ContentRow => $row->in($first), $now->rows);
+        $lines = array_fill(0, count($rows), null);
+        $most = [];
+        foreach ($this->judge->byPlan($kit, $then, $today, $rows)->atBest()->lines as $outcome) {
+            foreach ($outcome->placed as $placed) {
+                if ($placed->quantity > ($most[$placed->row] ?? 0)) {
+                    [$most[$placed->row], $lines[$placed->row]] = [$placed->quantity, $outcome->line->id];
+                }
+            }
+        }
+
+        return array_values($lines);
     }
 
     /**

@@ -10,6 +10,44 @@ use Tests\TestCase;
 /** Kits as a lead keeps them: renamed, given another code, moved, ended, and twenty made at once. */
 final class KitRecordTest extends TestCase
 {
+    public function test_a_kit_is_changed_to_another_design_and_what_lies_in_it_finds_its_pocket(): void
+    {
+        $edition = DB::table('design_editions')->join('designs', 'designs.id', '=', 'design_id')->where('designs.code', 'laboratory')
+            ->whereNotNull('published_at')->orderByDesc('number')->value('design_editions.id');
+        $before = $this->actAs('lead')->readKit('QH-01');
+        $told = $this->getJson("/api/kits/QH-01/adoption?edition={$edition}")->assertOk()->json();
+        $this->assertSame('Laboratory box', $told['other_design']);
+        $this->assertNotEmpty($told['effect']['added'], 'a laboratory asks for more than a workplace');
+        $this->actAs('keeper')->postJson('/api/kits/QH-01/adoption', ['edition' => $edition])->assertForbidden();
+        $after = $this->actAs('lead')->postJson('/api/kits/QH-01/adoption', ['edition' => $edition])->assertOk()->json();
+        $this->assertSame('laboratory', $after['design']);
+        $this->assertSame($told['effect']['then'], $after['verdict']['verdict']);
+        $pieces = static fn (array $kit): array => collect($kit['contents'])->groupBy(static fn (array $row): string => "{$row['item']} {$row['lot']}")
+            ->map(static fn ($rows): int => (int) $rows->sum('quantity'))->sortKeys()->all();
+        $this->assertSame($pieces($before), $pieces($after), 'no piece is lost or made');
+        $pockets = collect($after['leaves'])->flatMap(static fn (array $leaf): array => array_column($leaf['pockets'], 'id'))->all();
+        $this->assertSame([], array_diff(array_column($after['contents'], 'pocket_id'), $pockets));
+        foreach ($after['contents'] as $row) {
+            $line = collect($after['verdict']['lines'])->firstWhere('code', $row['line']);
+            $this->assertTrue($line === null || $line['pocket_id'] === $row['pocket_id'], "{$row['name']} lies beside its line");
+        }
+        $entry = json_encode($this->getJson('/api/kits/QH-01/history')->json('entries.0'), JSON_THROW_ON_ERROR);
+        $this->assertMatchesRegularExpression('/Laboratory box[^"]* instead of Workplace box, medium/', $entry);
+        $this->assertSame([], app(\App\Ledger\Verification\Verify::class)()->faults);
+    }
+
+    public function test_a_kit_with_modules_and_a_module_keep_their_design(): void
+    {
+        $edition = DB::table('design_editions')->join('designs', 'designs.id', '=', 'design_id')->where('designs.code', 'laboratory')
+            ->whereNotNull('published_at')->value('design_editions.id');
+        $module = DB::table('kits')->whereNotNull('kits.parent_kit_id')->join('kits as wholes', 'wholes.id', '=', 'kits.parent_kit_id')
+            ->first(['kits.code', 'wholes.code as whole']);
+        $this->actAs('lead')->postJson("/api/kits/{$module->whole}/adoption", ['edition' => $edition])->assertUnprocessable()
+            ->assertJsonPath('errors.edition.0', fn (string $why): bool => str_starts_with($why, "Remove the modules of {$module->whole} first"));
+        $this->postJson("/api/kits/{$module->code}/adoption", ['edition' => $edition])->assertUnprocessable()
+            ->assertJsonPath('errors.edition.0', "{$module->code} is a module in {$module->whole}. Remove it there first.");
+    }
+
     public function test_a_kit_is_renamed_moved_and_given_another_code_and_its_old_label_leads_to_it(): void
     {
         $kit = $this->actAs('lead')->readKit('QH-06');

@@ -19,6 +19,8 @@ final readonly class AdoptionResource
         public DesignEditionRef $to,
         #[OA\Property]
         public KitEffect $effect,
+        #[OA\Property(nullable: true, description: 'name of the other design, where it is one')]
+        public ?string $other_design,
     ) {
     }
 }

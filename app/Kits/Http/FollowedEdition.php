@@ -9,7 +9,7 @@ use Illuminate\Foundation\Http\FormRequest;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['edition'], properties: [
-    new OA\Property(property: 'edition', type: 'string', description: 'the id of an edition of the kit\'s design'),
+    new OA\Property(property: 'edition', type: 'string', description: 'the id of a published edition'),
 ])]
 final class FollowedEdition extends FormRequest
 {
@@ -24,6 +24,6 @@ final class FollowedEdition extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['edition.*' => 'Choose an edition of the design of this kit.'];
+        return ['edition.*' => 'Choose a published edition of a design.'];
     }
 }

@@ -16,6 +16,7 @@ use App\Lists\Http\KitEffect;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
 use OpenApi\Attributes as OA;
 
 /** Which edition of its design a kit keeps, and the modules in it. */
@@ -38,27 +39,28 @@ final class KitDesignController extends Controller
         path: '/kits/{kit}/adoption',
         operationId: 'readAdoption',
         tags: ['kits'],
-        description: 'What following another edition of its design would add, move and remove.',
+        description: 'What following another edition of its design, or another design, would add, move and remove.',
     )]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'edition', in: 'query', required: false, description: 'else the latest', schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'What would change in it', content: new OA\JsonContent(ref: AdoptionResource::class))]
-    #[OA\Response(response: 422, description: 'Not an edition of its design')]
+    #[OA\Response(response: 422, description: 'Not a published edition')]
     public function adoption(Request $request, Kit $kit, ReadAdoption $effect, KitPlans $plans): JsonResponse
     {
         $kept = $kit->edition;
         $wanted = $request->string('edition')->toString();
         $to = $wanted === ''
             ? $kept->design->latest
-            : DesignEdition::query()->where('design_id', $kept->design_id)->whereNotNull('published_at')->where('id', $wanted)->first();
+            : DesignEdition::query()->whereNotNull('published_at')->where('id', $wanted)->first();
         if ($to === null) {
-            abort(422, "{$kit->code} is of the design {$kept->design->name}; there is no such edition of it.");
+            abort(422, 'There is no such edition of a design. Choose one that is published.');
         }
 
         return $this->json(new AdoptionResource(
             DesignEditionRef::of($kept),
             DesignEditionRef::of($to),
             KitEffect::of($kit, $effect($kit, $plans->another($kit, $to), $this->today())),
+            $to->design_id === $kept->design_id ? null : $to->design->name,
         ));
     }
 
@@ -66,7 +68,7 @@ final class KitDesignController extends Controller
         path: '/kits/{kit}/adoption',
         operationId: 'adoptDesignEdition',
         tags: ['kits'],
-        description: 'Has a kit follow an edition of its design.',
+        description: 'Has a kit follow an edition of its design, or of another one: a lead alone.',
     )]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: FollowedEdition::class))]
@@ -75,6 +77,9 @@ final class KitDesignController extends Controller
     public function adopt(FollowedEdition $request, Kit $kit, AdoptEdition $adopt, ReadKit $describe): JsonResponse
     {
         $edition = DesignEdition::query()->with('design')->where('id', $request->validated('edition'))->firstOrFail();
+        if ($edition->design_id !== $kit->edition->design_id) {
+            Gate::authorize('equip', Kit::class);
+        }
         $adopt($kit, $edition, $this->user($request), now(), $this->today());
 
         return $this->json($describe($kit->fresh() ?? $kit, $this->today()));

@@ -70,10 +70,10 @@ export const questions = {
             queryKey: ['kit', kit],
             queryFn: () => ask(api.GET('/kits/{kit}', { params: { path: { kit } } })),
         }),
-    adoption: (kit: string) =>
+    adoption: (kit: string, edition?: string) =>
         queryOptions({
-            queryKey: ['adoption', kit],
-            queryFn: () => ask(api.GET('/kits/{kit}/adoption', { params: { path: { kit } } })),
+            queryKey: ['adoption', kit, edition ?? null],
+            queryFn: () => ask(api.GET('/kits/{kit}/adoption', { params: { path: { kit }, query: { edition } } })),
         }),
     looseModules: () => queryOptions({ queryKey: ['loose-modules'], queryFn: () => ask(api.GET('/modules')) }),
     history: (kit: string, before?: number) =>

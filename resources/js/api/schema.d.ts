@@ -1009,10 +1009,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description What following another edition of its design would add, move and remove. */
+        /** @description What following another edition of its design, or another design, would add, move and remove. */
         get: operations["readAdoption"];
         put?: never;
-        /** @description Has a kit follow an edition of its design. */
+        /** @description Has a kit follow an edition of its design, or of another one: a lead alone. */
         post: operations["adoptDesignEdition"];
         delete?: never;
         options?: never;
@@ -2674,6 +2674,8 @@ export interface components {
             from: components["schemas"]["DesignEditionRef"];
             to: components["schemas"]["DesignEditionRef"];
             effect: components["schemas"]["KitEffect"];
+            /** @description name of the other design, where it is one */
+            other_design: string | null;
         };
         /** @description How far the record goes, to be sent back with what rests on it. */
         Base: {
@@ -2726,7 +2728,7 @@ export interface components {
             text: string;
         };
         FollowedEdition: {
-            /** @description the id of an edition of the kit's design */
+            /** @description the id of a published edition */
             edition: string;
         };
         /** @description One thing that was done to a kit, with all that belongs to it. */
@@ -5968,7 +5970,7 @@ export interface operations {
                     "application/json": components["schemas"]["AdoptionResource"];
                 };
             };
-            /** @description Not an edition of its design */
+            /** @description Not a published edition */
             422: {
                 headers: {
                     [name: string]: unknown;

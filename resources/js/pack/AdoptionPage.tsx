@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { Link, useNavigate, useParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask } from '../api/client';
 import { questions } from '../api/queries';
 import { EffectTexts } from '../lists/EffectTexts';
@@ -11,13 +11,14 @@ import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { VerdictMark } from '../ui/VerdictMark';
 import { words } from './words';
 
-/** What following the latest edition of its design would change in a kit; it follows when somebody has done it. */
+/** What following the latest edition of its design, or another design, would change in a kit; it follows when somebody has done it. */
 export default function AdoptionPage() {
     const { code = '' } = useParams();
     const navigate = useNavigate();
     const client = useQueryClient();
     const { may } = useSession();
-    const { data: change, error } = useQuery(questions.adoption(code));
+    const [asked] = useSearchParams();
+    const { data: change, error } = useQuery(questions.adoption(code, asked.get('edition') ?? undefined));
     const adopt = useMutation({
         mutationFn: (edition: string) =>
             ask(api.POST('/kits/{kit}/adoption', { params: { path: { kit: code } }, body: { edition } })),
@@ -29,18 +30,28 @@ export default function AdoptionPage() {
     if (!change) {
         return <Waiting error={error} />;
     }
-    const { from, to, effect } = change;
+    const { from, to, effect, other_design: other } = change;
     return (
         <Page
-            title={words.editionFor(to.number, `${effect.kit} ${effect.name}`)}
+            title={
+                other === null
+                    ? words.editionFor(to.number, `${effect.kit} ${effect.name}`)
+                    : words.otherDesignFor(other, `${effect.kit} ${effect.name}`)
+            }
             beside={
                 <Button component={Link} to={`/kits/${code}`}>
                     {words.backTo(code)}
                 </Button>
             }
         >
-            <Sheet title={words.changesFromEdition(from.number, to.number)}>
-                {from.number === to.number ? (
+            <Sheet
+                title={
+                    other === null
+                        ? words.changesFromEdition(from.number, to.number)
+                        : words.changesToDesign(other, to.number)
+                }
+            >
+                {from.id === to.id ? (
                     <Typography>{words.itKeepsTheLatest}</Typography>
                 ) : (
                     <>
@@ -49,11 +60,12 @@ export default function AdoptionPage() {
                                 {words.now} <VerdictMark verdict={effect.now} />
                             </Box>
                             <Box component="span" sx={{ display: 'inline-flex', gap: 2, alignItems: 'center' }}>
-                                {words.withEdition(to.number)} <VerdictMark verdict={effect.then} />
+                                {other === null ? words.withEdition(to.number) : words.withDesign(other)}{' '}
+                                <VerdictMark verdict={effect.then} />
                             </Box>
                         </Box>
                         <EffectTexts effect={effect} />
-                        {may('restock') && (
+                        {may(other === null ? 'restock' : 'equip') && (
                             <Box sx={{ mt: 4 }}>
                                 <Typography sx={{ mb: 3 }}>
                                     {effect.moved.length > 0 ? words.movedFirst : words.thenItIsHeld}
@@ -63,9 +75,11 @@ export default function AdoptionPage() {
                                     disabled={adopt.isPending}
                                     onClick={() => adopt.mutate(to.id)}
                                 >
-                                    {effect.moved.length > 0
-                                        ? words.movedAdopt(to.number, code)
-                                        : words.adopt(to.number, code)}
+                                    {other !== null
+                                        ? words.adoptDesign(other, effect.moved.length > 0)
+                                        : effect.moved.length > 0
+                                          ? words.movedAdopt(to.number, code)
+                                          : words.adopt(to.number, code)}
                                 </Button>
                             </Box>
                         )}

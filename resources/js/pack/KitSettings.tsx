@@ -1,12 +1,12 @@
 import Button from '@mui/material/Button';
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { Choose, Write } from '../ui/Fields';
 import { FormDialog } from '../ui/FormDialog';
-import { SearchPlace } from '../ui/Search';
+import { Search, SearchPlace } from '../ui/Search';
 import { sayScope } from '../ui/words';
 import { words } from './words';
 
@@ -22,6 +22,7 @@ export function KitSettings({ kit }: { kit: Kit }) {
             <Button component={Link} to={`/kits/new?like=${kit.code}`}>
                 {words.anotherLikeIt}
             </Button>
+            <ChangeDesign kit={kit} />
             <RetireKit kit={kit} />
         </>
     );
@@ -81,6 +82,35 @@ function ChangeKit({ kit }: { kit: Kit }) {
                         onChoose={(scope) => setTyped({ ...typed, scope })}
                         options={scopes.map((scope) => [scope, sayScope(scope)] as const)}
                         helperText={words.whereNobodyIsPosted}
+                    />
+                </>
+            )}
+        </FormDialog>
+    );
+}
+
+function ChangeDesign({ kit }: { kit: Kit }) {
+    const navigate = useNavigate();
+    const { data: designs } = useQuery(questions.designs());
+    const [edition, setEdition] = useState('');
+    const others = (designs ?? []).filter((one) => one.code !== kit.design);
+    return (
+        <FormDialog
+            word={words.changeDesign}
+            title={words.changeDesignOf(kit.code)}
+            done={words.seeWhatChanges}
+            isReady={edition !== ''}
+            onOpen={() => setEdition('')}
+            save={async () => navigate(`/kits/${kit.code}/adoption?edition=${edition}`)}
+        >
+            {() => (
+                <>
+                    <Search
+                        label={words.whichDesign}
+                        value={edition}
+                        onChoose={setEdition}
+                        options={others.map((one) => [one.edition.id, one.name] as const)}
+                        helperText={words.changeDesignAbout(kit.design_name)}
                     />
                 </>
             )}

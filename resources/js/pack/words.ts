@@ -79,6 +79,17 @@ export const words = {
     checkedOn: (day: string) => `, full check on ${day}`,
     aModuleThatIsInNoKit: 'A module that is in no kit',
     addModule: 'Add module',
+    otherDesignFor: (design: string, kit: string) => `${design} for ${kit}`,
+    changesToDesign: (design: string, edition: number) => `Changes to the design ${design}, edition ${edition}`,
+    withDesign: (design: string) => `with ${design}`,
+    adoptDesign: (design: string, hasMoved: boolean) =>
+        hasMoved ? `Pieces are moved, change to ${design}` : `Change to ${design}`,
+    changeDesign: 'Change design',
+    changeDesignOf: (kit: string) => `Change the design of ${kit}`,
+    whichDesign: 'Which design',
+    seeWhatChanges: 'See what changes',
+    changeDesignAbout: (design: string) =>
+        `It is ${design} now. What changes is shown first; nothing is changed before you say so.`,
     editionFor: (edition: number, kit: string) => `Edition ${edition} for ${kit}`,
     backTo: (kit: string) => `To ${kit}`,
     changesFromEdition: (from: number, to: number) => `Changes from edition ${from} to edition ${to} of its design`,

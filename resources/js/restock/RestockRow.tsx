@@ -121,7 +121,13 @@ export function RestockRow({ step, error, waits, shelf = [], onChange, onRemove,
                 }}
             />
             {step.way === 'in' && (
-                <Box sx={{ gridColumn: { xs: '1 / -1', md: '2 / -1' }, mt: -2 }}>
+                <Box
+                    sx={{
+                        gridColumn: { xs: '1 / -1', md: '2 / -1' },
+                        mt: -2,
+                        '& button': { px: { md: 0 }, justifyContent: 'start', minHeight: 44 },
+                    }}
+                >
                     {step.isAdded ? (
                         <Button variant="text" size="small" onClick={onRemove} aria-label={words.removeAddedOf(name)}>
                             {words.removeAdded}

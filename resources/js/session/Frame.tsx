@@ -24,7 +24,12 @@ const stages: Stage[] = [
     { to: '/lists', word: words.lists, icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
     { to: '/kits', word: words.pack, icon: 'pack', here: /^\/(designs|kits(\/[^/]+(\/history)?)?$)/ },
     { to: '/check', word: words.check, icon: 'check', here: /^\/(check$|checks\/|waiting$|kits\/[^/]+\/check)/ },
-    { to: '/restock', word: words.restock, icon: 'restock', here: /^\/(restock|to-buy|stores\/|kits\/[^/]+\/restock)/ },
+    {
+        to: '/restock',
+        word: words.restock,
+        icon: 'restock',
+        here: /^\/(restock|pick-list|to-buy|stores\/|kits\/[^/]+\/restock)/,
+    },
 ];
 
 /** At the foot of the rail; in hand under More. */

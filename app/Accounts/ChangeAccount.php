@@ -56,6 +56,8 @@ final class ChangeAccount
                 // Nobody is their own deputy.
                 DB::table('kits')->whereColumn('responsible_id', 'deputy_id')->update(['deputy_id' => null]);
                 DB::table('kit_tasks')->where('user_id', $user->id)->where('state', 'open')->update(['user_id' => $other->id]);
+                $this->refuseMaking($user, $other);
+                DB::table('plan_tasks')->where('user_id', $user->id)->where('state', 'open')->update(['user_id' => $other->id]);
             }
             $user->forceFill(['deactivated_on' => $day])->save();
             $this->sessions->endAll($user);
@@ -90,11 +92,23 @@ final class ChangeAccount
         }
     }
 
+    /** A kit is made by a lead alone. */
+    private function refuseMaking(User $user, User $other): void
+    {
+        $makes = DB::table('plan_tasks')->where('user_id', $user->id)->where('state', 'open')->where('kind', 'make')->exists();
+        if ($makes && ! $other->role->plans()) {
+            throw ValidationException::withMessages([
+                'hand_over_to' => "{$user->name} has kits of a plan to make, and {$other->name} may not equip any. Choose a lead.",
+            ]);
+        }
+    }
+
     private function refuseWork(User $user, string $why): void
     {
         $hasWork = DB::table('kits')->whereNull('retired_on')
             ->where(static fn ($any) => $any->where('responsible_id', $user->id)->orWhere('deputy_id', $user->id))->exists()
-            || DB::table('kit_tasks')->where('user_id', $user->id)->where('state', 'open')->exists();
+            || DB::table('kit_tasks')->where('user_id', $user->id)->where('state', 'open')->exists()
+            || DB::table('plan_tasks')->where('user_id', $user->id)->where('state', 'open')->exists();
         if ($hasWork) {
             throw ValidationException::withMessages(['hand_over_to' => $why]);
         }

@@ -36,13 +36,14 @@ final class CarryOutPlan
                 throw ValidationException::withMessages(['assessment' => 'Sign the assessment first: its plan may still change.']);
             }
             $this->makeDesigns();
+            $given = self::given($assessment);
             $assessment->tasks()->where('state', 'open')->delete();
             $kept = $assessment->tasks()->where('state', 'dropped')->where('kind', 'retire')->pluck('kit_id')->all();
             $position = (int) $assessment->tasks()->max('position');
             foreach (CarryOut::tasks($this->planner->demands($assessment), $this->kits->of($assessment)) as $task) {
                 // Who kept a kit with a reason is not asked again.
                 if ($task->kind->value !== 'retire' || ! in_array($task->kit, $kept, true)) {
-                    $this->keep($assessment, $task, ++$position);
+                    $this->keep($assessment, $task, ++$position, $given);
                 }
             }
 
@@ -50,8 +51,36 @@ final class CarryOutPlan
         });
     }
 
-    private function keep(Assessment $assessment, Task $task, int $position): void
+    /**
+     * What was given to somebody stays theirs as long as the plan asks for it.
+     *
+     * @return array<string, array{string, string|null}> person and day, by what is asked for
+     */
+    private static function given(Assessment $assessment): array
     {
+        $given = [];
+        foreach ($assessment->tasks()->where('state', 'open')->where('user_id', '!=', null)->with('modules')->get() as $task) {
+            $modules = array_map(strval(...), $task->modules->pluck('module')->all());
+            $given[self::asked($task->kind->value, $task->assessment_area_id, $task->kit_id, $task->wanted, $modules)] = [
+                (string) $task->user_id, $task->due_on,
+            ];
+        }
+
+        return $given;
+    }
+
+    /** @param  array<array-key, string>  $modules */
+    private static function asked(string $kind, ?string $area, ?string $kit, ?string $wanted, array $modules): string
+    {
+        sort($modules);
+
+        return implode('|', [$kind, $area, $kit, $wanted, ...$modules]);
+    }
+
+    /** @param  array<string, array{string, string|null}>  $given */
+    private function keep(Assessment $assessment, Task $task, int $position, array $given): void
+    {
+        $was = $given[self::asked($task->kind->value, $task->area, $task->kit, $task->size?->value, $task->modules)] ?? [null, null];
         $made = $assessment->tasks()->create([
             'assessment_area_id' => $task->area,
             'position' => $position,
@@ -59,6 +88,8 @@ final class CarryOutPlan
             'kit_id' => $task->kit,
             'wanted' => $task->size?->value,
             'state' => 'open',
+            'user_id' => $was[0],
+            'due_on' => $was[1],
         ]);
         $made->modules()->createMany(array_map(static fn (string $module): array => ['module' => $module], $task->modules));
     }

@@ -76,6 +76,7 @@ final class ReadAssessments
             'tasks.area.places',
             'tasks.modules',
             'tasks.closedBy',
+            'tasks.user',
         ]);
         $plans = $this->planner->plans($assessment);
         $before = $assessment->follows?->areas->keyBy('id');

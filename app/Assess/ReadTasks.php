@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assess;
 
+use App\Accounts\Http\AccountRef;
 use App\Assess\Http\TaskResource;
 use App\Assess\Models\PlanTask;
 use App\Kits\Models\Kit;
@@ -103,6 +104,8 @@ final class ReadTasks
             $task->state === 'done' && $task->kit?->retired_on === null
                 ? array_sum(array_intersect_key($short, array_flip($modules)))
                 : 0,
+            AccountRef::of($task->user),
+            $task->due_on,
         );
     }
 }

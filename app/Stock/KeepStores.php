@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Catalogue\Models\Item;
 use App\Kits\Models\Place;
 use App\Stock\Models\Holding;
 use App\Stock\Models\Store;
 use App\Support\DoneAtTheSameMoment;
 use App\Support\Transaction;
 use Illuminate\Database\UniqueConstraintViolationException;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Adds a store, renames it, moves it to another place, and ends its use. */
@@ -37,6 +39,15 @@ final class KeepStores
         });
     }
 
+    /** How many pieces of an item it is to have at least, and up to how many it is filled; without a least, it has no level. */
+    public function level(Store $store, Item $item, ?int $least, ?int $target): void
+    {
+        $key = ['store_id' => $store->id, 'item_id' => $item->id];
+        $least === null
+            ? DB::table('store_levels')->where($key)->delete()
+            : DB::table('store_levels')->upsert([[...$key, 'least' => $least, 'target' => $target ?? $least]], ['store_id', 'item_id'], ['least', 'target']);
+    }
+
     /** Only an empty one: what lies in it would be out of sight. */
     public function retire(Store $store, string $day): void
     {
@@ -50,6 +61,7 @@ final class KeepStores
             }
             if ($store->retired_on === null) {
                 $store->update(['retired_on' => $day]);
+                DB::table('store_levels')->where('store_id', $store->id)->delete();
             }
         });
     }

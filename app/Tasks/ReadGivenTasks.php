@@ -6,10 +6,13 @@ namespace App\Tasks;
 
 use App\Accounts\Http\AccountRef;
 use App\Accounts\Models\User;
+use App\Assess\Models\PlanTask;
+use App\Assess\ReadTasks;
 use App\Judging\Words;
 use App\Kits\Models\Kit;
 use App\Tasks\Http\GivenTask;
 use App\Tasks\Http\GivenTasks;
+use App\Tasks\Http\PlannedWork;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
@@ -19,6 +22,10 @@ use stdClass;
 final class ReadGivenTasks
 {
     private const SHOWN = 30;
+
+    public function __construct(private readonly ReadTasks $tasks)
+    {
+    }
 
     public function __invoke(?Kit $kit, ?User $of, string $today): GivenTasks
     {
@@ -40,7 +47,24 @@ final class ReadGivenTasks
         return new GivenTasks(
             $tasks, count($tasks) < self::SHOWN ? count($tasks) : $open->count(),
             AccountRef::of($kit?->responsible), AccountRef::of($kit?->deputy), $kit !== null && Gate::allows('answerFor', $kit),
+            $kit === null ? $this->plan($of, $today) : [],
         );
+    }
+
+    /** @return list<PlannedWork> */
+    private function plan(?User $of, string $today): array
+    {
+        $tasks = PlanTask::query()->where('state', 'open')->where('user_id', $of === null ? '!=' : '=', $of?->id)
+            ->with(['kit.place', 'area.places', 'modules', 'user'])->orderBy('due_on')->orderBy('position')->limit(self::SHOWN)->get();
+        $said = [];
+        foreach ($this->tasks->all($tasks) as $at => $task) {
+            $of = $tasks[$at];
+            $said[] = new PlannedWork(
+                $task->id, $of->assessment_id ?? '', $task->text, $task->user->name ?? '', $task->due_on ?? $today, $task->due_on < $today,
+            );
+        }
+
+        return $said;
     }
 
     private static function say(stdClass $row): string

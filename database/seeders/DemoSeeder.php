@@ -53,6 +53,12 @@ final class DemoSeeder extends Seeder
         }
         $catalogueFiles = new CatalogueLoader;
         $catalogueFiles->items(true);
+        foreach ($files->rows('levels') as $row) {
+            DB::table('store_levels')->insert([
+                'store_id' => $stores[$row['store']]->id, 'item_id' => DB::table('items')->where('code', $row['item'])->value('id'),
+                'least' => (int) $row['least'], 'target' => (int) $row['target'],
+            ]);
+        }
         $loader = new ListLoader;
         $loader->starters();
         $loader->house();

@@ -13,6 +13,9 @@ Route::put('stores/{id}', [StoreController::class, 'keep'])->can('plan', Store::
 Route::put('stores/{store:id}/retirement', [StoreController::class, 'retire'])->can('plan', Store::class)->name('stores.retire');
 Route::put('stores/{store:id}/entries/{id}', [StoreController::class, 'work'])->can('work', Store::class)->name('stores.work');
 Route::get('stores/{store:id}/history', [StoreController::class, 'history'])->can('view', Store::class)->name('stores.history');
+Route::get('stores/{store:id}/levels', [StoreController::class, 'levels'])->can('view', Store::class)->name('stores.levels');
+Route::put('stores/{store:id}/levels/{item:code}', [StoreController::class, 'setLevel'])->can('plan', Store::class)
+    ->withoutScopedBindings()->name('stores.level');
 Route::get('to-buy', [StoreController::class, 'toBuy'])->can('view', Store::class)->name('to-buy');
 Route::get('stores/{store:id}', [StoreController::class, 'contents'])->can('view', Store::class)->name('stores.show');
 Route::get('kits/{kit:code}/restock', [RestockController::class, 'plan'])->can('restock', Kit::class)->name('kits.restock');

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Assess\Models\Assessment;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Rule;
 use Tests\TestCase;
 
@@ -284,6 +285,29 @@ final class AssessmentTest extends TestCase
         $again = collect($this->postJson("/api/assessments/{$site['id']}/tasks")->json('tasks'));
         $this->assertSame(['QH-07'], $again->where('state', 'open')->pluck('kit')->values()->all());
         $this->assertSame(0, $this->artisan('ledger:verify')->run());
+    }
+
+    public function test_work_of_a_plan_is_given_to_somebody_and_stays_theirs_when_it_is_compared_again(): void
+    {
+        $id = $this->actAs('lead')->current()['id'];
+        $tasks = collect($this->postJson("/api/assessments/{$id}/tasks")->assertOk()->json('tasks'))->where('state', 'open');
+        $move = $tasks->firstWhere('kind', '!=', 'make');
+        $make = $tasks->firstWhere('kind', 'make');
+        $keeper = $this->person('keeper');
+        $day = now()->addDays(9)->toDateString();
+        $this->putJson("/api/tasks/{$move['id']}/given", ['user_id' => $keeper->id, 'due_on' => $day])->assertOk();
+        $this->putJson("/api/tasks/{$make['id']}/given", ['user_id' => $keeper->id, 'due_on' => $day])->assertUnprocessable()
+            ->assertJsonPath('errors.user_id.0', "{$keeper->name} may not equip a kit. Choose a lead.");
+        $this->putJson("/api/tasks/{$move['id']}/given", ['user_id' => $keeper->id, 'due_on' => null])->assertUnprocessable()
+            ->assertJsonPath('errors.due_on.0', 'Say by which day it is to be done.');
+        $again = collect($this->postJson("/api/assessments/{$id}/tasks")->assertOk()->json('tasks'))->where('state', 'open')->firstWhere('text', $move['text']);
+        $this->assertSame([$keeper->name, $day], [$again['user']['name'], $again['due_on']]);
+        $mine = $this->actAs('keeper')->getJson('/api/kit-tasks?whose=mine')->assertOk()->json('plan');
+        $this->assertSame([[$move['text'], $day, false]], array_map(static fn (array $one): array => [$one['text'], $one['due_on'], $one['is_overdue']], $mine));
+        $this->putJson("/api/tasks/{$again['id']}/given", ['user_id' => null, 'due_on' => null])->assertForbidden();
+        // Who goes hands it over with the rest.
+        $this->actAs('lead')->putJson("/api/accounts/{$keeper->id}/deactivation", ['hand_over_to' => $this->person('lead')->id])->assertOk();
+        $this->assertSame($this->person('lead')->id, DB::table('plan_tasks')->where('id', $again['id'])->value('user_id'));
     }
 
     public function test_kits_are_moved_and_retired_and_it_is_in_their_history(): void

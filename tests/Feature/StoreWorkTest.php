@@ -15,6 +15,30 @@ final class StoreWorkTest extends TestCase
 {
     private const GOOD = ['item' => 'shears', 'lot' => 'R7701', 'expires' => null, 'quantity' => 6];
 
+    public function test_a_level_says_what_is_below_its_least_and_what_is_bought_up_to_its_target(): void
+    {
+        $store = $this->store()->id;
+        $levels = collect($this->actAs('member')->getJson("/api/stores/{$store}/levels")->assertOk()->json())->keyBy('item');
+        $this->assertSame([3, 4, 8], [$levels['haemostatic-gauze']['there'], $levels['haemostatic-gauze']['least'], $levels['haemostatic-gauze']['target']]);
+        $this->assertSame('haemostatic-gauze', $levels->values()->first(static fn (array $one): bool => $one['item'] === 'haemostatic-gauze')['item']);
+        $isBelow = $levels->values()->map(static fn (array $one): bool => $one['there'] < $one['least'])->all();
+        $this->assertSame(collect($isBelow)->sortDesc()->values()->all(), $isBelow, 'what is below its least comes first');
+
+        $row = fn (string $item): ?array => collect($this->getJson('/api/to-buy')->json('rows'))->firstWhere('item', $item);
+        $before = $row('trauma-pad')['missing'] ?? 0;
+        $there = (int) DB::table('holdings')->join('lots', 'lots.id', '=', 'lot_id')->join('items', 'items.id', '=', 'item_id')
+            ->where('items.code', 'trauma-pad')->whereNotNull('store_id')->where('condition', 'good')->sum('quantity');
+        $this->actAs('lead')->putJson("/api/stores/{$store}/levels/trauma-pad", ['least' => $there + 1, 'target' => $there + 10])->assertOk();
+        $this->assertSame([$before + 10, $there + 10], [$row('trauma-pad')['pieces'], $row('trauma-pad')['for_stores']]);
+        $this->putJson("/api/stores/{$store}/levels/trauma-pad", ['least' => 1, 'target' => $there + 10])->assertOk();
+        $this->assertNull($row('trauma-pad'), 'it is not below its least');
+        $this->putJson("/api/stores/{$store}/levels/trauma-pad", ['least' => 9, 'target' => 3])->assertUnprocessable()
+            ->assertJsonPath('errors.target.0', 'Fill up to: no fewer pieces than the least.');
+        $left = $this->putJson("/api/stores/{$store}/levels/trauma-pad", ['least' => null, 'target' => null])->assertOk()->json();
+        $this->assertNotContains('trauma-pad', array_column($left, 'item'));
+        $this->actAs('keeper')->putJson("/api/stores/{$store}/levels/trauma-pad", ['least' => 1, 'target' => 3])->assertForbidden();
+    }
+
     public function test_goods_are_received_once_with_what_came_with_them(): void
     {
         $id = $this->ulid();
@@ -144,7 +168,7 @@ final class StoreWorkTest extends TestCase
         $rows = collect($this->actAs('keeper')->getJson('/api/to-buy')->assertOk()->json('rows'));
         $this->assertNotEmpty($rows);
         foreach ($rows as $row) {
-            $this->assertSame($row['missing'] - $row['in_stores'], $row['pieces']);
+            $this->assertSame($row["missing"] + $row["for_stores"] - $row["in_stores"], $row['pieces']);
         }
         $first = $rows->firstWhere('item', '!=', null);
         $missing = DB::table('kit_wants')->where('item_code', $first['item'])->sum('pieces');

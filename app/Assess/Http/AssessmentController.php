@@ -8,6 +8,7 @@ use App\Assess\AnswerArea;
 use App\Assess\CarryOutPlan;
 use App\Assess\Choices;
 use App\Assess\CloseTask;
+use App\Assess\GivePlanTask;
 use App\Assess\Models\AreaChange;
 use App\Assess\Models\Assessment;
 use App\Assess\Models\AssessmentArea;
@@ -194,6 +195,20 @@ final class AssessmentController extends Controller
     public function carryOut(Assessment $assessment, CarryOutPlan $carry, ReadAssessments $read): JsonResponse
     {
         return $this->json($read->one($carry($assessment), $this->today()));
+    }
+
+    #[OA\Put(path: '/tasks/{task}/given', operationId: 'givePlanTask', tags: ['assess'])]
+    #[OA\Parameter(name: 'task', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: GivenPlanTask::class))]
+    #[OA\Response(response: 200, description: 'The assessment as it is now', content: new OA\JsonContent(ref: AssessmentResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function give(GivenPlanTask $request, PlanTask $task, GivePlanTask $give, ReadAssessments $read): JsonResponse
+    {
+        $user = $request->validated('user_id');
+        $day = $request->validated('due_on');
+        $give($task, is_string($user) ? strtolower($user) : null, is_string($day) ? $day : null);
+
+        return $this->json($read->one($task->assessment, $this->today()));
     }
 
     #[OA\Put(path: '/tasks/{task}', operationId: 'closeTask', tags: ['assess'])]

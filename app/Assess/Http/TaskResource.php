@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assess\Http;
 
+use App\Accounts\Http\AccountRef;
 use OpenApi\Attributes as OA;
 
 /** One piece of work that carries a plan out. */
@@ -52,6 +53,10 @@ final readonly class TaskResource
         public ?string $made_kit,
         #[OA\Property(description: 'lines of its modules that are short in the kit which they were put into: work is left until they are met')]
         public int $lines_to_fill,
+        #[OA\Property(nullable: true, description: 'to whom it was given')]
+        public ?AccountRef $user,
+        #[OA\Property(format: 'date', nullable: true, description: 'by when')]
+        public ?string $due_on,
     ) {
     }
 }

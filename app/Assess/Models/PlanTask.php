@@ -25,12 +25,15 @@ use Sarcina\Core\Provision\TaskKind;
  * @property string|null $wanted
  * @property string $state
  * @property string|null $reason
+ * @property string|null $user_id
+ * @property string|null $due_on
  * @property string|null $closed_by_id
  * @property string|null $closed_on
  * @property Kit|null $kit
  * @property AssessmentArea|null $area
  * @property Assessment $assessment
  * @property Collection<int, PlanTaskModule> $modules
+ * @property User|null $user
  * @property User|null $closedBy
  */
 final class PlanTask extends Model
@@ -63,6 +66,12 @@ final class PlanTask extends Model
     public function assessment(): BelongsTo
     {
         return $this->belongsTo(Assessment::class);
+    }
+
+    /** @return BelongsTo<User, $this> to whom it was given */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
     }
 
     /** @return BelongsTo<User, $this> */

@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property string $name
  * @property string|null $provides
  * @property string|null $serves
+ * @property string|null $retired_on
  * @property Collection<int, DesignEdition> $editions
  * @property DesignEdition|null $latest
  */

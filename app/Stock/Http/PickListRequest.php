@@ -37,8 +37,9 @@ final class PickListRequest extends FormRequest
         if (count($codes) > self::KITS) {
             throw ValidationException::withMessages(['kits' => 'A pick list is for at most '.self::KITS.' kits. Choose fewer, and print a second one.']);
         }
-        $kits = Kit::byThemselves()->whereIn('kits.code', $codes)->leftJoin('kit_states', 'kit_states.kit_id', '=', 'kits.id')
-            ->orderBy('kit_states.walk_order')->orderBy('kits.code')->with(['place'])->get(['kits.*'])->all();
+        /** @var list<Kit> $kits */
+        $kits = Kit::byThemselves()->whereIn('code', $codes)->with(['place', 'state'])->get()
+            ->sortBy(static fn (Kit $kit): array => [$kit->state->walk_order ?? PHP_INT_MAX, $kit->code])->values()->all();
         $unknown = array_diff($codes, array_map(static fn (Kit $kit): string => $kit->code, $kits));
         if ($unknown !== [] || $kits === []) {
             throw ValidationException::withMessages([
@@ -46,7 +47,7 @@ final class PickListRequest extends FormRequest
             ]);
         }
 
-        return array_values($kits);
+        return $kits;
     }
 
     public function store(): ?Store

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Stock\Http;
 
+use App\Catalogue\Models\Item;
 use App\Kits\Models\Kit;
 use App\Stock\KeepStores;
 use App\Stock\Models\Store;
+use App\Stock\ReadLevels;
 use App\Stock\ReadStoreHistory;
 use App\Stock\ReadStores;
 use App\Stock\ReadToBuy;
@@ -122,6 +124,37 @@ final class StoreController extends Controller
         }
 
         return $this->json($toBuy($this->today()));
+    }
+
+    #[OA\Get(path: '/stores/{store}/levels', operationId: 'readStoreLevels', tags: ['stores'])]
+    #[OA\Parameter(name: 'store', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(
+        response: 200,
+        description: 'What is below its least first',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StoreLevel::class)),
+    )]
+    public function levels(Store $store, ReadLevels $levels): JsonResponse
+    {
+        return $this->json($levels->of($store, $this->today()));
+    }
+
+    #[OA\Put(path: '/stores/{store}/levels/{item}', operationId: 'setStoreLevel', tags: ['stores'], description: 'Sets a level, or removes it.')]
+    #[OA\Parameter(name: 'store', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'item', in: 'path', required: true, description: 'its code', schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SetLevel::class))]
+    #[OA\Response(
+        response: 200,
+        description: 'The levels of the store',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: StoreLevel::class)),
+    )]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function setLevel(SetLevel $request, Store $store, Item $item, KeepStores $keep, ReadLevels $levels): JsonResponse
+    {
+        $least = $request->validated('least');
+        $target = $request->validated('target');
+        $keep->level($store, $item, is_int($least) ? $least : null, is_int($target) ? $target : null);
+
+        return $this->json($levels->of($store, $this->today()));
     }
 
     #[OA\Get(path: '/stores/{store}/history', operationId: 'readStoreHistory', tags: ['stores'])]

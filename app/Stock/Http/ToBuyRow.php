@@ -19,6 +19,8 @@ final readonly class ToBuyRow
         public int $missing,
         #[OA\Property(description: 'good pieces in all stores together, in date')]
         public int $in_stores,
+        #[OA\Property(description: 'pieces up to which stores below their least are filled')]
+        public int $for_stores,
         #[OA\Property(description: 'to buy')]
         public int $pieces,
         #[OA\Property(description: 'whether a critical line is short of it')]

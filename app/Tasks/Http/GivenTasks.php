@@ -10,7 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class GivenTasks
 {
-    /** @param  list<GivenTask>  $tasks */
+    /**
+     * @param  list<GivenTask>  $tasks
+     * @param  list<PlannedWork>  $plan
+     */
     public function __construct(
         #[OA\Property(items: new OA\Items(ref: GivenTask::class))]
         public array $tasks,
@@ -22,6 +25,8 @@ final readonly class GivenTasks
         public ?AccountRef $deputy = null,
         #[OA\Property(description: 'whether who asks may give work on it')]
         public bool $may_give = false,
+        #[OA\Property(items: new OA\Items(ref: PlannedWork::class), description: 'given tasks of plans, where no kit was asked for')]
+        public array $plan = [],
     ) {
     }
 }

@@ -25,6 +25,11 @@ export const questions = {
             enabled: list !== '',
         }),
     toBuy: () => queryOptions({ queryKey: ['to-buy'], queryFn: () => ask(api.GET('/to-buy')) }),
+    storeLevels: (store: string) =>
+        queryOptions({
+            queryKey: ['store-levels', store],
+            queryFn: () => ask(api.GET('/stores/{store}/levels', { params: { path: { store } } })),
+        }),
     storeHistory: (store: string) =>
         queryOptions({
             queryKey: ['store-history', store],

@@ -446,6 +446,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/tasks/{task}/given": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["givePlanTask"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/tasks/{task}": {
         parameters: {
             query?: never;
@@ -1598,6 +1614,39 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/stores/{store}/levels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readStoreLevels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores/{store}/levels/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Sets a level, or removes it. */
+        put: operations["setStoreLevel"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/stores/{store}/history": {
         parameters: {
             query?: never;
@@ -2057,6 +2106,12 @@ export interface components {
             reason?: string | null;
             place_id?: string | null;
         };
+        GivenPlanTask: {
+            /** @description null takes it back */
+            user_id: string | null;
+            /** Format: date */
+            due_on: string | null;
+        };
         NewAssessment: {
             /** @description a ULID made by the page: sent twice, one is made */
             id: string;
@@ -2136,6 +2191,12 @@ export interface components {
             made_kit: string | null;
             /** @description lines of its modules that are short in the kit which they were put into: work is left until they are met */
             lines_to_fill: number;
+            user: components["schemas"]["AccountRef"] | null;
+            /**
+             * Format: date
+             * @description by when
+             */
+            due_on: string | null;
         };
         /** @description What both plans come to, for one kind of kit or module. */
         TotalResource: {
@@ -3596,6 +3657,12 @@ export interface components {
             unsettled: components["schemas"]["UnsettledResource"][];
             kit: components["schemas"]["KitResource"];
         };
+        SetLevel: {
+            /** @description pieces; null removes the level */
+            least: number | null;
+            /** @description pieces, at least the least */
+            target: number | null;
+        };
         /** @description Pieces of a lot that lie good and in date in a store. */
         ShelfLot: {
             item: string;
@@ -3644,6 +3711,17 @@ export interface components {
         };
         StoreHistory: {
             entries: components["schemas"]["StoreEntry"][];
+        };
+        /** @description How many pieces of an item a store is to have at least, up to how many it is filled, and how many it has. */
+        StoreLevel: {
+            item: string;
+            name: string;
+            /** @description pieces */
+            least: number;
+            /** @description pieces */
+            target: number;
+            /** @description good pieces there, in date */
+            there: number;
         };
         /** @description A store, by name. */
         StoreRef: {
@@ -3721,6 +3799,8 @@ export interface components {
             missing: number;
             /** @description good pieces in all stores together, in date */
             in_stores: number;
+            /** @description pieces up to which stores below their least are filled */
+            for_stores: number;
             /** @description to buy */
             pieces: number;
             /** @description whether a critical line is short of it */
@@ -3766,6 +3846,8 @@ export interface components {
             deputy: components["schemas"]["AccountRef"] | null;
             /** @description whether who asks may give work on it */
             may_give: boolean;
+            /** @description given tasks of plans, where no kit was asked for */
+            plan: components["schemas"]["PlannedWork"][];
         };
         KitResponsibility: {
             responsible_id: string | null;
@@ -3778,6 +3860,16 @@ export interface components {
             user_id: string;
             /** Format: date */
             due_on: string;
+        };
+        /** @description An open task of a plan that was given to somebody. */
+        PlannedWork: {
+            id: string;
+            assessment: string;
+            text: string;
+            user: string;
+            /** Format: date */
+            due_on: string;
+            is_overdue: boolean;
         };
         /** @description What the finder found. */
         FindResource: {
@@ -4858,6 +4950,39 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description The assessment as it is now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AssessmentResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    givePlanTask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                task: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GivenPlanTask"];
+            };
+        };
         responses: {
             /** @description The assessment as it is now */
             200: {
@@ -7203,6 +7328,63 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["ToBuy"];
                 };
+            };
+        };
+    };
+    readStoreLevels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                store: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is below its least first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreLevel"][];
+                };
+            };
+        };
+    };
+    setStoreLevel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                store: string;
+                /** @description its code */
+                item: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetLevel"];
+            };
+        };
+        responses: {
+            /** @description The levels of the store */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StoreLevel"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

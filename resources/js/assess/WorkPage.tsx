@@ -11,6 +11,7 @@ import { Write } from '../ui/Fields';
 import { Deference } from '../ui/Notice';
 import { Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { count, sayDay } from '../ui/words';
+import { GivePlanTask } from './GivePlanTask';
 import { words } from './words';
 
 const kinds = [
@@ -192,6 +193,11 @@ function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; may
                         {task.why}
                         {task.place && (task.kind === 'make' || task.kind === 'move') && words.itGoesTo(task.place)}
                     </Typography>
+                    {task.user && (
+                        <Typography variant="body2">
+                            {words.givenTo(task.user.name, task.due_on === null ? '' : sayDay(task.due_on))}
+                        </Typography>
+                    )}
                 </Box>
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'start' }}>
                     {task.kind === 'make' && mayMake && (
@@ -209,6 +215,7 @@ function OpenTask({ task, mayDo, mayMake }: { task: Schemas['TaskResource']; may
                             {verbs[task.kind]}
                         </Button>
                     )}
+                    {mayMake && <GivePlanTask task={task} />}
                     {mayDo && !isDropping && <Button onClick={() => setIsDropping(true)}>{words.declineTask}</Button>}
                 </Box>
             </Box>

@@ -1,5 +1,12 @@
 /** What the page says here, to be read in one go. */
 export const words = {
+    nobody: 'Nobody',
+    give: 'Give to somebody',
+    giveToAnother: 'Change who does it',
+    giveOf: (task: string) => `Who does it: ${task}`,
+    givenTo: (who: string, day: string) => (day === '' ? `Given to ${who}.` : `Given to ${who}, by ${day}.`),
+    whoDoesIt: 'Who does it',
+    byWhichDay: 'By which day',
     where: 'Where',
     noPlaceNamed: 'no place named',
     kitsAreKeptAt: 'Kits are kept at',

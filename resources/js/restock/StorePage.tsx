@@ -11,6 +11,7 @@ import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { useListing } from '../ui/useListing';
 import { count, sayGoodUntil, sayInstant } from '../ui/words';
+import { Levels } from './Levels';
 import { words } from './words';
 
 const conditions = [
@@ -129,6 +130,7 @@ export default function StorePage() {
                 )}
                 <Pager page={data.page} listing={listing} things={things} />
             </Sheet>
+            <Levels store={id} />
             <StoreHistory id={id} />
         </Page>
     );

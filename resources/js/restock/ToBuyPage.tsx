@@ -91,6 +91,7 @@ export default function ToBuyPage() {
                                                 </Link>
                                             </span>
                                         ))}
+                                        {row.for_stores > 0 && <div>{words.forStores(row.for_stores)}</div>}
                                         {row.kits_in_all > row.kits.length &&
                                             words.andMoreKits(row.kits_in_all - row.kits.length)}
                                     </td>

@@ -1,6 +1,24 @@
 /** What the page says here, to be read in one go. */
 export const words = {
     outOfStock: 'Out of stock',
+    levels: 'Levels',
+    levelsBelow: (below: number, inAll: number) => `Levels: ${below} of ${inAll} below the least`,
+    noLevels:
+        'No levels yet. A level says how many pieces of an item are to be here at least; what is below it goes onto the list to buy.',
+    inTheStore: 'Here',
+    atLeast: 'At least',
+    fillUpTo: 'Fill up to',
+    atLeastPieces: 'At least, pieces',
+    fillUpToPieces: 'Fill up to, pieces',
+    belowLeast: 'below the least',
+    addLevel: 'Add a level',
+    levelOf: (item: string) => `Level of ${item}`,
+    changeLevelOf: (item: string) => `Change the level of ${item}`,
+    removeLevel: 'Remove level',
+    theLevel: 'The level',
+    setIt: 'Change it',
+    removeIt: 'Remove it',
+    forStores: (pieces: number) => `to fill stores up to ${pieces}`,
     pickList: 'Pick list',
     pickFor: (chosen: number, inAll: number) =>
         `For ${chosen} of ${inAll === 1 ? '1 kit' : `${inAll} kits`} to restock`,
@@ -184,8 +202,9 @@ export const words = {
     nothingDoneYet: 'Nothing was recorded here yet.',
     toBuy: 'To buy',
     toBuyTitle: 'What to buy',
-    toBuyAbout: 'What kits are missing, over all of them, less what lies good and in date in any store.',
-    nothingToBuy: 'Nothing to buy: every store together has what the kits are missing.',
+    toBuyAbout:
+        'What kits are missing, over all of them, less what lies good and in date in any store; and what fills stores that are below their least.',
+    nothingToBuy: 'Nothing to buy: the stores together have what the kits are missing, and none is below its least.',
     missingIn: 'Missing',
     inStores: 'In stores',
     kitsHead: 'Kits',

@@ -1,5 +1,8 @@
 /** What the page says here, to be read in one go. */
 export const words = {
+    thePlan: 'The plan',
+    planTaskOf: (who: string, day: string) => ` · ${who}, by ${day}`,
+    dayHasPassed: ' · the day has passed',
     horizon: 'Horizon',
     byPlace: ', by place',
     whatExpiresAndWhatIs: 'What expires and what is due, by place and month',

@@ -19,6 +19,8 @@ const StoresPage = lazy(() => import('./restock/StoresPage'));
 const DesignPage = lazy(() => import('./pack/DesignPage'));
 const AccountPage = lazy(() => import('./settings/AccountPage'));
 const AccountsPage = lazy(() => import('./settings/AccountsPage'));
+const ShiftsPage = lazy(() => import('./assess/ShiftsPage'));
+const PoliciesPage = lazy(() => import('./settings/PoliciesPage'));
 const MailPage = lazy(() => import('./settings/MailPage'));
 const StartPage = lazy(() => import('./settings/StartPage'));
 const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
@@ -81,11 +83,13 @@ export const router = createBrowserRouter([
                     { path: '/assess', element: part(<AssessListPage />) },
                     { path: '/assess/choices', element: part(<ChoicesPage />) },
                     { path: '/assess/people', element: part(<PeoplePage />) },
+                    { path: '/assess/shifts', element: part(<ShiftsPage />) },
                     { path: '/assess/:id', element: part(<AssessmentPage />) },
                     { path: '/assess/:id/print', element: part(<PrintPage />) },
                     { path: '/assess/:id/work', element: part(<WorkPage />) },
                     { path: '/settings', element: part(<SettingsPage />) },
                     { path: '/settings/people', element: part(<AccountsPage />) },
+                    { path: '/settings/policies', element: part(<PoliciesPage />) },
                     { path: '/settings/mail', element: part(<MailPage />) },
                     { path: '/account', element: part(<AccountPage />) },
                     { path: '/start', element: part(<StartPage />) },

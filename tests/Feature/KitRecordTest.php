@@ -10,6 +10,34 @@ use Tests\TestCase;
 /** Kits as a lead keeps them: renamed, given another code, moved, ended, and twenty made at once. */
 final class KitRecordTest extends TestCase
 {
+    public function test_another_policy_is_the_next_edition_and_kits_keep_theirs_until_they_adopt_it(): void
+    {
+        $design = fn (): array => collect($this->actAs('lead')->getJson('/api/designs')->json())->firstWhere('code', 'laboratory');
+        $was = $design();
+        $body = [
+            'edition' => $was['edition']['id'], ...array_diff_key($was['policy'], ['seasons' => 0]), 'sealed' => $was['sealed'],
+            'every_unit' => 'weeks', 'every_count' => 2, 'margin_days' => 60,
+        ];
+        $before = $this->readKit('QH-06')['verdict']['verdict'];
+        $this->actAs('keeper')->putJson("/api/designs/{$was['id']}/policy", $body)->assertForbidden();
+        $this->actAs('lead')->putJson("/api/designs/{$was['id']}/policy", $body)->assertNoContent();
+        $now = $design();
+        $this->assertSame($was['edition']['number'] + 1, $now['edition']['number']);
+        $this->assertSame([2, 'weeks', 60], [$now['policy']['every_count'], $now['policy']['every_unit'], $now['policy']['margin_days']]);
+        $this->assertSame($was['policy']['seasons'], $now['policy']['seasons']);
+        $this->assertSame($was['leaves'], $now['leaves'], 'nothing else changes');
+        $this->assertContains('QH-06', $now['behind']);
+        $this->assertSame($before, $this->readKit('QH-06')['verdict']['verdict']);
+        $this->putJson("/api/designs/{$was['id']}/policy", $body)->assertConflict();
+        $this->putJson("/api/designs/{$was['id']}/policy", ['edition' => $now['edition']['id']] + $body)->assertNoContent();
+        $this->assertSame($now['edition']['number'], $design()['edition']['number'], 'the same again is no edition');
+        $this->putJson("/api/designs/{$was['id']}/policy", [
+            'edition' => $now['edition']['id'], 'every_unit' => null, 'every_count' => null, 'before_events' => false,
+        ] + $body)->assertUnprocessable()->assertJsonPath('errors.every_unit.0', fn (string $why): bool => str_contains($why, 'never be checked'));
+        $this->postJson('/api/kits/QH-06/adoption', ['edition' => $now['edition']['id']])->assertOk();
+        $this->assertSame([], array_intersect(['QH-06'], $design()['behind']));
+    }
+
     public function test_a_kit_is_changed_to_another_design_and_what_lies_in_it_finds_its_pocket(): void
     {
         $edition = DB::table('design_editions')->join('designs', 'designs.id', '=', 'design_id')->where('designs.code', 'laboratory')

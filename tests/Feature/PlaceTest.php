@@ -11,6 +11,22 @@ use Tests\TestCase;
 /** The tree of places: added, renamed, hung elsewhere, ordered, merged, ended; what is there follows. */
 final class PlaceTest extends TestCase
 {
+    public function test_each_place_says_what_hangs_there_who_answers_and_which_store_is_there_and_never_who_is_posted(): void
+    {
+        $places = collect($this->actAs('member')->getJson('/api/places')->assertOk()->json('places'));
+        $kit = $this->kit('QH-07');
+        $own = $places->firstWhere('id', $kit->place_id);
+        $this->assertContains(['code' => 'QH-07', 'name' => $kit->name, 'responsible' => $this->person('keeper')->name], $own['hanging']);
+        $this->assertContains('Potting shed cupboard', array_column($places->flatMap(static fn (array $place): array => $place['stores'])->all(), 'name'));
+        $this->assertGreaterThan(0, $places->max('posted'));
+        $body = (string) json_encode($places);
+        foreach (DB::table('first_aiders')->pluck('name') as $name) {
+            if (! DB::table('users')->where('name', $name)->exists()) {
+                $this->assertStringNotContainsString($name, $body);
+            }
+        }
+    }
+
     public function test_a_place_is_added_once_and_its_name_is_told_apart(): void
     {
         $yard = $this->place('Tree yard');

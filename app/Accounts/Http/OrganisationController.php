@@ -8,6 +8,7 @@ use App\Accounts\Models\Organisation;
 use App\Judging\KitStates;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\DB;
 use OpenApi\Attributes as OA;
 
 /** How measures and money are shown, and how long records about people are kept. */
@@ -52,6 +53,9 @@ final class OrganisationController extends Controller
             $organisation->currency,
             (int) $organisation->people_kept_days,
             $organisation->factor_required,
+            (int) DB::table('item_packs')->whereNotNull('price')->distinct()->count('item_id'),
+            DB::table('receipts')->whereNotNull('price')->count(),
+            DB::table('kits')->whereNull('retired_on')->whereNull('parent_kit_id')->count(),
         );
     }
 }

@@ -27,6 +27,12 @@ final readonly class OrganisationResource
         public int $people_kept_days,
         #[OA\Property(description: 'whether everybody needs a second factor')]
         public bool $factor_required,
+        #[OA\Property(description: 'items with a price, whose figure another currency would leave as it is')]
+        public int $priced_items,
+        #[OA\Property(description: 'receipts with a price, which keep the currency in which it was paid')]
+        public int $priced_receipts,
+        #[OA\Property(description: 'kits in service, which another time zone has judged again')]
+        public int $kits,
     ) {
     }
 }

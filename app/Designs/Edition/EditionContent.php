@@ -28,6 +28,14 @@ final readonly class EditionContent
     ) {
     }
 
+    /** The same, held otherwise. */
+    public function under(EditionPolicy $policy): self
+    {
+        return new self(
+            $this->listId, $policy, $this->additions, $this->modules, $this->seasons, $this->leaves, $this->configurations,
+        );
+    }
+
     /**
      * The same with another edition of its list: lines keep their compartments, those that the list no longer has go, new ones get one.
      *

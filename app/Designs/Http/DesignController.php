@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Designs\Http;
 
+use App\Designs\ChangePolicy;
 use App\Designs\DesignFromList;
 use App\Designs\Edition\CompartmentContent;
 use App\Designs\Edition\PlacedLine;
@@ -38,7 +39,7 @@ final class DesignController extends Controller
         $kits = Kit::query()->where('retired_on', null)->with('edition:id,design_id,number')->orderBy('code')->get(['code', 'design_edition_id']);
         $byDesign = $kits->groupBy(static fn (Kit $kit): string => $kit->edition->design_id);
         $resources = [];
-        $designs = Design::query()->where('retired_on', null)->with('latest.list')->orderBy('name')->get();
+        $designs = Design::query()->where('retired_on', null)->with(['latest.list', 'latest.seasons'])->orderBy('name')->get();
         $plans->readAhead(array_values(array_filter($designs->map(static fn (Design $design): ?string => $design->latest?->id)->all())));
         foreach ($designs as $design) {
             $latest = $design->latest;
@@ -58,6 +59,7 @@ final class DesignController extends Controller
                 array_values($own->filter(static fn (Kit $kit): bool => $kit->edition->number < $latest->number)->pluck('code')->all()),
                 ReadKit::leaves($plan),
                 count($plan->lines),
+                DesignPolicyResource::of($latest),
             );
         }
 
@@ -94,6 +96,24 @@ final class DesignController extends Controller
     {
         abort_unless(Str::isUlid($id), 404);
         $make($request->design(Str::lower($id)), now());
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Put(
+        path: '/designs/{design}/policy',
+        operationId: 'changePolicy',
+        tags: ['designs'],
+        description: 'Publishes the next edition, which is held otherwise. Kits keep theirs until somebody adopts it for them.',
+    )]
+    #[OA\Parameter(name: 'design', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: ChangedPolicy::class))]
+    #[OA\Response(response: 204, description: 'Published')]
+    #[OA\Response(response: 409, description: 'Another edition was published meanwhile')]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function policy(ChangedPolicy $request, Design $design, ChangePolicy $change): JsonResponse
+    {
+        $change($design, Str::lower($request->string('edition')->value()), $request->on(...), now());
 
         return new JsonResponse(null, 204);
     }

@@ -38,6 +38,8 @@ final readonly class DesignResource
         public array $leaves,
         #[OA\Property]
         public int $lines,
+        #[OA\Property]
+        public DesignPolicyResource $policy,
     ) {
     }
 }

@@ -10,6 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class PlaceResource
 {
+    /**
+     * @param  list<StoreAtPlace>  $stores
+     * @param  list<KitAtPlace>  $hanging
+     */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -25,6 +29,12 @@ final readonly class PlaceResource
         public int $kits,
         #[OA\Property(format: 'date', description: 'since when it is no longer used')]
         public ?string $retired_on = null,
+        #[OA\Property(items: new OA\Items(ref: StoreAtPlace::class))]
+        public array $stores = [],
+        #[OA\Property(description: 'first aiders posted there, in any shift')]
+        public int $posted = 0,
+        #[OA\Property(items: new OA\Items(ref: KitAtPlace::class), description: 'the first of its kits, by code')]
+        public array $hanging = [],
     ) {
     }
 }

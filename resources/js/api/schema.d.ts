@@ -820,6 +820,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/designs/{design}/policy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Publishes the next edition, which is held otherwise. Kits keep theirs until somebody adopts it for them. */
+        put: operations["changePolicy"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/designs/{design}/retirement": {
         parameters: {
             query?: never;
@@ -1894,6 +1911,12 @@ export interface components {
             people_kept_days: number;
             /** @description whether everybody needs a second factor */
             factor_required: boolean;
+            /** @description items with a price, whose figure another currency would leave as it is */
+            priced_items: number;
+            /** @description receipts with a price, which keep the currency in which it was paid */
+            priced_receipts: number;
+            /** @description kits in service, which another time zone has judged again */
+            kits: number;
         };
         OrganisationSettings: {
             name?: string;
@@ -2610,12 +2633,45 @@ export interface components {
             /** @description its number where the rest of it is on record */
             number: number | null;
         };
+        ChangedPolicy: {
+            /** @description the latest edition that was seen */
+            edition: string;
+            /** @enum {string} */
+            expiry: "strict" | "reserve";
+            margin_days: number;
+            grace_days: number;
+            /** @enum {string|null} */
+            every_unit: "days" | "weeks" | "months" | null;
+            every_count: number | null;
+            before_events: boolean;
+            after_use: boolean;
+            sealed: boolean;
+        };
         /** @description An edition of a design by its number. */
         DesignEditionRef: {
             id: string;
             number: number;
             /** @description the edition of its list */
             list_edition: string;
+        };
+        /** @description How kits of a design are held: what becomes of pieces past their date, and when they are checked. */
+        DesignPolicyResource: {
+            /** @enum {string} */
+            expiry: "strict" | "reserve";
+            /** @description days beyond the next check through which items must be in date */
+            margin_days: number;
+            /** @description days after a check is due before it is overdue */
+            grace_days: number;
+            /**
+             * @description null where checks go by season or event alone
+             * @enum {string|null}
+             */
+            every_unit: "days" | "weeks" | "months" | null;
+            every_count: number | null;
+            /** @description days of the year on which its kits are checked, MM-DD */
+            seasons: string[];
+            before_events: boolean;
+            after_use: boolean;
         };
         /** @description A design that kits can be made of. */
         DesignResource: {
@@ -2629,6 +2685,7 @@ export interface components {
             behind: string[];
             leaves: components["schemas"]["LeafResource"][];
             lines: number;
+            policy: components["schemas"]["DesignPolicyResource"];
         };
         NewDesign: {
             name: string;
@@ -2819,6 +2876,12 @@ export interface components {
             kind: "site" | "building" | "floor" | "spot" | "vehicle" | "person";
             parent_id: string | null;
         };
+        /** @description A kit at a place, and who answers for it. */
+        KitAtPlace: {
+            code: string;
+            name: string;
+            responsible: string | null;
+        };
         /** @description A kit: what it is, what is in it, and whether it is ready. */
         KitResource: {
             id: string;
@@ -2992,6 +3055,11 @@ export interface components {
              * @description since when it is no longer used
              */
             retired_on: string | null;
+            stores: components["schemas"]["StoreAtPlace"][];
+            /** @description first aiders posted there, in any shift */
+            posted: number;
+            /** @description the first of its kits, by code */
+            hanging: components["schemas"]["KitAtPlace"][];
         };
         /** @description One page of the places, in walking order. */
         PlacesResource: {
@@ -3057,6 +3125,10 @@ export interface components {
             scope: "anyone" | "first_aider" | "trained" | "clinician";
             /** @description whether it is on at this moment */
             now: boolean;
+        };
+        StoreAtPlace: {
+            id: string;
+            name: string;
         };
         /** @description What the core says of a kit. */
         VerdictResource: {
@@ -5649,6 +5721,44 @@ export interface operations {
         responses: {
             /** @description It is there */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    changePolicy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangedPolicy"];
+            };
+        };
+        responses: {
+            /** @description Published */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Another edition was published meanwhile */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -89,7 +89,36 @@ function One({ place, before, isFirst, after, mayOrder }: OneProps) {
                     ) : (
                         words.noKitHere
                     )}
+                    {place.posted > 0 && ` · ${words.postedHere(place.posted)}`}
                 </Typography>
+                {place.hanging.length > 0 && (
+                    <Typography variant="body2">
+                        {place.hanging.map((kit, at) => (
+                            <span key={kit.code}>
+                                {at > 0 && '; '}
+                                <Link to={`/kits/${kit.code}`} style={{ color: 'inherit' }}>
+                                    {kit.code}
+                                </Link>{' '}
+                                {kit.name}
+                                {kit.responsible !== null && `, ${kit.responsible}`}
+                            </span>
+                        ))}
+                        {place.kits > place.hanging.length && words.andMore(place.kits - place.hanging.length)}
+                    </Typography>
+                )}
+                {place.stores.length > 0 && (
+                    <Typography variant="body2">
+                        {words.storeHere}{' '}
+                        {place.stores.map((store, at) => (
+                            <span key={store.id}>
+                                {at > 0 && ', '}
+                                <Link to={`/stores/${store.id}`} style={{ color: 'inherit' }}>
+                                    {store.name}
+                                </Link>
+                            </span>
+                        ))}
+                    </Typography>
+                )}
             </Box>
             {may('plan') && (
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>

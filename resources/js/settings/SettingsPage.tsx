@@ -11,6 +11,7 @@ import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Search } from '../ui/Search';
 import { useSession } from '../session/useSession';
 import { useForeseen } from '../ui/Foreseen';
+import { ChangesAsked, consequences } from './ChangesAsked';
 import { words } from './words';
 
 /** Units, money, and how long records about people are kept. */
@@ -31,23 +32,19 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
     const [zone, setZone] = useState(organisation.time_zone);
     const [factor, setFactor] = useState(organisation.factor_required);
     const zones = useMemo(() => Intl.supportedValuesOf('timeZone'), []);
+    const [asked, setAsked] = useState<string[] | null>(null);
+    const body = {
+        name,
+        time_zone: zone,
+        factor_required: factor,
+        length_unit: length,
+        mass_unit: mass,
+        volume_unit: volume,
+        currency,
+        people_kept_days: /^\d+$/.test(days) ? Number(days) : -1,
+    };
     const keep = useForeseen({
-        write: (headers) =>
-            ask(
-                api.PUT('/organisation', {
-                    headers,
-                    body: {
-                        name,
-                        time_zone: zone,
-                        factor_required: factor,
-                        length_unit: length,
-                        mass_unit: mass,
-                        volume_unit: volume,
-                        currency,
-                        people_kept_days: /^\d+$/.test(days) ? Number(days) : -1,
-                    },
-                }),
-            ),
+        write: (headers) => ask(api.PUT('/organisation', { headers, body })),
         onSuccess: () => client.invalidateQueries(),
     });
     const problem = isProblem(keep.error) ? keep.error : null;
@@ -128,13 +125,34 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                     />
                 </Sheet>
                 {may('plan') && (
-                    <Button variant="contained" onClick={() => keep.begin()} disabled={keep.isPending}>
+                    <Button
+                        variant="contained"
+                        disabled={keep.isPending}
+                        onClick={() => {
+                            const said = consequences(organisation, body);
+                            if (said.length > 0) {
+                                setAsked(said);
+                            } else {
+                                keep.begin();
+                            }
+                        }}
+                    >
                         {words.save}
                     </Button>
                 )}
                 {keep.isSuccess && <span role="status">{words.saved}</span>}
                 {problem && problem.status !== 422 && <Trouble error={problem} />}
             </Box>
+            {asked && (
+                <ChangesAsked
+                    said={asked}
+                    onClose={() => setAsked(null)}
+                    onSave={() => {
+                        setAsked(null);
+                        keep.begin();
+                    }}
+                />
+            )}
             {keep.dialog}
         </Page>
     );
@@ -149,7 +167,9 @@ function SettingsLinks() {
         ['/settings/people', words.peopleAndRoles, may('plan')],
         ['/places', words.placesWord, true],
         ['/stores', words.storesWord, true],
-        ['/assess/people', words.shiftsAndFirstAiders, may('plan')],
+        ['/settings/policies', words.policies, true],
+        ['/assess/shifts', words.shiftsWord, may('plan')],
+        ['/assess/people', words.firstAidersWord, may('plan')],
         ['/assess/choices', words.provisionChoices, true],
         ['/classes', words.itemClasses, true],
         ['/settings/mail', words.mailTray, may('plan')],

@@ -67,7 +67,7 @@ final class EquipKit
                 new KitChanged($kit->id, 'place', null, $kit->place_id, null, $kit->place->path),
                 new KitChanged($kit->id, 'scope', null, $kit->scope->value),
             ]);
-            $this->record->write($operation, $task === null ? fn () => $this->states->renew($kit, $day) : null);
+            $this->record->write($operation, fn () => $this->states->renew($kit, $day));
             if ($task !== null) {
                 $this->tasks->made($task, $kit, $by, $at, $day);
             }

@@ -33,6 +33,7 @@ final class AppServiceProvider extends ServiceProvider
             Keys::class,
             static fn (): Keys => new Keys(config()->string('ledger.keys'), config()->string('ledger.signing_seed')),
         );
+        $this->app->bind(\App\Lists\TakesReference::class, 'Database\\Seeders\\ReferenceSeeder');
         $this->app->singleton(
             CheckpointFiles::class,
             static fn ($app): CheckpointFiles => new CheckpointFiles($app->make(Keys::class), config()->string('ledger.checkpoints')),

@@ -6,6 +6,7 @@ namespace App\Stock;
 
 use App\Catalogue\Catalogue;
 use App\Judging\Judged;
+use App\Lists\ListLoader;
 use App\Stock\Models\Store;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Advice;
@@ -27,6 +28,7 @@ final class PlanRestock
     public function __construct(
         private readonly Catalogue $catalogue,
         private readonly OrderRestock $order,
+        private readonly ListLoader $lists,
     ) {
     }
 
@@ -38,12 +40,15 @@ final class PlanRestock
         $puts = [];
         [$absent, $missing] = self::absent($judged);
         $left = array_map(static fn (OnShelf $row): int => max(0, $row->lot->quantity - ($promised[$row->lotId] ?? 0)), $stock);
-        foreach ($advice->wanted() as $want) {
+        $wanted = $advice->wanted();
+        $firsts = array_map(fn (Wanted $want): ?string => $this->first($judged, $want), $wanted);
+        foreach ($wanted as $at => $want) {
             if ($want->line !== null && isset($absent[$want->line->id])) {
                 continue;
             }
             $pieces = $want->pieces;
-            $choices = $this->choices($judged, $want, $stock);
+            // What is the first choice of another line is left to that one, where something else serves here as well.
+            $choices = $this->choices($judged, $want, $firsts[$at], array_flip(array_filter(array_diff_key($firsts, [$at => 0]))), $stock);
             foreach ($choices as $code) {
                 if ($pieces <= 0) {
                     break;
@@ -109,15 +114,22 @@ final class PlanRestock
         return array_key_first($judged->plan->pockets);
     }
 
+    /** What the core names for it; for a line that names a class alone, what suits it best. */
+    private function first(Judged $judged, Wanted $want): ?string
+    {
+        return $want->item ?? ($want->line === null || $want->line->total !== null ? null : $this->lists->itemOn($judged->atBest(), $want->line));
+    }
+
     /**
      * Item codes that serve the want, best first: what the core named, then what else the line accepts of what the store has.
      *
+     * @param  array<string, int>  $ofOthers  items that are the first choice of other lines
      * @param  list<OnShelf>  $stock
      * @return list<string>
      */
-    private function choices(Judged $judged, Wanted $want, array $stock): array
+    private function choices(Judged $judged, Wanted $want, ?string $best, array $ofOthers, array $stock): array
     {
-        $first = $want->item === null ? [] : [$want->item];
+        $first = $best === null ? [] : [$best];
         if ($want->companion !== null) {
             return array_values(array_unique([...$first, ...$want->companion->anyOf]));
         }
@@ -131,7 +143,7 @@ final class PlanRestock
         ) {
             $entry = $want->line->entryFor($item);
             if ($entry !== null && $item->supersededBy === null && $judged->atBest()->assignment->isUsableOn($item, $want->line)) {
-                $others[$item->code] = $entry;
+                $others[$item->code] = [$entry, isset($ofOthers[$item->code])];
             }
         }
         asort($others);

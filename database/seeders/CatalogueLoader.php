@@ -7,17 +7,21 @@ namespace Database\Seeders;
 use App\Catalogue\Classes;
 use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemClass;
-use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 
 /** Loads the catalogue of generic items and its classes from their files. */
 final class CatalogueLoader
 {
-    /** @param  bool  $withPrices  the demo's own; nobody else pays them */
-    public function items(bool $withPrices): void
+    /**
+     * @param  bool  $withPrices  the demo's own; nobody else pays them
+     * @param  list<string>|null  $only  their codes, with which comes what they need; null: all. What is there already stays as it is
+     */
+    public function items(bool $withPrices, ?array $only = null): void
     {
-        $rows = (new DemoFiles(CarbonImmutable::now()))->rows('items');
-        $items = [];
+        $rows = array_column(DemoFiles::named('items'), null, 'code');
+        $wanted = $only === null ? $rows : self::withNeeds($rows, $only);
+        $items = Item::query()->whereIn('code', array_keys($rows))->get()->keyBy('code')->all();
+        $rows = array_diff_key($wanted, $items);
         foreach ($rows as $row) {
             $items[$row['code']] = $item = Item::query()->create([
                 'code' => $row['code'], 'name' => $row['name'], 'class' => $row['class'],
@@ -54,11 +58,33 @@ final class CatalogueLoader
         }
     }
 
+    /**
+     * @param  array<array-key, array<string, string>>  $rows  by code
+     * @param  list<string>  $codes
+     * @return array<array-key, array<string, string>>
+     */
+    private static function withNeeds(array $rows, array $codes): array
+    {
+        $wanted = [];
+        while ($codes !== []) {
+            $row = $rows[array_pop($codes)];
+            if (! isset($wanted[$row['code']])) {
+                $wanted[$row['code']] = $row;
+                array_push($codes, ...self::parts($row['stand_ins'], ';'), ...array_filter([$row['superseded_by']]));
+                foreach (self::parts($row['needs'], '/') as $need) {
+                    array_push($codes, ...explode(';', explode(':', $need)[2]));
+                }
+            }
+        }
+
+        return array_intersect_key($rows, $wanted);
+    }
+
     /** Every class that an item or a list names, and what lies above it. */
     public function classes(): void
     {
-        foreach ((new DemoFiles(CarbonImmutable::now()))->rows('classes') as $row) {
-            ItemClass::query()->create($row);
+        foreach (DemoFiles::named('classes') as $row) {
+            ItemClass::query()->firstOrCreate(['class' => $row['class']], $row);
         }
         (new Classes)->makeAll();
     }

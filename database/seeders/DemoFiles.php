@@ -27,6 +27,12 @@ final class DemoFiles
         return $rows;
     }
 
+    /** @return list<array<string, string>> rows by heading, of a file without days */
+    public static function named(string $name): array
+    {
+        return (new self(CarbonImmutable::now()))->rows($name);
+    }
+
     /** @return array<string, mixed> */
     public static function json(string $path): array
     {

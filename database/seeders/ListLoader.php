@@ -15,9 +15,63 @@ final class ListLoader
     /** @var array<string, string> item ids by code */
     private array $items;
 
-    public function __construct()
+    /** @param  list<string>|null  $only  codes of those to load; null: all. What is there already stays as it is */
+    public function __construct(private readonly ?array $only = null)
     {
         $this->items = Item::query()->pluck('id', 'code')->all();
+    }
+
+    /** @return list<array{code: string, title: string, size: string|null, basis: string, kind: string, lines: int}> */
+    public static function offered(): array
+    {
+        $offered = [];
+        foreach (DemoFiles::json('reference/starter-lists.json')['lists'] as $list) {
+            foreach ($list['sizes'] as $size) {
+                $offered[] = [
+                    'code' => "{$list['code']}/{$size['code']}", 'title' => $list['title'], 'size' => $size['code'], 'basis' => $list['basis'],
+                    'kind' => 'starter', 'lines' => count($size['lines']),
+                ];
+            }
+        }
+        foreach (DemoFiles::json('reference/house-lists.json')['lists'] as $list) {
+            $offered[] = [
+                'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'basis' => $list['basis'],
+                'kind' => ($list['kind'] ?? 'kit') === 'module' ? 'module' : 'house', 'lines' => count($list['lines']),
+            ];
+        }
+
+        return $offered;
+    }
+
+    /**
+     * @param  list<string>|null  $codes  null: of all lists
+     * @return list<string> codes of the items that these lists name
+     */
+    public static function itemsOf(?array $codes): array
+    {
+        $lines = [];
+        foreach (DemoFiles::json('reference/starter-lists.json')['lists'] as $list) {
+            foreach ($list['sizes'] as $size) {
+                if ($codes === null || in_array("{$list['code']}/{$size['code']}", $codes, true)) {
+                    array_push($lines, ...$size['lines']);
+                }
+            }
+        }
+        foreach (DemoFiles::json('reference/house-lists.json')['lists'] as $list) {
+            if ($codes === null || in_array($list['code'], $codes, true)) {
+                array_push($lines, ...$list['lines']);
+            }
+        }
+        $items = [];
+        foreach ($lines as $line) {
+            foreach (self::entries($line) as $entry) {
+                if (isset($entry['item'])) {
+                    $items[$entry['item']] = true;
+                }
+            }
+        }
+
+        return array_map(strval(...), array_keys($items));
     }
 
     public function starters(): void
@@ -42,11 +96,9 @@ final class ListLoader
                     'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'],
                     'basis' => $list['basis'], 'origin' => 'house', 'kind' => $list['kind'] ?? 'kit',
                 ], $list['excludes'], $list['lines']);
-                if (isset($list['serves'])) {
-                    ProvisionChoice::query()->create([
-                        'wanted' => $list['serves'],
-                        'list_id' => KitList::query()->where('code', $list['code'])->value('id'),
-                    ]);
+                $made = KitList::query()->where('code', $list['code'])->value('id');
+                if (isset($list['serves']) && $made !== null) {
+                    ProvisionChoice::query()->firstOrCreate(['wanted' => $list['serves']], ['list_id' => $made]);
                 }
             }
         }
@@ -96,6 +148,9 @@ final class ListLoader
      */
     private function load(array $about, array $excludes, array $lines): void
     {
+        if ($this->only !== null && ! in_array($about['code'], $this->only, true) || KitList::query()->where('code', $about['code'])->exists()) {
+            return;
+        }
         $list = KitList::query()->create($about);
         foreach ($excludes as $class) {
             $list->exclusions()->create(['class' => $class]);

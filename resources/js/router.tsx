@@ -20,6 +20,7 @@ const DesignPage = lazy(() => import('./pack/DesignPage'));
 const AccountPage = lazy(() => import('./settings/AccountPage'));
 const AccountsPage = lazy(() => import('./settings/AccountsPage'));
 const ShiftsPage = lazy(() => import('./assess/ShiftsPage'));
+const ReferencePage = lazy(() => import('./settings/ReferencePage'));
 const PoliciesPage = lazy(() => import('./settings/PoliciesPage'));
 const MailPage = lazy(() => import('./settings/MailPage'));
 const StartPage = lazy(() => import('./settings/StartPage'));
@@ -92,6 +93,7 @@ export const router = createBrowserRouter([
                     { path: '/settings/policies', element: part(<PoliciesPage />) },
                     { path: '/settings/mail', element: part(<MailPage />) },
                     { path: '/account', element: part(<AccountPage />) },
+                    { path: '/start/reference', element: part(<ReferencePage />) },
                     { path: '/start', element: part(<StartPage />) },
                     { path: '/designs/new', element: part(<DesignPage />) },
                     { path: '/stores', element: part(<StoresPage />) },

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 use App\Lists\Http\EditionController;
 use App\Lists\Http\ListController;
+use App\Lists\Http\ReferenceController;
 use App\Lists\Models\KitList;
 use Illuminate\Support\Facades\Route;
 
+Route::get('reference', [ReferenceController::class, 'show'])->can('plan', KitList::class)->name('reference');
+Route::post('reference', [ReferenceController::class, 'take'])->can('plan', KitList::class)->name('reference.take');
 Route::get('lists', [ListController::class, 'all'])->can('view', KitList::class)->name('lists');
 Route::get('choices/lists', [ListController::class, 'choices'])->can('view', KitList::class)->name('lists.choices');
 Route::post('lists', [ListController::class, 'store'])->can('plan', KitList::class)->name('lists.store');

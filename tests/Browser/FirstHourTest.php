@@ -39,7 +39,7 @@ final class FirstHourTest extends BrowserTestCase
         $visit->fill('Password', self::PASSWORD)->press('Set up')->see('This is not the code');
         $visit->fill('Code', $code)->press('Set up');
         $visit->wait(fn (): bool => str_contains($visit->text(), 'First steps'), 'It is not set up.', 60);
-        $visit->seeHeading('First steps')->see('0 of 10 done')->see('Tarn Street Office');
+        $visit->seeHeading('First steps')->see('1 of 13 done')->see('Tarn Street Office');
         $visit->open('/')->see('No kits yet')->dontSee('Every kit is ready');
 
         // Two floors.

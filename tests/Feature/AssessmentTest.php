@@ -287,6 +287,25 @@ final class AssessmentTest extends TestCase
         $this->assertSame(0, $this->artisan('ledger:verify')->run());
     }
 
+    public function test_a_kit_that_a_plan_asks_for_without_modules_is_judged_and_on_every_list_at_once(): void
+    {
+        $started = $this->actAs('lead')->start();
+        foreach ($started['areas'] as $area) {
+            $this->deleteJson("/api/areas/{$area['id']}")->assertOk();
+        }
+        $this->putJson("/api/assessments/{$started['id']}/areas/{$this->ulid()}", $this->answers(['people' => 30, 'points' => 40]))->assertOk();
+        $this->putJson("/api/assessments/{$started['id']}/signature", ['chosen' => 'least', 'signed' => $this->person('lead')->name])->assertOk();
+        $task = collect($this->postJson("/api/assessments/{$started['id']}/tasks")->assertOk()->json('tasks'))
+            ->first(static fn (array $one): bool => $one['kind'] === 'make' && $one['modules'] === []);
+        $this->assertNotNull($task, 'the plan asks for a kit without modules');
+        $this->postJson('/api/kits', [
+            'id' => $this->ulid(), 'code' => 'QH-77', 'name' => 'Terrace box', 'design_id' => $task['design_id'],
+            'place_id' => $this->kit('QH-01')->place_id, 'scope' => 'first_aider', 'task' => $task['id'],
+        ])->assertSuccessful();
+        $row = collect($this->getJson('/api/kits?q=QH-77')->assertOk()->json('kits'))->firstWhere('code', 'QH-77');
+        $this->assertSame(['not_ready', true], [$row['verdict'] ?? null, $row['wants_restock'] ?? null]);
+    }
+
     public function test_work_of_a_plan_is_given_to_somebody_and_stays_theirs_when_it_is_compared_again(): void
     {
         $id = $this->actAs('lead')->current()['id'];

@@ -129,6 +129,40 @@ final class RestockTest extends TestCase
         $this->assertSame(7, $this->heldInStore($row['lot_id']));
     }
 
+    public function test_a_line_leaves_to_another_what_only_that_one_can_use(): void
+    {
+        $list = DB::table('lists')->where('code', 'bs-8599-1/small')->value('id');
+        $layout = $this->actAs('lead')->getJson("/api/lists/{$list}/layout")->assertOk()->json();
+        $design = $this->ulid();
+        $this->putJson("/api/designs/{$design}", [
+            'name' => 'Small box', 'list_id' => $list, 'every_weeks' => 12, 'margin_days' => 14, 'empty_mass_g' => 500, 'sealed' => false,
+            'leaves' => array_map(static fn (array $leaf): array => [
+                'name' => $leaf['name'], 'pockets' => array_map(static fn (array $pocket): array => [
+                    'name' => $pocket['name'], 'lines' => array_column($pocket['lines'], 'code'),
+                ], $leaf['pockets']),
+            ], $layout),
+        ])->assertNoContent();
+        $this->postJson('/api/kits', [
+            'id' => $this->ulid(), 'code' => 'QH-78', 'name' => 'Small box', 'design_id' => $design, 'place_id' => $this->kit('QH-01')->place_id,
+            'scope' => 'first_aider', 'task' => null,
+        ])->assertSuccessful();
+        // As many of each as the kit wants; the large ones came first, and would do for the line of the medium ones too.
+        $kept = fn (string $item): int => (int) DB::table('holdings')->join('lots', 'lots.id', '=', 'lot_id')->join('items', 'items.id', '=', 'item_id')
+            ->where('items.code', $item)->where('store_id', $this->store()->id)->orderBy('holdings.id')->value('holdings.id');
+        foreach (['dressing-large', 'dressing-medium'] as $item) {
+            DB::table('holdings')->join('lots', 'lots.id', '=', 'lot_id')->join('items', 'items.id', '=', 'item_id')
+                ->where('items.code', $item)->where('store_id', $this->store()->id)->where('holdings.id', '!=', $kept($item))->delete();
+            DB::table('holdings')->where('id', $kept($item))->update(['quantity' => 2]);
+        }
+        $plan = $this->getJson("/api/kits/QH-78/restock?store={$this->store()->id}")->assertOk()->json();
+        $dressings = collect($plan['in'])->whereIn('item', ['dressing-large', 'dressing-medium'])->sortBy('need')->values()
+            ->map(static fn (array $row): array => [$row['need'], $row['item'], $row['quantity']])->all();
+        $this->assertSame([
+            ['Large sterile dressing, pad with bandage', 'dressing-large', 2],
+            ['Medium sterile dressing, pad with bandage', 'dressing-medium', 2],
+        ], $dressings);
+    }
+
     public function test_one_pick_list_promises_no_piece_twice(): void
     {
         $alone = fn (string $kit): array => $this->getJson("/api/pick-list?kits={$kit}&store={$this->store()->id}")->assertOk()->json();

@@ -1401,6 +1401,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/reference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readReference"];
+        put?: never;
+        /** @description What is there already stays as it is. */
+        post: operations["takeReference"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/people": {
         parameters: {
             query?: never;
@@ -3414,6 +3431,32 @@ export interface components {
         PocketName: {
             id: string;
             name: string;
+        };
+        ReferenceList: {
+            code: string;
+            title: string;
+            size: string | null;
+            /** @description what it rests on */
+            basis: string;
+            /** @enum {string} */
+            kind: "starter" | "house" | "module";
+            lines: number;
+            /** @description whether a list of this code is there already */
+            is_there: boolean;
+        };
+        /** @description What ships with the application, to begin with. */
+        ReferenceResource: {
+            /** @description generic items */
+            items: number;
+            /** @description how many items the catalogue has */
+            items_there: number;
+            lists: components["schemas"]["ReferenceList"][];
+        };
+        TakenReference: {
+            /** @description the whole catalogue; else what the lists name */
+            all_items: boolean;
+            /** @description their codes */
+            lists: string[];
         };
         /** @description What it would take for one line. */
         ToAdd: {
@@ -6985,6 +7028,57 @@ export interface operations {
                 };
             };
             /** @description No such kit or design */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readReference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What ships, and what is there of it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceResource"];
+                };
+            };
+        };
+    };
+    takeReference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakenReference"];
+            };
+        };
+        responses: {
+            /** @description What is there now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReferenceResource"];
+                };
+            };
+            /** @description Not accepted as entered */
             422: {
                 headers: {
                     [name: string]: unknown;

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { questions } from '../api/queries';
 import { Row, Tick, Write } from '../ui/Fields';
 import { Sheet } from '../ui/Page';
@@ -19,6 +20,7 @@ interface GoodsRowsProps {
 /** What came, or what was found and is not on the record: item by item, with the lot and the date as they are printed. */
 export function GoodsRows({ task, rows, errors, onChange }: GoodsRowsProps) {
     const { data: items = [] } = useQuery(questions.itemChoices());
+    const [added, setAdded] = useState('');
     const change = (key: string, to: Partial<WorkRow>) =>
         onChange(rows.map((row) => (row.key === key ? { ...row, ...to } : row)));
     return (
@@ -43,6 +45,7 @@ export function GoodsRows({ task, rows, errors, onChange }: GoodsRowsProps) {
                         </Box>
                         <Fields
                             row={row}
+                            isNew={row.key === added}
                             task={task}
                             errorAt={(field) => errors[`rows.${at}.${field}`]?.[0]}
                             onChange={(to) => change(row.key, to)}
@@ -54,11 +57,14 @@ export function GoodsRows({ task, rows, errors, onChange }: GoodsRowsProps) {
                 label={task === 'receive' ? words.addItem : words.addFoundItem}
                 value=""
                 clears
+                goesOn={false}
                 options={items.map((item) => [item.code, item.name] as const)}
                 onChoose={(code) => {
                     const item = items.find((one) => one.code === code);
                     if (item) {
-                        onChange([...rows, emptyRow(item)]);
+                        const row = emptyRow(item);
+                        setAdded(row.key);
+                        onChange([...rows, row]);
                     }
                 }}
                 sx={{ maxWidth: 520, mt: 2 }}
@@ -69,12 +75,14 @@ export function GoodsRows({ task, rows, errors, onChange }: GoodsRowsProps) {
 
 interface FieldsProps {
     row: WorkRow;
+    /** Chosen just now: one types on in it. */
+    isNew: boolean;
     task: StoreTask;
     errorAt: (field: string) => string | undefined;
     onChange: (to: Partial<WorkRow>) => void;
 }
 
-function Fields({ row, task, errorAt, onChange }: FieldsProps) {
+function Fields({ row, isNew, task, errorAt, onChange }: FieldsProps) {
     const fault = faultOf(row, task);
     const read = readPrinted(row.expires);
     const lotError = errorAt('lot');
@@ -83,6 +91,7 @@ function Fields({ row, task, errorAt, onChange }: FieldsProps) {
             <Row columns={task === 'receive' ? 'repeat(5, minmax(0, 1fr))' : 'repeat(3, minmax(0, 1fr))'}>
                 <Write
                     label={words.pieces}
+                    autoFocus={isNew}
                     value={row.pieces}
                     onWrite={(pieces) => onChange({ pieces })}
                     problem={

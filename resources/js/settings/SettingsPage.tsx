@@ -164,6 +164,7 @@ function SettingsLinks() {
     const links = [
         ['/account', words.yourAccount, true],
         ['/start', words.start, may('plan')],
+        ['/start/reference', words.reference, may('plan')],
         ['/settings/people', words.peopleAndRoles, may('plan')],
         ['/places', words.placesWord, true],
         ['/stores', words.storesWord, true],

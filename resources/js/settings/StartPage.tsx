@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, type QueryKey, type UseQueryOptions } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
@@ -82,15 +82,23 @@ export default function StartPage() {
     );
 }
 
+/** Read anew each time: a step that is done meanwhile does not move the others away from under a finger. */
+function useFresh<T, K extends QueryKey>(question: UseQueryOptions<T, Error, T, K>): { data: T | undefined } {
+    const { data, isFetchedAfterMount } = useQuery({ ...question, refetchOnMount: 'always' });
+    return { data: isFetchedAfterMount ? data : undefined };
+}
+
 function useSteps(): Step[] | null {
-    const { data: places } = useQuery(questions.places('', 1));
-    const { data: assessments } = useQuery(questions.assessments());
-    const { data: confirmed } = useQuery(questions.lists({ confirmed: 'yes' }, 1));
-    const { data: designs } = useQuery(questions.designs());
-    const { data: kits } = useQuery(questions.kits({ sort: 'due' }, 1));
-    const { data: stores } = useQuery(questions.stores());
-    const { data: accounts } = useQuery(questions.accounts());
-    if (!accounts || !places || !assessments || !confirmed || !designs || !kits || !stores) {
+    const { data: places } = useFresh(questions.places('', 1));
+    const { data: assessments } = useFresh(questions.assessments());
+    const { data: confirmed } = useFresh(questions.lists({ confirmed: 'yes' }, 1));
+    const { data: lists } = useFresh(questions.lists({}, 1));
+    const { data: choices } = useFresh(questions.choices());
+    const { data: designs } = useFresh(questions.designs());
+    const { data: kits } = useFresh(questions.kits({ sort: 'due' }, 1));
+    const { data: stores } = useFresh(questions.stores());
+    const { data: accounts } = useFresh(questions.accounts());
+    if (!accounts || !places || !assessments || !confirmed || !lists || !choices || !designs || !kits || !stores) {
         return null;
     }
     const some = (many: number, one: string, more = `${one}s`) =>
@@ -98,6 +106,7 @@ function useSteps(): Step[] | null {
     const pieces = stores.reduce((sum, store) => sum + store.pieces, 0);
     const filled = kits.kits.filter((kit) => !kit.wants_restock).length;
     const checked = kits.kits.filter((kit) => kit.last_full_on !== null).length;
+    const signed = assessments.find((one) => one.signed_on !== null);
     const first = kits.kits.find((kit) => kit.last_full_on === null) ?? kits.kits[0];
     const step = (name: keyof typeof words.steps, there: string | null, to: string): Step => ({
         ...words.steps[name],
@@ -107,7 +116,22 @@ function useSteps(): Step[] | null {
     return [
         step('places', some(places.page.in_all, 'place'), '/places'),
         step('assess', some(assessments.length, 'assessment'), '/assess'),
+        step('reference', some(lists.page.in_all, 'list'), '/start/reference'),
+        step(
+            'choices',
+            some(
+                choices.filter((one) => one.what === 'kit' && one.list !== null).length,
+                'kind of kit',
+                'kinds of kit',
+            ),
+            '/assess/choices',
+        ),
         step('lists', some(confirmed.page.in_all, 'confirmed list'), '/lists'),
+        step(
+            'work',
+            kits.page.in_all === 0 ? null : signed ? words.compared : words.withoutPlan,
+            signed ? `/assess/${signed.id}/work` : '/assess',
+        ),
         step('design', some(designs.length, 'design'), '/designs/new'),
         step('kits', some(kits.page.in_all, 'kit'), '/kits/new'),
         step('stores', some(stores.length, 'store'), '/stores'),

@@ -1,5 +1,25 @@
 /** What the page says of settings, accounts and first steps, to be read in one go. */
 export const words = {
+    compared: 'kits beside a signed plan',
+    withoutPlan: 'kits without a plan',
+    reference: 'Catalogue and starter lists',
+    referenceAbout:
+        'What ships with Sarcina to begin with. Lists are unconfirmed until a responsible person compares them with their own copy; what you have already stays as it is.',
+    itemsSheet: 'Generic items',
+    itemsThere: (there: string, inAll: string) =>
+        `The catalogue has ${there}; ${inAll} ship. A list brings the items that it names.`,
+    allItems: 'The whole catalogue of generic items',
+    referenceKinds: { starter: 'Starter lists of workplaces', house: 'House lists', module: 'Modules' },
+    tickAll: 'Tick all',
+    tickNone: 'Tick none',
+    tickAllOf: (kind: string) => `Tick all or none: ${kind}`,
+    isThere: 'is there',
+    listToTake: (name: string, lines: string) => `${name} (${lines})`,
+    takingOver: 'Taking them over …',
+    takeTicked: (lists: string) => `Take what is ticked: ${lists}`,
+    takeAll: 'Take everything',
+    takenOver: 'Taken over. Compare each list with your own copy before you confirm it.',
+    allTaken: 'Everything that ships is there.',
     cancel: 'Cancel',
     whatItDoes: 'What this changes',
     zoneDoes: (kits: string, was: string, to: string) =>
@@ -89,7 +109,7 @@ export const words = {
     ] as const,
     withCatalogue: 'Begin with the catalogue of generic items, the starter lists and the modules',
     withCatalogueAbout:
-        'They are a starting point, not law: each list stays unconfirmed until you have compared it with your own copy of its standard.',
+        'They are a starting point, not law: each list stays unconfirmed until you have compared it with your own copy of its standard. Untick it to choose afterwards which of them you take.',
     youTheFirstLead: 'You, the first lead',
     yourName: 'Your name',
     yourNameHelp: 'As colleagues know you; it stands under the checks that you sign.',
@@ -210,6 +230,21 @@ export const words = {
             title: 'What can happen there',
             about: 'An assessment asks how many people, how far from help, and what may happen. It calculates which kits each area needs.',
             word: 'Assess',
+        },
+        reference: {
+            title: 'Catalogue and lists to begin with',
+            about: 'Generic items, starter lists of workplaces, house lists and modules ship with Sarcina. Take all of them, or those that you need.',
+            word: 'Choose',
+        },
+        choices: {
+            title: 'Which list for which kit',
+            about: 'A plan says how many kits of which size and which modules. Choose the list that each of them is held to.',
+            word: 'Lists of the plan',
+        },
+        work: {
+            title: 'From the plan to kits',
+            about: 'A signed plan, compared with the kits that exist, says which to make, move and fill. Without a plan, make a design and equip kits of it below.',
+            word: 'Carry out the plan',
         },
         lists: {
             title: 'What a kit should hold',

@@ -24,6 +24,8 @@ interface SearchProps {
     disabled?: boolean;
     /** Whether it is empty again for the next choice, once one was made. */
     clears?: boolean;
+    /** Whether the next choice is made at once; else what was chosen has the focus. */
+    goesOn?: boolean;
 }
 
 interface FieldProps extends SearchProps {
@@ -43,6 +45,7 @@ export function Search({
     onType,
     isReading = false,
     clears = false,
+    goesOn = true,
     ...field
 }: FieldProps) {
     const [times, setTimes] = useState(0);
@@ -84,7 +87,7 @@ export function Search({
                     {...props}
                     label={label}
                     placeholder={placeholder ?? words.typeToFind}
-                    autoFocus={times > 0}
+                    autoFocus={times > 0 && goesOn}
                     error={error ?? false}
                     helperText={helperText}
                     slotProps={{ ...props.slotProps, inputLabel: { ...props.slotProps.inputLabel, shrink: true } }}

@@ -10,7 +10,6 @@ use App\Support\Transaction;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Sarcina\Core\Format\Json;
 
@@ -189,16 +188,7 @@ final class ImportFile
         }
         $result = $validator->validate(json_decode(Json::write(self::asObjects($record))), $schema);
         if (! $result->isValid()) {
-            $texts = [];
-            foreach ($result->error() === null ? [] : (new ErrorFormatter)->format($result->error(), true) as $path => $messages) {
-                $texts[] = trim(
-                    str_replace('/', ' ', (string) $path).': '.implode(
-                        ' ',
-                        is_array($messages) ? array_map(static fn (mixed $message): string => is_string($message) ? $message : '', $messages) : [],
-                    ),
-                    ': ',
-                );
-            }
+            $texts = $result->error() === null ? [] : SchemaFault::say($result->error());
 
             return ['outcome' => 'error', 'texts' => implode("\n", $texts)];
         }

@@ -123,7 +123,12 @@ final class ExchangeTest extends TestCase
         $import = $this->bringIn('catalogue', 'csv', $sheet);
         $this->assertSame(['refused', 1, 4], [$import['state'], $import['new'], $import['errors']]);
         $rows = collect($import['shown'])->keyBy('number');
-        $this->assertStringContainsString('mass_g', implode(' ', $rows[3]['texts']));
+        $said = implode("\n", $import['shown'] === [] ? [] : array_merge(...array_column($import['shown'], 'texts')));
+        $this->assertStringContainsString('mass_g: here belongs a whole number. It is "heavy".', $said);
+        $this->assertStringContainsString('size, length: here belongs a number with its unit, such as 7.5 cm. It is "5 ells".', $said);
+        $this->assertStringContainsString('scope: here belongs one of anyone, first_aider, trained, clinician. It is "wizard".', $said);
+        $this->assertStringContainsString('dated: here belongs yes or no (true or false). It is "perhaps".', $said);
+        $this->assertDoesNotMatchRegularExpression('/pattern|should|schema|\^|properties/', $said);
         $this->assertStringContainsString('There is no item "no-such"', implode(' ', $rows[6]['texts']));
         $this->assertStringContainsString('twice', implode(' ', $rows[5]['texts']));
         $this->assertSame('error', $rows[4]['outcome']);

@@ -88,6 +88,9 @@ function useFresh<T, K extends QueryKey>(question: UseQueryOptions<T, Error, T, 
     return { data: isFetchedAfterMount ? data : undefined };
 }
 
+/** Kits that are not of a size of workplace kit: their lists ship with a choice. */
+const OF_ANOTHER_KIND = ['travel', 'vehicle'];
+
 function useSteps(): Step[] | null {
     const { data: places } = useFresh(questions.places('', 1));
     const { data: assessments } = useFresh(questions.assessments());
@@ -120,7 +123,9 @@ function useSteps(): Step[] | null {
         step(
             'choices',
             some(
-                choices.filter((one) => one.what === 'kit' && one.list !== null).length,
+                choices.filter(
+                    (one) => one.what === 'kit' && one.list !== null && !OF_ANOTHER_KIND.includes(one.wanted),
+                ).length,
                 'kind of kit',
                 'kinds of kit',
             ),

@@ -11,6 +11,8 @@ use App\Accounts\Models\User;
 use App\Kits\Models\Kit;
 use Illuminate\Support\Facades\Route;
 
+Route::put('device-keys/{device}/of/{user:id}', [DeviceKeyController::class, 'ofEnded'])->can('plan', Organisation::class)
+    ->withoutScopedBindings()->name('device-keys.ended');
 Route::put('device-keys/{device}', DeviceKeyController::class)->can('view', Organisation::class)->name('device-keys');
 Route::get('choices/accounts', [AccountController::class, 'choices'])->can('check', Kit::class)->name('accounts.choices');
 Route::get('organisation', [OrganisationController::class, 'show'])->can('view', Organisation::class)->name('organisation');

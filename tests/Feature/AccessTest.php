@@ -34,7 +34,7 @@ final class AccessTest extends TestCase
         'exports' => ['lead', 'keeper', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.take' => ['lead'],
         'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
-        'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'designs.policy' => ['lead'], 'reference' => ['lead'], 'reference.take' => ['lead'], 'picklist' => ['lead', 'keeper'], 'stores.levels' => self::ALL, 'stores.level' => ['lead'], 'tasks.give' => ['lead'], 'restocks.store' => ['lead', 'keeper'],
+        'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'designs.policy' => ['lead'], 'reference' => ['lead'], 'reference.take' => ['lead'], 'device-keys.ended' => ['lead'], 'picklist' => ['lead', 'keeper'], 'stores.levels' => self::ALL, 'stores.level' => ['lead'], 'tasks.give' => ['lead'], 'restocks.store' => ['lead', 'keeper'],
         'accounts' => ['lead'], 'accounts.invite' => ['lead'], 'accounts.withdraw' => ['lead'], 'accounts.change' => ['lead'], 'accounts.deactivate' => ['lead'],
         'accounts.activate' => ['lead'], 'accounts.factor' => ['lead'], 'mail' => ['lead'],
         'account' => self::ALL, 'account.password' => self::ALL, 'account.sessions' => self::ALL, 'account.factor.begin' => self::ALL, 'account.factor.set' => self::ALL, 'account.factor.remove' => self::ALL,
@@ -127,7 +127,7 @@ final class AccessTest extends TestCase
         ]);
 
         return '/'.strtr($route->uri(), [
-            '{device}' => $this->ulid(), '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
+            '{device}' => $this->ulid(), '{user}' => $this->person('member')->id, '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
             '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{account}' => $this->person('member')->id, '{design}' => \App\Designs\Models\Design::query()->firstOrFail()->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),

@@ -11,6 +11,17 @@ use Tests\TestCase;
 /** What is not sent yet is locked on a device by a key of its own for each person and device. */
 final class DeviceKeyTest extends TestCase
 {
+    public function test_a_lead_has_the_key_of_an_ended_account_and_of_no_other(): void
+    {
+        $device = $this->ulid();
+        $keeper = $this->person('keeper');
+        $key = $this->actAs('keeper')->putJson("/api/device-keys/{$device}")->assertOk()->json('key');
+        $this->actAs('lead')->putJson("/api/device-keys/{$device}/of/{$keeper->id}")->assertUnprocessable();
+        $this->putJson("/api/accounts/{$keeper->id}/deactivation", ['hand_over_to' => $this->person('lead')->id])->assertOk();
+        $this->putJson("/api/device-keys/{$device}/of/{$keeper->id}")->assertOk()->assertJson(['key' => $key])->assertHeader('Cache-Control');
+        $this->actAs('member')->putJson("/api/device-keys/{$device}/of/{$keeper->id}")->assertForbidden();
+    }
+
     private function key(string $role, string $device): string
     {
         return (string) $this->actAs($role)->putJson("/api/device-keys/{$device}")->assertOk()->json('key');

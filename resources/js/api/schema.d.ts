@@ -152,6 +152,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/device-keys/{device}/of/{user}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The key of somebody whose account has ended, so that a lead sends what they signed and did not send. */
+        put: operations["readEndedDeviceKey"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/device-keys/{device}": {
         parameters: {
             query?: never;
@@ -4306,6 +4323,36 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["MailTray"];
                 };
+            };
+        };
+    };
+    readEndedDeviceKey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: string;
+                user: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Their key for this device */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeviceKeyResource"];
+                };
+            };
+            /** @description Their account has not ended */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

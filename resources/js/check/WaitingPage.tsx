@@ -10,6 +10,7 @@ import { useSession } from '../session/useSession';
 import { Confirm } from '../ui/Confirm';
 import { Empty, Page, Sheet } from '../ui/Page';
 import { sayInstant } from '../ui/words';
+import { ReleaseWork } from './ReleaseWork';
 import { allWork, type Work } from './work';
 import { words } from './words';
 
@@ -38,6 +39,7 @@ export default function WaitingPage() {
                     </Sheet>
                 ))}
             <ClosedWork />
+            <ReleaseWork />
         </Page>
     );
 }

@@ -1,5 +1,14 @@
 /** What the page says here, to be read in one go. */
 export const words = {
+    ofEndedAccounts: 'Of accounts that have ended',
+    takenOver: (records: string) => `${records} sent in their place.`,
+    signedBeforeTheEnd: (records: string, name: string) =>
+        `${records} on this device, signed by ${name}, never sent. Their account has ended.`,
+    sendInTheirPlace: 'Send in their place',
+    sendInPlaceOf: (name: string) => `Send what ${name} signed`,
+    sendInPlaceAbout: (name: string) =>
+        `It is recorded by you, as done when it was done. A check keeps the name of ${name} under it. What they did not finish stays locked.`,
+    signedByEnded: (name: string) => `Done and signed by ${name}, whose account has ended; sent in their place.`,
     addAnItemThatIs: 'Add an item that is on no line',
     needsYou: 'Needs you:',
     wasNotAccepted: (title: string) => `${title} was not accepted.`,

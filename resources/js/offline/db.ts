@@ -1,3 +1,4 @@
+import { newId } from '../api/newId';
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** Work that the server does not have, locked: what it is about can be read by its person alone. */
@@ -49,4 +50,16 @@ export function db(): Promise<IDBPDatabase<DeviceDb>> {
         },
     });
     return opened;
+}
+
+/** By which this device is known to the server, made here once. */
+export async function deviceId(): Promise<string> {
+    const store = await db();
+    const known = await store.get('about', 'device');
+    if (typeof known === 'string') {
+        return known;
+    }
+    const made = newId();
+    await store.put('about', made, 'device');
+    return made;
 }

@@ -2,6 +2,7 @@ import { describe, expect, it, vi } from 'vitest';
 import { user } from '../testing/samples';
 import { db } from './db';
 import { device } from './device';
+import { release } from './release';
 import { importKey, lock, open } from './vault';
 import { takeOver } from './former';
 import { upgraded, versionOf } from './versions';
@@ -39,7 +40,7 @@ describe('what this device keeps', () => {
     it('lies there locked: what it says is nowhere in the store', async () => {
         device.put('form', 'form:secret', { note: 'Only for me' });
         await device.settled();
-        const kept = await (await db()).get('locked', 'form:secret');
+        const kept = await (await db()).get('locked', `${me.id}/form:secret`);
         expect(kept).toMatchObject({ kind: 'form', person: me.id, personName: me.name });
         expect(new TextDecoder().decode(kept?.body)).not.toContain('Only for me');
         expect(JSON.stringify(kept)).not.toContain('Only for me');
@@ -54,6 +55,63 @@ describe('what this device keeps', () => {
         expect(await (await db()).getAllKeys('keys')).toEqual([other.id]);
         await device.begin(me, keyOf('k'));
         expect(device.get('check:7:QH-02')).toMatchObject({ isWaiting: true });
+    });
+
+    it('of two people on the same kit is kept for each, and neither is written over', async () => {
+        device.put('restock', 'restock:QH-02', { of: 'me' });
+        await device.settled();
+        await device.begin(other, keyOf('o'));
+        device.put('restock', 'restock:QH-02', { of: 'other' });
+        await device.settled();
+        await device.begin(me, keyOf('k'));
+        expect(device.get('restock:QH-02')).toEqual({ of: 'me' });
+        device.remove('restock:QH-02');
+        await device.settled();
+        await device.begin(other, keyOf('o'));
+        expect(device.get('restock:QH-02')).toEqual({ of: 'other' });
+        device.remove('restock:QH-02');
+        await device.begin(me, keyOf('k'));
+    });
+
+    it('that an older page kept is opened, and kept under its own name from the first change on', async () => {
+        const key = await importKey(await keyOf('k')());
+        const locked = await lock(key, 'restock:QH-09', { steps: 1 });
+        await (
+            await db()
+        ).put('locked', {
+            id: 'restock:QH-09',
+            kind: 'restock',
+            person: me.id,
+            personName: me.name,
+            isWaiting: false,
+            version: versionOf('restock'),
+            savedAt: '',
+            ...locked,
+        });
+        await reopen();
+        expect(device.get('restock:QH-09')).toEqual({ steps: 1 });
+        device.put('restock', 'restock:QH-09', { steps: 2 });
+        await device.settled();
+        expect(await (await db()).get('locked', 'restock:QH-09')).toBeUndefined();
+        await reopen();
+        expect(device.get('restock:QH-09')).toEqual({ steps: 2 });
+    });
+
+    it('of somebody whose account has ended is taken over where it is signed, and the rest stays locked', async () => {
+        device.put('restock', 'restock:QH-04', { isWaiting: true, doneAt: '2026-11-20T10:00:00Z' });
+        device.put('restock', 'restock:QH-05', { isWaiting: false });
+        await device.settled();
+        await device.begin(other, keyOf('o'));
+        const asked = vi.fn(keyOf('k'));
+        expect(await release(me.id, asked, (one) => ({ id: one.id, value: one.value }))).toBe(1);
+        expect(device.get('restock:QH-04')).toEqual({ isWaiting: true, doneAt: '2026-11-20T10:00:00Z' });
+        expect(device.closed()).toMatchObject([{ person: me.id, isWaiting: false }]);
+        await device.begin(me, keyOf('k'));
+        expect(device.get('restock:QH-04')).toBeUndefined();
+        expect(device.get('restock:QH-05')).toEqual({ isWaiting: false });
+        await device.begin(other, keyOf('o'));
+        device.remove('restock:QH-04');
+        await device.begin(me, keyOf('k'));
     });
 
     it('stays locked after signing out, and the key is gone', async () => {

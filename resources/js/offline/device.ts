@@ -1,5 +1,4 @@
-import { newId } from '../api/newId';
-import { db, type Locked, type Who } from './db';
+import { db, deviceId, type Locked, type Who } from './db';
 import { upgraded, versionOf } from './versions';
 import { importKey, lock, open } from './vault';
 
@@ -13,6 +12,7 @@ export interface Kept<T = unknown> {
 /** Work of somebody else, or of another version of this page: it stays, and cannot be read here now. */
 export interface Closed {
     kind: string;
+    person: string;
     personName: string;
     isWaiting: boolean;
     /** Kept by a newer page than this one: loading the page again opens it. */
@@ -31,6 +31,8 @@ class Device {
     private person: Person | null = null;
     private key: CryptoKey | null = null;
     private dirty = new Set<string>();
+    /** Kept by an older page under a name that another person's work could have too. */
+    private former = new Set<string>();
     private writing: Promise<void> = Promise.resolve();
     private readonly listeners = new Set<() => void>();
     private readonly others = new BroadcastChannel('sarcina-device');
@@ -52,6 +54,7 @@ class Device {
         if (!isSame) {
             this.kept.clear();
             this.dirty.clear();
+            this.former.clear();
         }
         this.person = person;
         try {
@@ -64,7 +67,7 @@ class Device {
             }
             this.key = (await store.get('keys', person.id)) ?? null;
             if (!this.key) {
-                this.key = await importKey(await askKey(await this.deviceId()));
+                this.key = await importKey(await askKey(await deviceId()));
                 await store.put('keys', this.key, person.id);
             }
             this.hasFailed = false;
@@ -176,6 +179,12 @@ class Device {
         }
     }
 
+    /** What others have here is looked at again. */
+    async lookAgain(): Promise<void> {
+        await this.readAll();
+        this.tell();
+    }
+
     private change(id: string): void {
         this.dirty.add(id);
         this.tell();
@@ -191,12 +200,15 @@ class Device {
         const now = this.kept.get(id);
         try {
             if (now) {
-                const locked = await lock(this.key, id, now.value);
+                const locked = await lock(this.key, this.name(id), now.value);
                 await (await db()).put('locked', this.about(now, locked));
             } else {
+                await (await db()).delete('locked', this.name(id));
+            }
+            if (this.former.delete(id)) {
                 await (await db()).delete('locked', id);
             }
-            this.others.postMessage(id);
+            this.others.postMessage(this.name(id));
             this.hasFailed = false;
         } catch {
             this.hasFailed = true;
@@ -206,10 +218,15 @@ class Device {
         }
     }
 
+    /** Two people may work on the same kit at one device: each one's work has a name of its own. */
+    private name(id: string): string {
+        return `${this.person?.id ?? ''}/${id}`;
+    }
+
     private about(one: Kept, locked: Pick<Locked, 'iv' | 'body'>): Locked {
         const waiting = (one.value as { isWaiting?: boolean } | null)?.isWaiting;
         return {
-            id: one.id,
+            id: this.name(one.id),
             kind: one.kind,
             person: this.person?.id ?? '',
             personName: this.person?.name ?? '',
@@ -234,7 +251,16 @@ class Device {
         if (!this.key || locked.person !== this.person?.id) {
             return false;
         }
-        if (this.dirty.has(locked.id)) {
+        const own = this.name('');
+        const isFormer = !locked.id.startsWith(own);
+        const id = isFormer ? locked.id : locked.id.slice(own.length);
+        if (this.dirty.has(id)) {
+            return true;
+        }
+        if (isFormer) {
+            this.former.add(id);
+        }
+        if (isFormer && (await (await db()).getKey('locked', this.name(id))) !== undefined) {
             return true;
         }
         try {
@@ -242,7 +268,7 @@ class Device {
             if (value === undefined) {
                 return false;
             }
-            this.kept.set(locked.id, { id: locked.id, kind: locked.kind, value });
+            this.kept.set(id, { id, kind: locked.kind, value });
             return true;
         } catch {
             return false;
@@ -250,28 +276,18 @@ class Device {
     }
 
     /** Another tab changed it. What is being changed here too is written here last. */
-    private async readAgain(id: string): Promise<void> {
-        if (this.dirty.has(id)) {
+    private async readAgain(name: string): Promise<void> {
+        const id = name.slice(this.name('').length);
+        if (!name.startsWith(this.name('')) || this.dirty.has(id)) {
             return;
         }
-        const locked = await (await db()).get('locked', id);
+        const locked = await (await db()).get('locked', name);
         if (!locked) {
             this.kept.delete(id);
         } else {
             await this.read(locked);
         }
         this.tell();
-    }
-
-    private async deviceId(): Promise<string> {
-        const store = await db();
-        const known = await store.get('about', 'device');
-        if (typeof known === 'string') {
-            return known;
-        }
-        const made = newId();
-        await store.put('about', made, 'device');
-        return made;
     }
 
     private tell(): void {

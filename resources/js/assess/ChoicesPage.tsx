@@ -7,7 +7,7 @@ import { Choose } from '../ui/Fields';
 import { Deference } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
-import { sayList, sayMoney } from '../ui/words';
+import { listOptions, sayMoney } from '../ui/words';
 import { words } from './words';
 
 /** Which list each kit and module of a plan keeps, of which design a new one is made, and what one costs. */
@@ -73,14 +73,13 @@ export default function ChoicesPage() {
                                                     value={choice.list?.id ?? ''}
                                                     empty={words.chooseOne}
                                                     onChoose={(list) => pick(choice, list, null)}
-                                                    options={lists
-                                                        .filter((list) => list.kind === what && list.latest)
-                                                        .concat(lists.filter((list) => list.id === choice.list?.id))
-                                                        .filter((list, at, all) => all.indexOf(list) === at)
-                                                        .map(
+                                                    options={listOptions(
+                                                        lists.filter(
                                                             (list) =>
-                                                                [list.id, `${sayList(list)}, ${list.edition}`] as const,
-                                                        )}
+                                                                (list.kind === what && list.latest) ||
+                                                                list.id === choice.list?.id,
+                                                        ),
+                                                    )}
                                                 />
                                             ) : (
                                                 (choice.list?.title ?? words.noneChosen)

@@ -10,7 +10,7 @@ import { Caution, Empty, Page, Sheet, Trouble } from '../ui/Page';
 import { Search, type Choice } from '../ui/Search';
 import { Table } from '../ui/Table';
 import { useSettled } from '../ui/useSettled';
-import { sayList, sayMoney } from '../ui/words';
+import { listOptions, sayList, sayMoney } from '../ui/words';
 import { ListWarning } from './ListWarning';
 import { words } from './words';
 
@@ -45,7 +45,7 @@ export default function ComparePage() {
                         label={words.listAndEdition}
                         value={list}
                         onChoose={(value) => choose({ list: value })}
-                        options={lists.map((one) => [one.id, words.edition2(sayList(one), one.edition)] as const)}
+                        options={listOptions(lists)}
                         helperText={words.nothingIsChangedByThis}
                     />
                 </Row>

@@ -8,7 +8,7 @@ import { questions } from '../api/queries';
 import { Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { Search } from '../ui/Search';
-import { sayList } from '../ui/words';
+import { listOptions } from '../ui/words';
 import { words } from './words';
 
 /** A house list, empty or copied from another, to be changed line by line. */
@@ -58,7 +58,7 @@ export function NewList({ onClose }: { onClose: () => void }) {
                         value={from}
                         placeholder={words.noneBeginWithAnEmpty}
                         onChoose={setFrom}
-                        options={lists.map((list) => [list.id, words.edition3(sayList(list), list.edition)] as const)}
+                        options={listOptions(lists)}
                     />
                 </Row>
                 <Box sx={{ display: 'flex', gap: 2 }}>

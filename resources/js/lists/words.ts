@@ -67,7 +67,6 @@ export const words = {
     design: (name: string) => `Design: ${name}`,
     aDesignIsComparedAs: 'A design is compared as a new kit would be packed, each line with its first choice.',
     listAndEdition: 'List and edition',
-    edition2: (one: string, edition: string) => `${one}, edition ${edition}`,
     nothingIsChangedByThis: 'Nothing is changed by this: it only shows.',
     chooseAKitAndAList: 'Choose a kit and a list to see them side by side.',
     besideEdition: (subjectTitle: string, list: string, edition: string) =>

@@ -12,6 +12,7 @@ import { Row, Tick, Write } from '../ui/Fields';
 import { Page, Sheet, Trouble } from '../ui/Page';
 import { Search } from '../ui/Search';
 import { DesignPockets } from './DesignPockets';
+import { listOptions } from '../ui/words';
 import { words } from './words';
 
 export interface Layout {
@@ -102,7 +103,7 @@ export default function DesignPage() {
                         <Search
                             label={words.list}
                             value={typed.list}
-                            options={(lists ?? []).map((list) => [list.id, sayChoice(list)] as const)}
+                            options={listOptions(lists ?? [])}
                             onChoose={(list) => set({ list, leaves: null })}
                             error={problem?.at('list_id') !== undefined}
                             helperText={problem?.at('list_id') ?? words.listOfDesign}
@@ -160,11 +161,4 @@ export default function DesignPage() {
             </Box>
         </Page>
     );
-}
-
-/** Lists that are named alike are told apart by their size, edition and kind. */
-function sayChoice(list: Schemas['ListChoice']): string {
-    return [list.title, list.size, `edition ${list.edition}`, list.kind === 'module' ? 'module' : null]
-        .filter(Boolean)
-        .join(', ');
 }

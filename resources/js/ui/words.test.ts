@@ -5,6 +5,7 @@ import {
     count,
     dateOrder,
     isNoDay,
+    listOptions,
     readPrinted,
     twoReadings,
     sayDay,
@@ -22,6 +23,24 @@ const two = (number: number) => String(number).padStart(2, '0');
 const month = fc.integer({ min: 1, max: 12 });
 const names = ['JAN', 'FEB', 'MAR', 'APR', 'MAY', 'JUN', 'JUL', 'AUG', 'SEP', 'OCT', 'NOV', 'DEC'];
 const longNames = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September'];
+
+describe('lists to choose from', () => {
+    it('are each told apart', () => {
+        const list = { id: '1', code: 'office', title: 'Office kit', size: null, edition: '1', kind: 'kit' };
+        const words = listOptions([
+            list,
+            { ...list, id: '2', edition: '2' },
+            { ...list, id: '3', code: 'office-2' },
+            { ...list, id: '4', kind: 'module' },
+        ]).map(([, word]) => word);
+        expect(words).toEqual([
+            'Office kit, edition 1 (office)',
+            'Office kit, edition 2',
+            'Office kit, edition 1 (office-2)',
+            'Office kit, edition 1, module',
+        ]);
+    });
+});
 
 describe('a date typed as it is printed', () => {
     it('is read alike in every way that packs print it', () => {

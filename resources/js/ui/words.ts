@@ -115,6 +115,27 @@ export function sayList(list: { title: string; size: string | null }): string {
     return size ? `${list.title}, ${size}` : list.title;
 }
 
+interface ListToChoose {
+    id: string;
+    code: string;
+    title: string;
+    size: string | null;
+    edition: string;
+    kind: string;
+}
+
+/** Lists to choose from, each told apart from the others: by its edition, and where that is alike too by its code. */
+export function listOptions(lists: readonly ListToChoose[]): [id: string, word: string][] {
+    const said = lists.map((list) => {
+        const kind = list.kind === 'module' ? ', module' : '';
+        return `${sayList(list)}, edition ${list.edition}${kind}`;
+    });
+    return lists.map((list, at) => {
+        const word = said[at] ?? '';
+        return [list.id, said.filter((one) => one === word).length > 1 ? `${word} (${list.code})` : word];
+    });
+}
+
 export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
     if (goodUntil === null) {
         return dated ? 'no expiry date on record' : 'undated';

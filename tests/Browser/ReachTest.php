@@ -15,7 +15,7 @@ final class ReachTest extends BrowserTestCase
         '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'includes the classes below it', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
         '/assess/people' => 'Private.', '/settings' => 'Measures are stored as entered', '/exchange' => 'Export',
         '/places' => 'Add a place', '/stores' => 'Add a store', '/to-buy' => 'in whole packs', '/start' => 'All steps are done', '/account' => 'Where you are signed in',
-        '/settings/people' => 'What each role may do', '/settings/mail' => 'No messages', '/designs/new' => 'How a kit is packed', '/?whose=mine' => 'Given to you',
+        '/settings/people' => 'What each role may do', '/settings/mail' => 'No messages', '/settings/policies' => 'In date for', '/start/reference' => 'Starter lists of workplaces', '/assess/shifts' => 'Change shifts', '/pick-list' => 'Take from', '/designs/new' => 'How a kit is packed', '/?whose=mine' => 'Given to you',
         '/items/burn-dressing-20?lot=B2093' => 'looked for', '/kits/new' => 'What and where', '/more' => 'Signed in as', '/no/such/page' => 'There is no such page',
     ];
 

@@ -43,6 +43,32 @@ final class OwnOrganisationTest extends TestCase
         $this->getJson('/api/organisation')->assertOk()->assertJson(['name' => 'Tarn Street Office', 'currency' => 'EUR', 'time_zone' => 'Europe/Lisbon']);
     }
 
+    public function test_what_ships_is_taken_in_part_and_what_is_there_stays(): void
+    {
+        $offered = $this->actAs('lead')->getJson('/api/reference')->assertOk()->json();
+        $this->assertNotContains(false, array_column($offered['lists'], 'is_there'), 'the demo took all of it');
+        // Two lists and an item are gone; another item has a name of the house.
+        Schema::disableForeignKeyConstraints();
+        DB::table('lists')->whereIn('code', ['module-bite-sting', 'module-water'])->delete();
+        Schema::enableForeignKeyConstraints();
+        DB::table('items')->where('code', 'tick-remover')->update(['code' => 'tick-remover-before']);
+        DB::table('items')->where('code', 'shears')->update(['name' => 'Our own shears']);
+        $gone = static fn (array $of): array => array_values(array_column(array_filter($of['lists'], static fn (array $list): bool => ! $list['is_there']), 'code'));
+        $this->assertSame(['module-bite-sting', 'module-water'], $gone($this->getJson('/api/reference')->json()));
+        $now = $this->postJson('/api/reference', ['all_items' => false, 'lists' => ['module-bite-sting']])->assertOk()->json();
+        $this->assertSame(['module-water'], $gone($now));
+        $this->assertTrue(DB::table('items')->where('code', 'tick-remover')->exists(), 'a list brings the items that it names');
+        $taken = DB::table('lists')->where('code', 'module-bite-sting')->first();
+        $this->assertNull($taken->confirmed_at, 'it is unconfirmed');
+        $this->assertSame(6, DB::table('lines')->where('list_id', $taken->id)->count());
+        $count = DB::table('lists')->count();
+        $this->postJson('/api/reference', ['all_items' => true, 'lists' => array_column($offered['lists'], 'code')])->assertOk();
+        $this->postJson('/api/reference', ['all_items' => true, 'lists' => array_column($offered['lists'], 'code')])->assertOk();
+        $this->assertSame($count + 1, DB::table('lists')->count(), 'taken twice, it is there once');
+        $this->assertSame('Our own shears', DB::table('items')->where('code', 'shears')->value('name'));
+        $this->postJson('/api/reference', ['all_items' => false, 'lists' => ['no-such']])->assertUnprocessable();
+    }
+
     public function test_a_code_ends_after_a_day_and_after_twenty_guesses(): void
     {
         $this->nothing();

@@ -86,7 +86,7 @@ function SetLevel({ store, level }: { store: string; level?: Level }) {
         <FormDialog
             word={level ? words.changeStore : words.addLevel}
             wordFor={level ? words.changeLevelOf(level.name) : words.addLevel}
-            look={level ? 'text' : 'outlined'}
+            look="outlined"
             title={level ? words.levelOf(level.name) : words.addLevel}
             done={isRemoved ? words.removeLevel : words.saveStore}
             isReady={

@@ -1,3 +1,4 @@
+import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -8,7 +9,6 @@ import { useSession } from '../session/useSession';
 import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { FormDialog } from '../ui/FormDialog';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
-import { Table } from '../ui/Table';
 import { words } from './words';
 
 type Design = Schemas['DesignResource'];
@@ -31,57 +31,54 @@ export default function PoliciesPage() {
                 {designs.length === 0 ? (
                     <Empty>{words.noDesignsYet}</Empty>
                 ) : (
-                    <Table>
-                        <thead>
-                            <tr>
-                                <th scope="col">{words.design}</th>
-                                <th scope="col">{words.checked}</th>
-                                <th scope="col">{words.pastTheirDate}</th>
-                                <th scope="col" className="n">
-                                    {words.marginHead}
-                                </th>
-                                <th scope="col">{words.seal}</th>
-                                {may('plan') && <th scope="col">{words.change}</th>}
-                            </tr>
-                        </thead>
-                        <tbody>
-                            {designs.map((design) => (
-                                <tr key={design.id}>
-                                    <td>
-                                        <strong>{design.name}</strong>
-                                        <div>
-                                            {words.editionOf(design.edition.number)}
-                                            {design.behind.length > 0 && (
-                                                <>
-                                                    {words.keepEarlier}
-                                                    {design.behind.map((kit, at) => (
-                                                        <span key={kit}>
-                                                            {at > 0 && ', '}
-                                                            <Link
-                                                                to={`/kits/${kit}/adoption`}
-                                                                style={{ color: 'inherit' }}
-                                                            >
-                                                                {kit}
-                                                            </Link>
-                                                        </span>
-                                                    ))}
-                                                </>
-                                            )}
-                                        </div>
-                                    </td>
-                                    <td>{sayWhen(design)}</td>
-                                    <td>{words.expiries[design.policy.expiry]}</td>
-                                    <td className="n">{words.days(design.policy.margin_days)}</td>
-                                    <td>{design.sealed ? words.isSealed : words.isOpen}</td>
-                                    {may('plan') && (
-                                        <td>
-                                            <ChangePolicy design={design} />
-                                        </td>
+                    designs.map((design) => (
+                        <Box
+                            key={design.id}
+                            sx={{
+                                display: 'grid',
+                                gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: '240px minmax(0, 1fr) auto' },
+                                gap: '4px 24px',
+                                borderTop: 1,
+                                borderColor: 'divider',
+                                py: 3,
+                            }}
+                        >
+                            <div>
+                                <strong>{design.name}</strong>
+                                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                                    {words.editionOf(design.edition.number)}
+                                    {design.behind.length > 0 && (
+                                        <>
+                                            {words.keepEarlier}
+                                            {design.behind.map((kit, at) => (
+                                                <span key={kit}>
+                                                    {at > 0 && ', '}
+                                                    <Link to={`/kits/${kit}/adoption`} style={{ color: 'inherit' }}>
+                                                        {kit}
+                                                    </Link>
+                                                </span>
+                                            ))}
+                                        </>
                                     )}
-                                </tr>
-                            ))}
-                        </tbody>
-                    </Table>
+                                </Typography>
+                            </div>
+                            <div>
+                                <Typography>{words.checkedWhen(sayWhen(design))}</Typography>
+                                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                                    {words.howHeld(
+                                        words.expiries[design.policy.expiry],
+                                        words.days(design.policy.margin_days),
+                                        design.sealed,
+                                    )}
+                                </Typography>
+                            </div>
+                            {may('plan') && (
+                                <Box sx={{ justifySelf: 'start' }}>
+                                    <ChangePolicy design={design} />
+                                </Box>
+                            )}
+                        </Box>
+                    ))
                 )}
             </Sheet>
         </Page>
@@ -130,7 +127,7 @@ function ChangePolicy({ design }: { design: Design }) {
         <FormDialog
             word={words.change}
             wordFor={words.changePolicyOf(design.name)}
-            look="text"
+            look="outlined"
             title={words.policyOf(design.name)}
             done={words.publishEdition(design.edition.number + 1)}
             onOpen={() => setTyped(now)}

@@ -84,7 +84,10 @@ export default function ReferencePage() {
                                     const name = `${list.title}${list.size === null ? '' : `, ${list.size.replace('-', ' ')}`}`;
                                     return list.is_there ? (
                                         <Typography key={list.code} sx={{ py: 2 }}>
-                                            ✓ {name} <span>{words.isThere}</span>
+                                            ✓ {name}
+                                            <Box component="span" sx={{ color: 'text.secondary' }}>
+                                                {words.isThere}
+                                            </Box>
                                         </Typography>
                                     ) : (
                                         <Tick

@@ -1,5 +1,8 @@
 /** What the page says of settings, accounts and first steps, to be read in one go. */
 export const words = {
+    checkedWhen: (when: string) => `Checked ${when}.`,
+    howHeld: (expired: string, margin: string, isSealed: boolean) =>
+        `Pieces past their date: ${expired}. In date for ${margin} beyond the next check. ${isSealed ? 'Sealed' : 'No seal'}.`,
     compared: 'kits beside a signed plan',
     withoutPlan: 'kits without a plan',
     reference: 'Catalogue and starter lists',
@@ -13,7 +16,7 @@ export const words = {
     tickAll: 'Tick all',
     tickNone: 'Tick none',
     tickAllOf: (kind: string) => `Tick all or none: ${kind}`,
-    isThere: 'is there',
+    isThere: ' · there already',
     listToTake: (name: string, lines: string) => `${name} (${lines})`,
     takingOver: 'Taking them over …',
     takeTicked: (lists: string) => `Take what is ticked: ${lists}`,
@@ -37,18 +40,12 @@ export const words = {
         'When the kits of each design are checked, and what becomes of pieces past their date. Each verdict names the policy that it rests on.',
     policiesByDesign: 'By design',
     noDesignsYet: 'No designs yet. Make one first: its policy is set with it.',
-    design: 'Design',
-    checked: 'Checked',
     pastTheirDate: 'Pieces past their date',
-    marginHead: 'In date beyond the next check',
-    seal: 'Seal',
     change: 'Change',
     editionOf: (number: number) => `edition ${number}`,
     keepEarlier: '; an earlier edition is kept by ',
     expiries: { strict: 'do not count', reserve: 'a reserve until replaced, never for a critical line' },
     days: (days: number) => (days === 1 ? '1 day' : `${days} days`),
-    isSealed: 'sealed',
-    isOpen: 'none',
     every: (number: number, unit: 'days' | 'weeks' | 'months') =>
         number === 1 ? `every ${unit.slice(0, -1)}` : `every ${number} ${unit}`,
     onDays: (days: string) => `each year on ${days}`,

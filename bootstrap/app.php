@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Accounts\StartSession;
 use App\Judging\Http\Foresee;
+use App\Support\Http\BodySize;
+use App\Support\Http\PlainText;
 use App\Support\Http\ProblemResponse;
 use App\Support\Http\RejectForgery;
 use App\Support\Http\SecurityHeaders;
@@ -23,7 +25,8 @@ $app = Application::configure(basePath: dirname(__DIR__))
         health: '/up',
     )
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->append(SecurityHeaders::class);
+        // From the outside to the inside: whatever answers, its headers are set; too much is refused before it is read.
+        $middleware->prepend([SecurityHeaders::class, BodySize::class, PlainText::class]);
         // One origin needs no CORS, and the registry lacks the package that this middleware uses.
         $middleware->remove(HandleCors::class);
         $middleware->group('web', [

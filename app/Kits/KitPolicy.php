@@ -25,6 +25,17 @@ final class KitPolicy
         return $user->role->keeps();
     }
 
+    /** The file of one kit, and what was signed of it: also who answers for it takes that along. */
+    public function file(User $user, Kit $kit): bool
+    {
+        return $user->role->exports() || $this->answersFor($user, $kit);
+    }
+
+    public function report(User $user): bool
+    {
+        return $user->role->reports();
+    }
+
     public function export(User $user): bool
     {
         return $user->role->exports();
@@ -44,6 +55,11 @@ final class KitPolicy
     /** Gives work on a kit to somebody: a lead, and who is responsible for it. */
     public function answerFor(User $user, Kit $kit): bool
     {
-        return $user->role->plans() || $user->role->keeps() && in_array($user->id, [$kit->responsible_id, $kit->deputy_id], true);
+        return $user->role->plans() || $this->answersFor($user, $kit);
+    }
+
+    private function answersFor(User $user, Kit $kit): bool
+    {
+        return $user->role->keeps() && in_array($user->id, [$kit->responsible_id, $kit->deputy_id], true);
     }
 }

@@ -45,7 +45,9 @@ final class KeepStores
         $key = ['store_id' => $store->id, 'item_id' => $item->id];
         $least === null
             ? DB::table('store_levels')->where($key)->delete()
-            : DB::table('store_levels')->upsert([[...$key, 'least' => $least, 'target' => $target ?? $least]], ['store_id', 'item_id'], ['least', 'target']);
+            : DB::table('store_levels')->upsert(
+                [[...$key, 'least' => $least, 'target' => $target ?? $least]], ['store_id', 'item_id'], ['least', 'target'],
+            );
     }
 
     /** Only an empty one: what lies in it would be out of sight. */

@@ -39,7 +39,10 @@ final class ReadToBuy
     public function sheet(string $today): iterable
     {
         foreach ($this->rows($today) as $row) {
-            yield [$row->item, $row->what, $row->missing, $row->in_stores, $row->for_stores, $row->pieces, $row->is_critical ? 'yes' : 'no', implode(' ', $row->kits)];
+            yield [
+                $row->item, $row->what, $row->missing, $row->in_stores, $row->for_stores, $row->pieces, $row->is_critical ? 'yes' : 'no',
+                implode(' ', $row->kits),
+            ];
         }
     }
 
@@ -66,7 +69,9 @@ final class ReadToBuy
         $known = array_flip(array_filter($wanted->pluck('item_code')->all()));
         foreach ($levels as $code => $level) {
             if (! isset($known[$code])) {
-                $wanted->push((object) ['item_code' => $code, 'what' => $level->name, 'missing' => 0, 'is_critical' => 0, 'kits' => 0, 'codes' => '']);
+                $wanted->push((object) [
+                    'item_code' => $code, 'what' => $level->name, 'missing' => 0, 'is_critical' => 0, 'kits' => 0, 'codes' => '',
+                ]);
             }
         }
         $there = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')

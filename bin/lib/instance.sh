@@ -7,15 +7,31 @@ use_instance() {
     var="$here/var/$instance"
     port=$2
     [ -f "$var/port" ] && port=$(cat "$var/port")
+    # Keys, passwords, sessions and the record lie here: nobody else on this machine reads any of it.
+    umask 077
     mkdir -p "$var/storage/framework/views" "$var/storage/logs" "$var/run"
-    chmod 700 "$var/run"
-    # A socket's path must be short, a checkout's may be long.
-    sockets="/tmp/sarcina-$(id -u)-$(printf '%s' "$var" | sha256sum | cut -c1-12)"
-    mkdir -p "$sockets"
-    chmod 700 "$sockets"
+    # What an earlier version made as well; of the database the folder is enough.
+    find "$var" ! -type l -perm /077 ! -path "$var/db/*" -exec chmod go-rwx {} +
+    sockets=$(socket_folder)
     export SARCINA_VAR="$var"
     export APP_CONFIG_CACHE="$var/config.php" APP_ROUTES_CACHE="$var/routes.php" APP_EVENTS_CACHE="$var/events.php"
 }
+
+# socket_folder: where sockets lie. A socket's path must be short, a checkout's may be long: then in a folder of its own, made anew where
+# the one that was used before is not a plain folder that is ours alone.
+socket_folder() {
+    local known="$var/run/sockets"
+    if [ ${#var} -le 80 ]; then
+        echo "$var/run"
+        return
+    fi
+    if ! [ -f "$known" ] || ! is_private "$(cat "$known")"; then
+        mktemp -d /tmp/sarcina-XXXXXXXXXXXX > "$known"
+    fi
+    cat "$known"
+}
+
+is_private() { [ -d "$1" ] && [ ! -L "$1" ] && [ "$(stat -c '%u %a' "$1")" = "$(id -u) 700" ]; }
 
 # choose_instance [--own …]: the demo, or one's own organisation. What was said of listening before holds until it is said anew.
 choose_instance() {
@@ -55,7 +71,14 @@ check_listening() {
 
 is_set_up() { [ "$(mariadb --no-defaults --socket="$sockets/db.sock" -N -e 'SELECT COUNT(*) FROM sarcina.organisations')" != 0 ]; }
 
-alive() { [ -f "$1" ] && kill -0 "$(cat "$1")" 2>/dev/null; }
+# alive FILE: whether the process that a pid file names runs, and is one of this instance. A number may be another's by now.
+alive() {
+    local pid
+    [ -f "$1" ] || return 1
+    pid=$(cat "$1")
+    case "$pid" in ''|*[!0-9]*) return 1 ;; esac
+    tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -qF "$var/"
+}
 
 # free_port FROM: the first loopback port from FROM on that nobody listens on.
 free_port() {
@@ -66,11 +89,25 @@ free_port() {
 
 database_answers() { mariadb-admin --socket="$sockets/db.sock" ping >/dev/null 2>&1; }
 
+# wait_for_database TENTHS: until it answers; fails where it ended, or does not within that time.
+wait_for_database() {
+    local tries=0
+    until database_answers; do
+        tries=$((tries + 1))
+        if [ $tries -gt "$1" ] || ! alive "$var/run/db.pid"; then return 1; fi
+        read -rt 0.1 <> <(:) || :
+    done
+}
+
 start_database() {
     if alive "$var/run/db.pid" && database_answers; then
         export DB_PORT
         DB_PORT=$(cat "$var/db.port")
         return
+    fi
+    if alive "$var/run/db.pid"; then
+        # It may just be starting; one that does not answer here after that is ended and started anew.
+        wait_for_database 100 || stop_database
     fi
     if [ ! -d "$var/db/mysql" ]; then
         say "making the database"
@@ -85,7 +122,7 @@ start_database() {
         free_port "$db_from" > "$var/db.port"
     fi
     if ! alive "$var/run/db.pid"; then
-        setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$var/db" --socket="$sockets/db.sock" --pid-file="$var/run/db.pid" \
+        UMASK=0600 UMASK_DIR=0700 setsid mariadbd --no-defaults --user="$(id -un)" --datadir="$var/db" --socket="$sockets/db.sock" --pid-file="$var/run/db.pid" \
             --bind-address=127.0.0.1 --port="$(cat "$var/db.port")" --character-set-server=utf8mb4 --collation-server=utf8mb4_unicode_ci \
             --sql-mode=STRICT_ALL_TABLES,NO_ZERO_DATE,NO_ZERO_IN_DATE,ERROR_FOR_DIVISION_BY_ZERO,NO_ENGINE_SUBSTITUTION,ONLY_FULL_GROUP_BY \
             --default-time-zone=+00:00 --skip-name-resolve --innodb-buffer-pool-size="${DB_BUFFER_POOL:-256M}" --innodb-log-file-size="${DB_REDO_LOG:-96M}" --innodb-flush-log-at-trx-commit=1 \
@@ -93,16 +130,11 @@ start_database() {
         echo $! > "$var/run/db.pid"
         disown
     fi
-    local tries=0
-    until database_answers; do
-        tries=$((tries + 1))
-        if [ $tries -gt 300 ] || ! alive "$var/run/db.pid"; then
-            echo "The database did not start; see $var/db.log:" >&2
-            tail -5 "$var/db.log" >&2
-            exit 1
-        fi
-        read -rt 0.1 <> <(:) || :
-    done
+    if ! wait_for_database 300; then
+        echo "The database did not start; see $var/db.log:" >&2
+        tail -5 "$var/db.log" >&2
+        exit 1
+    fi
     if [ ! -f "$var/.env" ]; then
         (umask 077
         cat > "$var/.env" <<ENV
@@ -239,7 +271,7 @@ php_admin_value[opcache.validate_timestamps] = 1
 php_admin_value[opcache.revalidate_freq] = 1
 php_admin_value[expose_php] = 0
 php_admin_value[memory_limit] = 256M
-php_admin_value[post_max_size] = 16M
+php_admin_value[post_max_size] = 21M
 CONF
     local owner=
     [ "$(id -u)" -ne 0 ] || owner="user root;"
@@ -256,7 +288,7 @@ http {
     access_log off;
     server_tokens off;
     sendfile on;
-    client_max_body_size 16m;
+    client_max_body_size 21m;
     client_body_temp_path $var/run/body;
     fastcgi_temp_path $var/run/fastcgi;
     proxy_temp_path $var/run/proxy;

@@ -19,7 +19,7 @@ Route::post(
 )->can('plan', Assessment::class)->name('assessments.tasks');
 Route::delete('areas/{area:id}', [AssessmentController::class, 'remove'])->can('plan', Assessment::class)->name('areas.remove');
 Route::put('areas/{area:id}/override', [AssessmentController::class, 'override'])->can('plan', Assessment::class)->name('areas.override');
-Route::post('areas/{area:id}/changes', [AssessmentController::class, 'changed'])->can('view', Assessment::class)->name('areas.changes');
+Route::post('areas/{area:id}/changes', [AssessmentController::class, 'changed'])->can('report', Assessment::class)->name('areas.changes');
 Route::put('tasks/{task:id}/given', [AssessmentController::class, 'give'])->can('plan', Assessment::class)->name('tasks.give');
 Route::put('tasks/{task:id}', [AssessmentController::class, 'close'])->can('work', Assessment::class)->name('tasks.close');
 Route::get('choices', [AssessmentController::class, 'choices'])->can('view', Assessment::class)->name('choices');

@@ -24,7 +24,7 @@ Route::put('kits/{kit:code}/retirement', [KitRecordController::class, 'retire'])
 Route::get('kits', [KitListController::class, 'kits'])->can('view', Kit::class)->name('kits');
 Route::post('kits', [KitController::class, 'store'])->can('equip', Kit::class)->name('kits.store');
 Route::get('kits/{kit:code}', [KitController::class, 'show'])->can('view', Kit::class)->name('kits.show');
-Route::get('kits/{kit:code}/file', [KitController::class, 'file'])->can('export', Kit::class)->name('kits.file');
+Route::get('kits/{kit:code}/file', [KitController::class, 'file'])->can('file', 'kit')->name('kits.file');
 Route::get('kits/{kit:code}/history', [KitController::class, 'history'])->can('view', Kit::class)->name('kits.history');
 Route::get('modules', [KitDesignController::class, 'loose'])->can('view', Kit::class)->name('modules');
 Route::get('kits/{kit:code}/adoption', [KitDesignController::class, 'adoption'])->can('view', Kit::class)->name('kits.adoption');

@@ -26,13 +26,13 @@ final class AccessTest extends TestCase
         'items.store' => ['lead'], 'items.change' => ['lead'], 'classes' => self::ALL, 'classes.name' => ['lead'], 'organisation' => self::ALL, 'organisation.change' => ['lead'],
         'lists.show' => self::ALL, 'lists.changes' => self::ALL, 'lists.comparison' => self::ALL,
         'lists.store' => ['lead'], 'lists.change' => ['lead'], 'lists.edition' => ['lead'], 'lists.compare' => ['lead'], 'lists.confirm' => ['lead'], 'lists.adopt' => ['lead'],
-        'assessments' => self::ALL, 'assessments.show' => self::ALL, 'assessments.file' => self::ALL, 'choices' => self::ALL, 'asks' => self::ALL, 'cover' => self::ALL, 'areas.changes' => self::ALL,
+        'assessments' => self::ALL, 'assessments.show' => self::ALL, 'assessments.file' => self::ALL, 'choices' => self::ALL, 'asks' => self::ALL, 'cover' => self::ALL, 'areas.changes' => ['lead', 'keeper', 'member'],
         'assessments.store' => ['lead'], 'assessments.change' => ['lead'], 'areas.answer' => ['lead'], 'assessments.sign' => ['lead'], 'assessments.tasks' => ['lead'], 'areas.remove' => ['lead'],
         'areas.override' => ['lead'], 'choices.choose' => ['lead'], 'tasks.close' => ['lead', 'keeper'],
         // Names of people are for who plans alone.
         'people' => ['lead'], 'people.keep' => ['lead'], 'people.remove' => ['lead'], 'cover.need' => ['lead'],
-        'exports' => ['lead', 'keeper', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.take' => ['lead'],
-        'kits.file' => ['lead', 'keeper', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
+        'exports' => ['lead', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.take' => ['lead'],
+        'kits.file' => ['lead', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'designs.policy' => ['lead'], 'reference' => ['lead'], 'reference.take' => ['lead'], 'device-keys.ended' => ['lead'], 'picklist' => ['lead', 'keeper'], 'stores.levels' => self::ALL, 'stores.level' => ['lead'], 'tasks.give' => ['lead'], 'restocks.store' => ['lead', 'keeper'],
         'accounts' => ['lead'], 'accounts.invite' => ['lead'], 'accounts.withdraw' => ['lead'], 'accounts.change' => ['lead'], 'accounts.deactivate' => ['lead'],
@@ -43,7 +43,7 @@ final class AccessTest extends TestCase
         'kits.codes' => ['lead'], 'kits.several' => ['lead'], 'kits.change' => ['lead'], 'kits.retire' => ['lead'],
         'stores.keep' => ['lead'], 'stores.retire' => ['lead'], 'stores.work' => ['lead', 'keeper'], 'stores.history' => self::ALL, 'to-buy' => self::ALL,
         'kit-tasks' => self::ALL, 'kit-tasks.give' => ['lead'], 'kit-tasks.close' => ['lead', 'keeper'], 'kits.responsible' => ['lead'], 'accounts.choices' => ['lead', 'keeper'],
-        'kits.store' => ['lead'], 'operations.copy' => ['lead', 'keeper', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],
+        'kits.store' => ['lead'], 'operations.copy' => ['lead', 'auditor'], 'unsettled' => self::ALL, 'unsettled.settle' => ['lead', 'keeper'], 'seals.store' => ['lead', 'keeper'],
     ];
 
     /** @return iterable<string, array{string}> */

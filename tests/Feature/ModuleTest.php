@@ -327,11 +327,14 @@ final class ModuleTest extends TestCase
         )->assertCreated()->json();
     }
 
-    public function test_an_edition_of_another_design_is_refused_and_moves_in_a_sealed_kit_too(): void
+    public function test_another_design_is_a_leads_and_moves_nothing_in_a_sealed_kit(): void
     {
         $other = $this->kit('QH-01')->design_edition_id;
-        $this->actAs('keeper')->postJson('/api/kits/QH-17/adoption', ['edition' => $other])->assertUnprocessable()->assertJsonValidationErrors(['edition']);
-        $this->getJson("/api/kits/QH-17/adoption?edition={$other}")->assertUnprocessable();
+        $this->actAs('keeper')->postJson('/api/kits/QH-17/adoption', ['edition' => $other])->assertForbidden();
         $this->postJson('/api/kits/QH-17/adoption', ['edition' => $this->kit('QH-17')->design_edition_id])->assertOk();
+        $this->getJson('/api/kits/QH-17/adoption?edition='.$this->ulid())->assertUnprocessable();
+        $this->assertSame('intact', $this->kit('QH-14')->seal->value);
+        $this->actAs('lead')->postJson('/api/kits/QH-14/adoption', ['edition' => $other])->assertUnprocessable()
+            ->assertJsonPath('errors.edition.0', fn (string $why): bool => str_contains($why, 'the seal of QH-14 is whole'));
     }
 }

@@ -19,7 +19,7 @@ final class SessionTest extends TestCase
     public function test_somebody_signs_in_and_out(): void
     {
         $this->postJson('/api/session', ['email' => 'keeper@quillhaven.example', 'password' => DemoSeeder::PASSWORD])
-            ->assertOk()->assertJson(['user' => ['name' => 'Tobias Renn', 'role' => 'keeper', 'may' => ['check', 'restock', 'export']]]);
+            ->assertOk()->assertJson(['user' => ['name' => 'Tobias Renn', 'role' => 'keeper', 'may' => ['check', 'restock', 'report']]]);
         $this->getJson('/api/today')->assertOk();
         $this->deleteJson('/api/session')->assertOk()->assertJson(['user' => null]);
         $this->getJson('/api/today')->assertUnauthorized();

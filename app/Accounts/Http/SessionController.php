@@ -89,7 +89,7 @@ final class SessionController extends Controller
     private static function may(User $user): array
     {
         return array_values(array_filter(
-            ['check', 'restock', 'export', 'equip', 'plan'],
+            ['check', 'restock', 'export', 'equip', 'plan', 'report'],
             static fn (string $ability): bool => Gate::forUser($user)->allows($ability, Kit::class),
         ));
     }

@@ -16,6 +16,7 @@ use App\Assess\Models\PlanTask;
 use App\Assess\Models\ProvisionChoice;
 use App\Assess\Planner;
 use App\Assess\ReadAssessments;
+use App\Assess\SayAreaChanged;
 use App\Assess\SignAssessment;
 use App\Assess\StartAssessment;
 use App\Assess\Wanted;
@@ -150,14 +151,14 @@ final class AssessmentController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SeenAreaChange::class))]
     #[OA\Response(response: 200, description: 'The assessment as it is now', content: new OA\JsonContent(ref: AssessmentResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function changed(SeenAreaChange $request, AssessmentArea $area, ReadAssessments $read): JsonResponse
+    public function changed(SeenAreaChange $request, AssessmentArea $area, SayAreaChanged $say, ReadAssessments $read): JsonResponse
     {
-        AreaChange::query()->create([
+        $say(new AreaChange([
             'assessment_area_id' => $area->id,
             'what' => $request->validated('what'),
             'user_id' => $this->user($request)->id,
             'seen_on' => $this->today(),
-        ]);
+        ]));
 
         return $this->json($read->one($area->assessment, $this->today()));
     }

@@ -35,7 +35,9 @@ final class PickListRequest extends FormRequest
     {
         $codes = array_values(array_unique(explode(',', $this->string('kits')->value())));
         if (count($codes) > self::KITS) {
-            throw ValidationException::withMessages(['kits' => 'A pick list is for at most '.self::KITS.' kits. Choose fewer, and print a second one.']);
+            throw ValidationException::withMessages([
+                'kits' => 'A pick list is for at most '.self::KITS.' kits. Choose fewer, and print a second one.',
+            ]);
         }
         /** @var list<Kit> $kits */
         $kits = Kit::byThemselves()->whereIn('code', $codes)->with(['place', 'state'])->get()

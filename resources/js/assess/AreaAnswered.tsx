@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
+import { useSession } from '../session/useSession';
 import { Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { sayDay, sayName } from '../ui/words';
@@ -65,6 +66,7 @@ export function AreaAnswered({ area, isSigned }: { area: Schemas['AreaResource']
 
 function SayChanged({ area }: { area: Schemas['AreaResource'] }) {
     const client = useQueryClient();
+    const { may } = useSession();
     const [what, setWhat] = useState('');
     const say = useMutation({
         mutationFn: () =>
@@ -92,18 +94,20 @@ function SayChanged({ area }: { area: Schemas['AreaResource'] }) {
                     ▲ {seen.what} ({seen.by}, {sayDay(seen.on)})
                 </Typography>
             ))}
-            <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
-                <Write
-                    label={words.whatHasChanged}
-                    value={what}
-                    onWrite={setWhat}
-                    problem={problem?.at('what')}
-                    help={words.aReviewOfTheAssessment}
-                />
-                <Button type="submit" disabled={say.isPending} sx={{ flex: 'none' }}>
-                    {words.reportChange}
-                </Button>
-            </Box>
+            {may('report') && (
+                <Box sx={{ display: 'flex', gap: 2, alignItems: 'start', mt: 2 }}>
+                    <Write
+                        label={words.whatHasChanged}
+                        value={what}
+                        onWrite={setWhat}
+                        problem={problem?.at('what')}
+                        help={words.aReviewOfTheAssessment}
+                    />
+                    <Button type="submit" disabled={say.isPending} sx={{ flex: 'none' }}>
+                        {words.reportChange}
+                    </Button>
+                </Box>
+            )}
             {problem && problem.status !== 422 && <Trouble error={problem} />}
         </Box>
     );

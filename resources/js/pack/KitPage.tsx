@@ -29,6 +29,10 @@ export default function KitPage() {
     const { code = '' } = useParams();
     const { data: kit, error } = useQuery(questions.kit(code));
     const { may } = useSession();
+    const { data: duties } = useQuery({
+        ...questions.kitTasks('all', kit?.code ?? code),
+        enabled: kit !== undefined && may('check'),
+    });
     const [chosen, setChosen] = useState<string>();
     if (!kit) {
         return <Waiting error={error} />;
@@ -68,7 +72,7 @@ export default function KitPage() {
                     <Button component={Link} to={`/kits/${kit.code}/history`}>
                         {words.history}
                     </Button>
-                    {may('export') && (
+                    {(may('export') || duties?.may_give) && (
                         <Button component="a" href={`/api/kits/${kit.code}/file`} download={`${kit.code}.kit.json`}>
                             {words.kitFile}
                         </Button>

@@ -23,7 +23,8 @@ trait KnownKeys
             foreach (is_array($sent) && is_array($rules) && in_array('array', $rules, true) ? $rules : [] as $rule) {
                 if (is_string($rule) && preg_match('/^max:(\d+)$/', $rule, $most) === 1 && count($sent) > (int) $most[1]) {
                     throw ValidationException::withMessages([
-                        $field => "At most {$most[1]} are sent at once, and these are ".count($sent).'. Send fewer.',
+                        $field => $this->messages()["{$field}.max"] ?? $this->messages()["{$field}.*"]
+                            ?? "At most {$most[1]} are sent at once, and these are ".count($sent).'. Send fewer.',
                     ]);
                 }
             }

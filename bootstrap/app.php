@@ -9,6 +9,7 @@ use App\Support\Http\PlainText;
 use App\Support\Http\ProblemResponse;
 use App\Support\Http\RejectForgery;
 use App\Support\Http\SecurityHeaders;
+use App\Support\Http\UpController;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
 use Illuminate\Foundation\Application;
@@ -17,12 +18,13 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Support\Facades\Route;
 
 $app = Application::configure(basePath: dirname(__DIR__))
     ->withRouting(
         web: __DIR__.'/../routes/web.php',
         commands: __DIR__.'/../routes/console.php',
-        health: '/up',
+        then: static fn () => Route::get('up', UpController::class)->name('up'),
     )
     ->withMiddleware(function (Middleware $middleware): void {
         // From the outside to the inside: whatever answers, its headers are set; too much is refused before it is read.

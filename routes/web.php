@@ -6,12 +6,12 @@ use App\Accounts\Http\ActiveAccount;
 use App\Accounts\Http\LinkController;
 use App\Accounts\Http\SessionController;
 use App\Accounts\Http\SetupController;
+use App\Accounts\Models\Organisation;
 use App\Support\Http\OpenApiController;
 use App\Support\Http\PageController;
 use Illuminate\Support\Facades\Route;
 
 Route::prefix('api')->group(function (): void {
-    Route::get('openapi.json', OpenApiController::class)->name('openapi');
     Route::get('session', [SessionController::class, 'show'])->name('session.show');
     Route::post('session', [SessionController::class, 'store'])->middleware('throttle:sign-in')->name('session.store');
     Route::delete('session', [SessionController::class, 'destroy'])->name('session.destroy');
@@ -24,6 +24,7 @@ Route::prefix('api')->group(function (): void {
     Route::post('password-links', [LinkController::class, 'password'])->middleware('throttle:sign-in')->name('links.password');
 
     Route::middleware(['auth', ActiveAccount::class])->group(function (): void {
+        Route::get('openapi.json', OpenApiController::class)->can('view', Organisation::class)->name('openapi');
         foreach (glob(__DIR__.'/api/*.php') ?: [] as $area) {
             require $area;
         }
@@ -32,4 +33,4 @@ Route::prefix('api')->group(function (): void {
     Route::any('{any}', fn () => abort(404))->where('any', '.*')->name('api.none');
 });
 
-Route::get('{any}', PageController::class)->where('any', '(?!api/).*')->name('page');
+Route::get('{any}', PageController::class)->where('any', '(?!api/|up$).*')->name('page');

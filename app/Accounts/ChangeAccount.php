@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Accounts\Models\User;
+use App\Support\SecurityLog;
 use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -12,7 +13,7 @@ use Illuminate\Validation\ValidationException;
 /** What a lead does with an account: its name and role, its end and its return. There is always an active lead. */
 final class ChangeAccount
 {
-    public function __construct(private readonly UserSessions $sessions, private readonly SecondFactor $factor)
+    public function __construct(private readonly UserSessions $sessions, private readonly SecondFactor $factor, private readonly SecurityLog $log)
     {
     }
 
@@ -29,7 +30,10 @@ final class ChangeAccount
             $hasOther = $role !== $user->role;
             $user->forceFill(['name' => $name, 'role' => $role])->save();
             // What a role allows is asked anew: its sessions end.
-            $hasOther ? $this->sessions->endAll($user) : null;
+            if ($hasOther) {
+                $this->sessions->endAll($user);
+                $this->log->write('role changed', $user);
+            }
         });
     }
 
@@ -61,6 +65,7 @@ final class ChangeAccount
             }
             $user->forceFill(['deactivated_on' => $day])->save();
             $this->sessions->endAll($user);
+            $this->log->write('account ended', $user);
         });
     }
 

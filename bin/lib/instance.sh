@@ -307,7 +307,14 @@ http {
             try_files \$uri =404;
         }
         location = /sw.js { add_header Cache-Control no-cache; add_header X-Content-Type-Options nosniff; try_files \$uri =404; }
-        location / { try_files \$uri @app; }
+        # The program itself is nobody's to read.
+        location ~ \.php(\$|/) { return 404; }
+        location / {
+            add_header X-Content-Type-Options nosniff;
+            add_header X-Frame-Options DENY;
+            add_header Referrer-Policy same-origin;
+            try_files \$uri @app;
+        }
         location @app {
             include /etc/nginx/fastcgi_params;
             fastcgi_param SCRIPT_FILENAME $here/public/index.php;

@@ -37,7 +37,7 @@ final class DescriptionTest extends TestCase
 
     public function test_it_is_served_and_names_every_route(): void
     {
-        $described = $this->getJson('/api/openapi.json')->assertOk()->json();
+        $described = $this->actAs('member')->getJson('/api/openapi.json')->assertOk()->json();
         $this->assertSame('3.1.0', $described['openapi']);
         $routes = [];
         foreach (Route::getRoutes()->getRoutes() as $route) {

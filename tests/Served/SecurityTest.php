@@ -6,6 +6,28 @@ namespace Tests\Served;
 
 final class SecurityTest extends ServedTestCase
 {
+    public function test_the_program_its_description_and_what_it_runs_on_are_not_told(): void
+    {
+        $client = new Client($this->url());
+        foreach (['/index.php', '/index.php/api/session', '/build/../index.php', '/x.php'] as $path) {
+            $answer = $client->get($path);
+            $this->assertSame(404, $answer['status'], $path);
+            $this->assertStringNotContainsString('<?php', (string) json_encode($answer['body']));
+        }
+        $this->assertSame(401, $client->get('/api/openapi.json')['status']);
+        $this->assertSame(401, $client->get('/api/floor')['status']);
+        $up = $client->get('/up');
+        $this->assertSame([200, ['status' => 'up']], [$up['status'], $up['body']]);
+        $this->assertStringContainsString('nosniff', $client->get('/schemas/sarcina.lists-1.json')['headers']);
+    }
+
+    public function test_bodies_are_limited_where_they_arrive(): void
+    {
+        $client = new Client($this->url());
+        $this->assertSame(413, $client->post('/api/session', ['email' => str_repeat('a', 300_000), 'password' => 'x'])['status']);
+        $this->assertSame(422, $client->post('/api/session', ['email' => 'nobody@quillhaven.example', 'password' => 'x'])['status']);
+    }
+
     public function test_the_page_allows_no_inline_script_and_cookies_are_out_of_reach(): void
     {
         $headers = strtolower((new Client($this->url()))->get('/')['headers']);

@@ -7,13 +7,14 @@ namespace App\Accounts\Http;
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Accounts\SecondFactor;
+use App\Accounts\SignInGuard;
 use App\Kits\Models\Kit;
 use App\Support\Http\Controller;
+use App\Support\SecurityLog;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Gate;
-use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
@@ -30,19 +31,21 @@ final class SessionController extends Controller
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: SignIn::class))]
     #[OA\Response(response: 200, description: 'Signed in', content: new OA\JsonContent(ref: SessionResource::class))]
     #[OA\Response(response: 422, description: 'Wrong name or password')]
-    public function store(SignIn $request, SecondFactor $factor): JsonResponse
+    public function store(SignIn $request, SecondFactor $factor, SignInGuard $guard): JsonResponse
     {
-        $known = ['email' => Str::lower($request->string('email')->trim()->value()), 'password' => $request->string('password')->value()];
-        $isActive = static fn ($query) => $query->where('deactivated_on', null);
-        if (! Auth::validate([...$known, $isActive])) {
+        $email = $request->string('email')->trim()->value();
+        $user = $guard->user($email, $request->string('password')->value(), (string) $request->ip());
+        if ($user === null) {
             throw ValidationException::withMessages([
                 'email' => 'This email address and password do not belong together. Check both, and whether the capitals key is on.',
             ]);
         }
-        $user = User::query()->where('email', $known['email'])->firstOrFail();
         if (SecondFactor::isSetUp($user)) {
             $code = $request->string('code')->trim()->value();
             if ($code === '' || ! $factor->accepts($user, $code, now())) {
+                if ($code !== '') {
+                    $guard->failed("sign-in:{$user->id}", $email, (string) $request->ip());
+                }
                 throw ValidationException::withMessages(['code' => $code === ''
                     ? 'Type the six figures that your authenticator app shows, or a recovery code.'
                     : 'This code is not good: wait for the next one, or use a recovery code that was not used yet.']);
@@ -50,6 +53,7 @@ final class SessionController extends Controller
         }
         Auth::login($user);
         $request->session()->regenerate();
+        $guard->succeeded($user, (string) $request->ip());
         $user->forceFill(['signed_in_at' => now()->utc()->format('Y-m-d H:i:s')])->save();
 
         return $this->json($this->session($request));
@@ -57,8 +61,10 @@ final class SessionController extends Controller
 
     #[OA\Delete(path: '/session', operationId: 'signOut', tags: ['session'])]
     #[OA\Response(response: 200, description: 'Signed out', content: new OA\JsonContent(ref: SessionResource::class))]
-    public function destroy(Request $request): JsonResponse
+    public function destroy(Request $request, SecurityLog $log): JsonResponse
     {
+        $user = Auth::user();
+        $user instanceof User ? $log->write('signed out', $user) : null;
         Auth::logout();
         $request->session()->invalidate();
         $request->session()->regenerateToken();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Accounts\Models\User;
-use App\Support\SecurityLog;
 use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;

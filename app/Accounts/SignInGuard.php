@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Accounts;
 
 use App\Accounts\Models\User;
-use App\Support\SecurityLog;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\RateLimiter;

@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Exchange\Http;
 
+use App\Accounts\SecurityLog;
 use App\Exchange\Exports;
 use App\Exchange\ImportFile;
 use App\Exchange\Kind;
 use App\Exchange\Models\Import;
 use App\Support\Http\Controller;
-use App\Support\SecurityLog;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

@@ -25,7 +25,7 @@ const kinds = [
 export default function WorkPage() {
     const { id = '' } = useParams();
     const client = useQueryClient();
-    const { data: site, error } = useQuery(questions.assessment(id));
+    const { data: site, error, isFetching, isFetchedAfterMount } = useQuery(questions.assessment(id));
     const { may } = useSession();
     const carry = useMutation({
         mutationFn: () => ask(api.POST('/assessments/{assessment}/tasks', { params: { path: { assessment: id } } })),
@@ -34,7 +34,8 @@ export default function WorkPage() {
             void client.invalidateQueries({ queryKey: ['designs'] });
         },
     });
-    if (!site) {
+    // A task that was done meanwhile is not offered again: what is old is not shown while it is read anew.
+    if (!site || (isFetching && !isFetchedAfterMount)) {
         return <Waiting error={error} />;
     }
     const open = site.tasks.filter((task) => task.state === 'open');

@@ -40,10 +40,9 @@ export function Levels({ store }: { store: string }) {
                             <th scope="col" className="n">
                                 {words.atLeast}
                             </th>
-                            <th scope="col" className="n">
+                            <th scope="col" className="n wide">
                                 {words.fillUpTo}
                             </th>
-                            {may('plan') && <th scope="col">{words.changeStore}</th>}
                         </tr>
                     </thead>
                     <tbody>
@@ -58,15 +57,15 @@ export function Levels({ store }: { store: string }) {
                                         {level.name}
                                     </Box>
                                     {level.there < level.least && <strong> ▲ {words.belowLeast}</strong>}
+                                    {may('plan') && (
+                                        <Box sx={{ mt: 1 }}>
+                                            <SetLevel store={store} level={level} />
+                                        </Box>
+                                    )}
                                 </td>
                                 <td className="n">{level.there}</td>
                                 <td className="n">{level.least}</td>
-                                <td className="n">{level.target}</td>
-                                {may('plan') && (
-                                    <td>
-                                        <SetLevel store={store} level={level} />
-                                    </td>
-                                )}
+                                <td className="n wide">{level.target}</td>
                             </tr>
                         ))}
                     </tbody>

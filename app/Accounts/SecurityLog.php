@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Support;
+namespace App\Accounts;
 
 use App\Accounts\Models\User;
 use Illuminate\Support\Facades\Log;

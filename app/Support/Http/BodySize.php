@@ -38,7 +38,7 @@ final class BodySize
         }
         $says = match ($most) {
             self::NOTHING => 'A question is asked without a body. Nothing was read.',
-            self::FILE_BYTES => 'A file has at most 20 MB. Split it, and bring in one part after the other. Nothing was saved.',
+            self::FILE_BYTES => 'A file has at most 20 MB. Divide it, and import one after the other. Nothing was saved.',
             default => 'At most 256 kB are sent at once. Send it in parts. Nothing was saved.',
         };
 

@@ -179,8 +179,8 @@ class Device {
         }
     }
 
-    /** What others have here is looked at again. */
-    async lookAgain(): Promise<void> {
+    /** Reads anew what others have here. */
+    async readOthers(): Promise<void> {
         await this.readAll();
         this.tell();
     }

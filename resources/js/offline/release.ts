@@ -34,6 +34,6 @@ export async function release(
             }
         }
     }
-    await device.lookAgain();
+    await device.readOthers();
     return taken;
 }

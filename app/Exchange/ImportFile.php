@@ -7,6 +7,7 @@ namespace App\Exchange;
 use App\Accounts\Models\User;
 use App\Exchange\Models\Import;
 use App\Support\Transaction;
+use App\Support\Unseen;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
@@ -185,6 +186,13 @@ final class ImportFile
     {
         if ($isTwice) {
             return ['outcome' => 'error', 'texts' => 'This code stands in the file twice. Keep one of them; rows of one record stand together.'];
+        }
+        $isPlain = true;
+        array_walk_recursive($record, static function (mixed $one) use (&$isPlain): void {
+            $isPlain = $isPlain && ! (is_string($one) && Unseen::isIn($one));
+        });
+        if (! $isPlain) {
+            return ['outcome' => 'error', 'texts' => 'It holds a character that cannot be seen, or one that turns the direction of the text.'];
         }
         $result = $validator->validate(json_decode(Json::write(self::asObjects($record))), $schema);
         if (! $result->isValid()) {

@@ -119,9 +119,10 @@ final class ExchangeTest extends TestCase
             'tape-lost,Lost tape,tape,perhaps,no,30,wizard,yes,Holds,,1 per kit of no-such: why',
             'tape-new,Twice,tape,no,no,30,anyone,yes,Holds,,',
             'tape-own,Own,tape,no,no,30,anyone,yes,Holds,,1 per kit of no-such: why',
+            "tape-turned,Tape \u{202E}neddih,tape,no,no,30,anyone,yes,Holds,,",
         ]);
         $import = $this->bringIn('catalogue', 'csv', $sheet);
-        $this->assertSame(['refused', 1, 4], [$import['state'], $import['new'], $import['errors']]);
+        $this->assertSame(['refused', 1, 5], [$import['state'], $import['new'], $import['errors']]);
         $rows = collect($import['shown'])->keyBy('number');
         $said = implode("\n", $import['shown'] === [] ? [] : array_merge(...array_column($import['shown'], 'texts')));
         $this->assertStringContainsString('mass_g: here belongs a whole number. It is "heavy".', $said);
@@ -131,6 +132,7 @@ final class ExchangeTest extends TestCase
         $this->assertDoesNotMatchRegularExpression('/pattern|should|schema|\^|properties/', $said);
         $this->assertStringContainsString('There is no item "no-such"', implode(' ', $rows[6]['texts']));
         $this->assertStringContainsString('twice', implode(' ', $rows[5]['texts']));
+        $this->assertStringContainsString('turns the direction of the text', implode(' ', $rows[7]['texts']));
         $this->assertSame('error', $rows[4]['outcome']);
         $this->putJson("/api/imports/{$import['id']}/taking")->assertUnprocessable()->assertJsonValidationErrors(['import']);
         $this->assertNull(Item::query()->where('code', 'tape-new')->first());

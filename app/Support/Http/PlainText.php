@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Http;
 
+use App\Support\Unseen;
 use Closure;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
@@ -17,9 +18,6 @@ use Symfony\Component\HttpKernel\Exception\HttpException;
  */
 final class PlainText
 {
-    /** All but a tab and the end of a line. */
-    public const UNSEEN = '/[\x{0}-\x{8}\x{B}\x{C}\x{E}-\x{1F}\x{7F}-\x{9F}\x{61C}\x{200E}\x{200F}\x{2028}-\x{202E}\x{2066}-\x{2069}]/u';
-
     private const DEPTH = 32;
 
     private const NAMED = 20;
@@ -62,7 +60,7 @@ final class PlainText
             foreach ($value as $key => $one) {
                 self::look($one, $path === '' ? (string) $key : "{$path}.{$key}", $unseen);
             }
-        } elseif (is_string($value) && preg_match(self::UNSEEN, $value) === 1) {
+        } elseif (is_string($value) && Unseen::isIn($value)) {
             $unseen[] = $path;
         }
     }

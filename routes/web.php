@@ -6,6 +6,7 @@ use App\Accounts\Http\ActiveAccount;
 use App\Accounts\Http\LinkController;
 use App\Accounts\Http\SessionController;
 use App\Accounts\Http\SetupController;
+use App\Accounts\Http\WatchRequests;
 use App\Accounts\Models\Organisation;
 use App\Support\Http\OpenApiController;
 use App\Support\Http\PageController;
@@ -23,7 +24,7 @@ Route::prefix('api')->group(function (): void {
     Route::post('links/{secret}', [LinkController::class, 'use'])->middleware('throttle:sign-in')->name('links.use');
     Route::post('password-links', [LinkController::class, 'password'])->middleware('throttle:sign-in')->name('links.password');
 
-    Route::middleware(['auth', ActiveAccount::class])->group(function (): void {
+    Route::middleware(['auth', ActiveAccount::class, WatchRequests::class])->group(function (): void {
         Route::get('openapi.json', OpenApiController::class)->can('view', Organisation::class)->name('openapi');
         foreach (glob(__DIR__.'/api/*.php') ?: [] as $area) {
             require $area;

@@ -75,8 +75,10 @@ final class SessionTest extends TestCase
         $this->postJson('/api/session', ['email' => 'keeper@quillhaven.example', 'password' => 'lantern-walk-2026'])->assertOk();
         $this->deleteJson('/api/session')->assertOk();
         $this->actAs('auditor')->get('/api/exports/catalogue')->assertOk();
+        $this->get('/api/kits?format=csv')->assertOk();
+        $this->putJson('/api/stores/'.$this->ulid(), ['name' => 'Shed'])->assertForbidden();
         $said = substr((string) file_get_contents($file), strlen($before));
-        foreach (['sign-in refused', 'signed in', 'signed out', 'exported', $this->person('keeper')->id] as $word) {
+        foreach (['sign-in refused', 'signed in', 'signed out', 'exported', 'GET api/kits', 'GET api/exports/catalogue', 'refused', $this->person('keeper')->id] as $word) {
             $this->assertStringContainsString($word, $said);
         }
         $this->assertStringNotContainsString('secret', $said);

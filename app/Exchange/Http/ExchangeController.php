@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Exchange\Http;
 
-use App\Accounts\SecurityLog;
 use App\Exchange\Exports;
 use App\Exchange\ImportFile;
 use App\Exchange\Kind;
@@ -27,9 +26,8 @@ final class ExchangeController extends Controller
     #[OA\Parameter(name: 'kind', in: 'path', required: true, schema: new OA\Schema(type: 'string', enum: ['catalogue', 'lists', 'designs', 'kits']))]
     #[OA\Parameter(name: 'format', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['json', 'csv']))]
     #[OA\Response(response: 200, description: 'The file; as JSON it follows the published schema', content: new OA\JsonContent(type: 'object'))]
-    public function export(Request $request, string $kind, Exports $exports, SecurityLog $log): Response
+    public function export(Request $request, string $kind, Exports $exports): Response
     {
-        $log->write('exported', $this->user($request), ['what' => $kind]);
         $of = Kind::tryFrom($kind) ?? abort(404);
         $isSheet = $request->query('format') === 'csv';
 

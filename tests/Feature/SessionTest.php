@@ -42,6 +42,19 @@ final class SessionTest extends TestCase
         $this->assertSame(422, $try('keeper@quillhaven.example'), 'who signed in begins anew');
     }
 
+    public function test_a_session_ends_after_a_week_however_busy_it_is(): void
+    {
+        $this->postJson('/api/session', ['email' => 'keeper@quillhaven.example', 'password' => 'lantern-walk-2026'])->assertOk();
+        for ($day = 1; $day <= 6; $day++) {
+            $this->travel(23)->hours();
+            $this->getJson('/api/today')->assertOk();
+        }
+        $this->travel(31)->hours();
+        $this->getJson('/api/today')->assertUnauthorized();
+        \Illuminate\Support\Facades\Auth::forgetGuards();
+        $this->getJson('/api/session')->assertOk()->assertJsonPath('user', null);
+    }
+
     public function test_an_hour_has_only_so_many_guesses(): void
     {
         config(['auth.tries_per_minute' => 6]);

@@ -53,6 +53,7 @@ final class SessionController extends Controller
         }
         Auth::login($user);
         $request->session()->regenerate();
+        $request->session()->put(ActiveAccount::SINCE, now()->getTimestamp());
         $guard->succeeded($user, (string) $request->ip());
         $user->forceFill(['signed_in_at' => now()->utc()->format('Y-m-d H:i:s')])->save();
 

@@ -12,7 +12,10 @@ use Illuminate\Auth\AuthenticationException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Lets in who is active still, and signed in not too long ago; where the organisation asks for a second factor, who has none yet only to where it is set up. */
+/**
+ * Lets in who is active still, and signed in not too long ago; where the organisation asks for a second factor, who has none yet only to
+ * where it is set up.
+ */
 final class ActiveAccount
 {
     /** When somebody signed in, in the session. */

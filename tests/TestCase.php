@@ -68,6 +68,9 @@ abstract class TestCase extends FrameworkTestCase
 
     protected function actAs(string $role): static
     {
+        // Signed in just now, whatever day the test has come to.
+        $this->app['session']->forget(\App\Accounts\Http\ActiveAccount::SINCE);
+
         return $this->actingAs($this->person($role));
     }
 

@@ -58,7 +58,7 @@ final class TodayTest extends TestCase
         $this->assertSame('ready_with_actions', $this->actAs('keeper')->readKit('QH-05')['verdict']['verdict']);
         $this->travel(20)->days();
         $before = DB::table('kit_states')->orderBy('kit_id')->get()->all();
-        $today = $this->getJson('/api/today')->assertOk()->json();
+        $today = $this->actAs('keeper')->getJson('/api/today')->assertOk()->json();
         $this->assertNull(collect($today['work'])->keyBy('kit')['QH-05']['verdict']);
         $this->assertSame([], array_filter(collect($today['work'])->keyBy('kit')['QH-05']['reasons'], fn (string $text): bool => str_contains($text, 'dressing')));
         $this->assertGreaterThan(0, $today['being_judged']);

@@ -17,8 +17,8 @@ use Symfony\Component\HttpKernel\Exception\TooManyRequestsHttpException;
  */
 final class SignInGuard
 {
-    /** So many may be mistyped before one has to wait. */
-    private const FREE = 4;
+    /** So many fewer than an address may try in a minute may be mistyped before one has to wait. */
+    private const EARLIER = 2;
 
     private const LONGEST_WAIT = 300;
 
@@ -49,8 +49,9 @@ final class SignInGuard
     public function failed(string $key, string $email, string $ip): void
     {
         $failures = RateLimiter::hit($key, self::HOUR);
-        $wait = min(self::LONGEST_WAIT, 2 ** min(10, max(0, $failures - self::FREE)) - 1);
-        if ($wait > 0 && config()->integer('auth.tries_per_minute') < 100) {
+        $over = $failures - config()->integer('auth.tries_per_minute') + self::EARLIER;
+        $wait = min(self::LONGEST_WAIT, 2 ** min(10, max(0, $over)) - 1);
+        if ($wait > 0) {
             Cache::put("{$key}:wait", now()->addSeconds($wait)->getTimestamp(), $wait);
         }
         $this->log->write('sign-in refused', null, ['address' => $email, 'from' => $ip]);

@@ -102,6 +102,7 @@ describe('what this device keeps', () => {
         device.put('restock', 'restock:QH-05', { isWaiting: false });
         await device.settled();
         await device.begin(other, keyOf('o'));
+        expect(await release(me.id, keyOf('x'), (one) => ({ id: one.id, value: one.value }))).toBe(0);
         const asked = vi.fn(keyOf('k'));
         expect(await release(me.id, asked, (one) => ({ id: one.id, value: one.value }))).toBe(1);
         expect(device.get('restock:QH-04')).toEqual({ isWaiting: true, doneAt: '2026-11-20T10:00:00Z' });

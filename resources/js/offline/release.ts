@@ -1,7 +1,16 @@
-import { db, deviceId } from './db';
+import { db, deviceId, type Locked } from './db';
 import { device, type Kept } from './device';
 import { importKey, open } from './vault';
 import { upgraded } from './versions';
+
+/** What it says; undefined where it is of a newer page, or was locked by another key: it stays. */
+async function opened(key: CryptoKey, locked: Locked): Promise<unknown> {
+    try {
+        return upgraded(locked.kind, locked.version, await open(key, locked.id, locked));
+    } catch {
+        return undefined;
+    }
+}
 
 /**
  * Opens the signed work of somebody whose account has ended, for who may send it in their place; what they did not finish stays locked.
@@ -21,7 +30,7 @@ export async function release(
         if (locked.person !== person || !locked.isWaiting) {
             continue;
         }
-        const value = upgraded(locked.kind, locked.version, await open(key, locked.id, locked));
+        const value = await opened(key, locked);
         const id = locked.id.startsWith(`${person}/`) ? locked.id.slice(person.length + 1) : locked.id;
         const own = value === undefined ? null : take({ id, kind: locked.kind, value });
         // What is begun here already is not written over.

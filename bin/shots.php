@@ -12,11 +12,11 @@ require __DIR__.'/../vendor/autoload.php';
 
 $views = ($argv[2] ?? '') === 'nobody' ? [['desk', 'light', null, [['setup', '/', 'Set up your organisation']]]] : [
     ['desk', 'light', 'keeper', [
-        ['today', '/', 'Horizon'], ['kits', '/kits', 'Walking order'], ['kit', '/kits/QH-07', 'Action required'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
+        ['today', '/', 'Horizon'], ['kits', '/kits', 'Walking order'], ['kit', '/kits/QH-07', 'Responsible:'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Equipped'],
     ]],
     ['desk', 'light', 'lead', [
-        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['settings', '/settings', 'People and roles'], ['stock', '/stores/STORE', 'What was done here'],
+        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['settings', '/settings', 'People and roles'], ['stock', '/stores/STORE', 'below the least'],
         ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['comparison', '/compare?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],
     ]],
     ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],

@@ -33,11 +33,14 @@ export function WhoAnswers({ kit }: { kit: Kit }) {
                 )
             }
         >
-            <Typography>
-                {words.responsible}: <strong>{name(data?.responsible, words.nobodyYet)}</strong>
-                {', '}
-                {words.deputy}: <strong>{name(data?.deputy, words.nobodyYet)}</strong>
-            </Typography>
+            {/* Before it is read, nobody is said to be nobody. */}
+            {data && (
+                <Typography>
+                    {words.responsible}: <strong>{name(data.responsible, words.nobodyYet)}</strong>
+                    {', '}
+                    {words.deputy}: <strong>{name(data.deputy, words.nobodyYet)}</strong>
+                </Typography>
+            )}
             <TaskList tasks={data?.tasks ?? []} />
         </Sheet>
     );

@@ -30,6 +30,8 @@ export default function StorePage() {
         ...questions.store(id, listing.asked, listing.page),
         placeholderData: keepPreviousData,
     });
+    const { data: levels = [] } = useQuery(questions.storeLevels(id));
+    const below = levels.filter((level) => level.there < level.least).length;
     const { may, today } = useSession();
     if (!data) {
         return <Waiting error={error} />;
@@ -41,6 +43,14 @@ export default function StorePage() {
             above={
                 <span>
                     {data.store.place} · {count(data.store.pieces, 'piece')} of {count(data.store.items, 'item')}
+                    {below > 0 && (
+                        <>
+                            {' · '}
+                            <a href="#levels" style={{ color: 'inherit' }}>
+                                ▲ {words.levelsBelow(below, levels.length)}
+                            </a>
+                        </>
+                    )}
                 </span>
             }
             beside={
@@ -130,7 +140,9 @@ export default function StorePage() {
                 )}
                 <Pager page={data.page} listing={listing} things={things} />
             </Sheet>
-            <Levels store={id} />
+            <Box id="levels">
+                <Levels store={id} />
+            </Box>
             <StoreHistory id={id} />
         </Page>
     );

@@ -77,6 +77,8 @@ alive() {
     [ -f "$1" ] || return 1
     pid=$(cat "$1")
     case "$pid" in ''|*[!0-9]*) return 1 ;; esac
+    # What was started a moment ago still has the name of this shell, whose child it is.
+    case "$(sed -n 's/^PPid:[[:space:]]*//p' "/proc/$pid/status" 2>/dev/null)" in "$$"|"$BASHPID") return 0 ;; esac
     tr '\0' ' ' < "/proc/$pid/cmdline" 2>/dev/null | grep -qF "$var/"
 }
 

@@ -53,6 +53,14 @@ final class FilesTest extends TestCase
         }
     }
 
+    public function test_a_process_that_was_started_a_moment_ago_is_of_the_instance(): void
+    {
+        // Until it runs its own program it has the name of the shell that started it.
+        $script = '. bin/lib/instance.sh; var=$(mktemp -d); sleep 600 & echo $! > "$var/pid"; alive "$var/pid" && echo ours; kill $!; rm -r "$var"';
+        $said = shell_exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && bash -c '.escapeshellarg($script));
+        $this->assertSame('ours', trim((string) $said));
+    }
+
     public function test_a_process_that_is_not_of_the_instance_is_never_ended(): void
     {
         $stranger = proc_open(['sleep', '600'], [], $pipes);

@@ -7,6 +7,7 @@ namespace Sarcina\Core;
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Due\Due;
 use Sarcina\Core\Format\AssessmentReader;
+use Sarcina\Core\Format\CopeReader;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Json;
 use Sarcina\Core\Format\KitReader;
@@ -23,6 +24,7 @@ enum Rule: string
     case Due = 'due';
     case Pick = 'pick';
     case Provision = 'provision';
+    case Cope = 'cope';
 
     /**
      * @param  string  $text  a JSON document in the rule's own format
@@ -38,6 +40,7 @@ enum Rule: string
             self::Check => VerdictDocument::of(Judge::judge(KitReader::read($document))),
             self::Due => NextCheckDocument::of(Due::next(ScheduleReader::read($document))),
             self::Pick => PickReader::answer(PickReader::read($document)),
+            self::Cope => CopeReader::answer(...CopeReader::read($document)),
             self::Provision => ProvisionDocument::of(AssessmentReader::read($document)),
         };
     }

@@ -55,6 +55,21 @@ final class KitReader
         return array_values($reader->items);
     }
 
+    /**
+     * Items and contents as they stand in a kit's document, inside of another one.
+     *
+     * @return array{list<Item>, list<Row>}
+     */
+    public static function itemsAndContents(Reader $items, Reader $contents, Day $asOf): array
+    {
+        $reader = new self;
+        $refused = $items->refused();
+        $reader->readItems($items);
+        $rows = $reader->contents($contents, 0, $items->refused() === $refused, $asOf);
+
+        return [array_values($reader->items), $rows];
+    }
+
     private function document(Reader $root): Assignment
     {
         $root->object(['format', 'as_of', 'kit', 'policy', 'items', 'list', 'contents']);

@@ -93,8 +93,8 @@ final class ListReader
         return null;
     }
 
-    /** @return list<Accepted> */
-    private static function accepts(Reader $accepts): array
+    /** @return list<Accepted> what serves a line, or a need of an emergency */
+    public static function accepts(Reader $accepts): array
     {
         $read = [];
         foreach ($accepts->entries(false) as $entry) {

@@ -8,6 +8,7 @@ declare(strict_types=1);
  */
 
 use Sarcina\Core\Check\Judge;
+use Sarcina\Core\Format\CopeReader;
 use Sarcina\Core\Format\Json;
 use Sarcina\Core\Format\KitReader;
 use Sarcina\Core\Rule;
@@ -71,4 +72,15 @@ $read = array_map(static fn (string $document) => KitReader::read(Json::read($do
 $judged = perSecond(static fn (int $turn) => Judge::judge($read[$turn % 20]));
 $whole = perSecond(static fn (int $turn) => Rule::Check->answer($documents[$turn % 20]));
 printf("judged, once read:            %5.0f kits a second (aim 500: %.2f of it)\n", $judged, $judged / 500);
+$emergencies = array_map(static fn (int $code): array => ['code' => "e{$code}", 'needs' => array_map(static fn (int $need): array => [
+    'id' => "n{$need}", 'quantity' => 1 + $need % 3, 'reusable' => $need === 4,
+    'accepts' => $need % 2 === 0 ? [['item' => 'item-'.($code + $need) % 50], ['item' => 'item-'.($code + 2 * $need) % 50]] : [['class' => 'class-'.($code + $need) % 9]],
+], range(0, 4))], range(1, 200));
+$kit = json_decode($documents[0], true);
+[$cope, $asked] = CopeReader::read(Json::read(Json::write([
+    'format' => CopeReader::FORMAT, 'as_of' => $kit['as_of'], 'kit' => (object) [], 'emergencies' => $emergencies, 'contents' => $kit['contents'],
+    'items' => array_map(static fn (array $item): array => array_diff_key($item, ['needs' => 0]) + ['size' => (object) $item['size']], $kit['items']),
+])));
+$coped = perSecond(static fn (int $turn) => CopeReader::answer($cope, $asked));
+printf("200 emergencies, 60 rows:     %5.1f ms (aim 50: %.2f of it)\n", 1000 / $coped, 1000 / $coped / 50);
 printf("from document to verdict:     %5.0f kits a second (%.2f of judging alone)\n", $whole, $whole / $judged);

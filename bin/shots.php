@@ -16,7 +16,7 @@ $views = ($argv[2] ?? '') === 'nobody' ? [['desk', 'light', null, [['setup', '/'
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['history', '/kits/QH-03/history', 'Equipped'],
     ]],
     ['desk', 'light', 'lead', [
-        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['settings', '/settings', 'People and roles'], ['stock', '/stores/STORE', 'below the least'],
+        ['equip', '/kits/new', 'What and where'], ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['pack', '/designs/DESIGN/pack', 'What to leave out'], ['stock', '/stores/STORE', 'below the least'],
         ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['comparison', '/compare?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],
     ]],
     ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
@@ -27,6 +27,11 @@ function named(Visit $visit, string $path): string
     $ask = static fn (string $of): array => (array) $visit->chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; fetch(arguments[0]).then((answer) => answer.json()).then(done)', ["/api/{$of}"]);
     if (str_contains($path, 'SITE')) {
         $path = str_replace('SITE', $ask('assessments')[0]['id'], $path);
+    }
+
+    if (str_contains($path, 'DESIGN')) {
+        $crew = array_values(array_filter($ask('designs'), static fn (array $design): bool => $design['code'] === 'tree-crew'));
+        $path = str_replace('DESIGN', $crew[0]['id'], $path);
     }
 
     if (str_contains($path, 'STORE')) {
@@ -43,7 +48,7 @@ function named(Visit $visit, string $path): string
     }, $path);
 }
 
-$folder = __DIR__.'/../docs/screenshots';
+$folder = __DIR__.'/../var/shots/pictures';
 foreach ($views as [$posture, $scheme, $who, $shots]) {
     $chrome = $posture === 'desk' ? new Chrome(1280, 800) : new Chrome(390, 844, touch: true);
     try {

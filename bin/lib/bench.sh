@@ -20,7 +20,7 @@ run_bench() {
     prepare_application
     load_demo
     start_server
-    echo "== API with the demo data: 17 kits"
+    echo "== API with the demo data"
     php bin/bench-api.php "$url"
     if [ "$fleet" -gt 0 ]; then
         echo "== loading a fleet of $fleet kits with $((fleet * 200)) movements"
@@ -29,7 +29,7 @@ run_bench() {
         # While one part is loaded the next is written.
         php -d opcache.enable_cli=1 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M artisan fleet:load "$fleet" "$((fleet * 200))" "$var/load" \
             | while read -r file; do
-                mariadb --no-defaults --local-infile=1 --socket="$sockets/db.sock" sarcina < "$file"
+                sql --local-infile=1 sarcina < "$file"
                 rm -rf "$(dirname "$file")"
             done
         echo "loaded in $((SECONDS - begun)) s"

@@ -18,16 +18,16 @@ need_packages() {
             exit 1
         fi
         say "installing ${missing[*]}"
-        mkdir -p var
+        mkdir -p var/done
         if [ ! -e /usr/sbin/policy-rc.d ]; then
             guard=1
             printf '#!/bin/sh\nexit 101\n' > /usr/sbin/policy-rc.d
             chmod +x /usr/sbin/policy-rc.d
         fi
-        if ! (apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}") > var/apt.log 2>&1; then
+        if ! (apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}") > var/done/apt.log 2>&1; then
             [ -z "$guard" ] || rm -f /usr/sbin/policy-rc.d
-            tail -20 var/apt.log >&2
-            echo "The packages could not be installed; the whole record is in var/apt.log." >&2
+            tail -20 var/done/apt.log >&2
+            echo "The packages could not be installed; the whole record is in var/done/apt.log." >&2
             exit 1
         fi
         [ -z "$guard" ] || rm -f /usr/sbin/policy-rc.d
@@ -42,7 +42,7 @@ need_node() {
     [ -d "$tools/npm/node_modules/.bin" ] && export PATH="$tools/npm/node_modules/.bin:$PATH"
     if ! command -v npm >/dev/null; then
         say "installing npm"
-        DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends npm >> var/apt.log 2>&1
+        DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends npm >> var/done/apt.log 2>&1
     fi
     if ! node -e 'const [a, b] = process.versions.node.split(".").map(Number); process.exit(a > 20 || (a === 20 && b >= 19) ? 0 : 1)' 2>/dev/null; then
         say "installing Node 20 into var/tools"
@@ -73,9 +73,9 @@ note_done() {
 need_vendor() {
     done_for vendor composer.json && [ -f vendor/autoload.php ] && return
     say "installing PHP packages"
-    mkdir -p var bootstrap/cache
-    if ! COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress > var/composer.log 2>&1; then
-        tail -30 var/composer.log >&2
+    mkdir -p var/done bootstrap/cache
+    if ! COMPOSER_ALLOW_SUPERUSER=1 composer install --no-interaction --no-progress > var/done/composer.log 2>&1; then
+        tail -30 var/done/composer.log >&2
         exit 1
     fi
     # Some packages unpack readable by their owner only.
@@ -86,9 +86,9 @@ need_vendor() {
 need_node_modules() {
     done_for node package.json package-lock.json && [ -d node_modules ] && return
     say "installing JavaScript packages"
-    mkdir -p var
-    if ! npm ci --no-audit --no-fund > var/npm.log 2>&1; then
-        tail -30 var/npm.log >&2
+    mkdir -p var/done
+    if ! npm ci --no-audit --no-fund > var/done/npm.log 2>&1; then
+        tail -30 var/done/npm.log >&2
         exit 1
     fi
     note_done node package.json package-lock.json
@@ -101,8 +101,8 @@ need_build() {
     if done_for build $(page_sources) && [ -f public/build/manifest.json ] && [ -f public/sw.js ]; then return; fi
     need_node_modules
     say "building the page"
-    if ! npm run --silent build > var/build.log 2>&1; then
-        tail -30 var/build.log >&2
+    if ! npm run --silent build > var/done/build.log 2>&1; then
+        tail -30 var/done/build.log >&2
         exit 1
     fi
     # shellcheck disable=SC2046

@@ -5,6 +5,8 @@ run_shots() {
     need_vendor
     need_build
     use_instance shots 8290
+    rm -rf "$var/pictures"
+    mkdir -p "$var/pictures"
     trap 'stop_server; stop_database' EXIT
     # Set-up is seen where nothing is set up yet.
     begin_empty

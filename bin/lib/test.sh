@@ -11,6 +11,8 @@ run_tests() {
     need_vendor
     need_node_modules
     mkdir -p var/cache
+    # What the framework remembers of its packages: the checkout may be another user's.
+    export APP_PACKAGES_CACHE="$here/var/cache/packages.php" APP_SERVICES_CACHE="$here/var/cache/services.php"
     case " $parts " in *" http "*|*" browser "*|*" long "*) start_test_instance ;; esac
     declare -A outcome seconds
     for part in $parts; do
@@ -36,8 +38,8 @@ start_test_instance() {
     port=$(free_port 8090)
     trap 'stop_server; stop_database' EXIT
     start_database
-    mariadb --no-defaults --socket="$sockets/db.sock" -e 'CREATE DATABASE IF NOT EXISTS sarcina_http CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci'
-    mariadb --no-defaults --socket="$sockets/db.sock" -e "CREATE USER IF NOT EXISTS 'sarcina_http'@'127.0.0.1' IDENTIFIED BY '$(sed -n 's/^DB_PASSWORD=//p' "$var/.env")'"
+    sql -e 'CREATE DATABASE IF NOT EXISTS sarcina_http CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci'
+    let_in sarcina_http "$(env_of DB_PASSWORD)" ''
     grep -q '^HASH_MEMORY=' "$var/.env" || printf 'HASH_MEMORY=1024\nHASH_TIME=1\nSIGN_IN_TRIES=1000\n' >> "$var/.env"
     prepare_application
     load_demo
@@ -52,10 +54,12 @@ part_alone() { vendor/bin/phpunit -c core/phpunit.xml --filter StandsAloneTest; 
 part_http() { vendor/bin/phpunit --testsuite http && vendor/bin/phpunit --testsuite served; }
 # What takes its time: races, hundreds of rounds.
 part_long() { load_demo && vendor/bin/phpunit --testsuite long; }
-part_components() { npx vitest run; }
+# The settings are read as they are: bundled, they would be written into node_modules, which is root's where root built the page.
+part_components() { npx vitest run --configLoader runner; }
 part_browser() { load_demo && vendor/bin/phpunit --testsuite browser; }
-# Pint is an application of the same framework, and would read this one's cached settings.
-part_pint() { env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u APP_EVENTS_CACHE -u DB_PORT vendor/bin/pint --test -q && echo "pint: nothing to mend"; }
+# Pint is an application of the same framework, and would read this one's cached settings. What it keeps goes into a folder of our own: in
+# /tmp another user's may lie under the same name.
+part_pint() { mkdir -p var/cache/pint; env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u APP_EVENTS_CACHE -u APP_PACKAGES_CACHE -u APP_SERVICES_CACHE -u DB_PORT TMPDIR="$here/var/cache/pint" vendor/bin/pint --test -q && echo "pint: nothing to mend"; }
 part_phpstan() {
     vendor/bin/phpstan analyse -c phpstan-core.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan-app.neon --no-progress --memory-limit=1G && vendor/bin/phpstan analyse -c phpstan-tests.neon --no-progress --memory-limit=1G
 }

@@ -13,7 +13,8 @@ final class DatabaseFits extends Command
 {
     private const KEPT = 'migration_checksums';
 
-    protected $signature = 'database:fits {--keep : says that the tables are as the migrations of this version make them}';
+    protected $signature = 'database:fits {--keep : says that the tables are as the migrations of this version make them}
+        {--waiting : prints "none" where nothing is left to bring up to date}';
 
     protected $description = 'Whether the database was made by this version\'s migrations, and can be brought up to date';
 
@@ -36,6 +37,8 @@ final class DatabaseFits extends Command
             return self::SUCCESS;
         }
         if (! $schema->hasTable('migrations')) {
+            $this->option('waiting') === true ? $this->line('all') : null;
+
             return self::SUCCESS;
         }
         $kept = $schema->hasTable(self::KEPT) ? $owner->table(self::KEPT)->pluck('checksum', 'migration')->all() : [];
@@ -43,6 +46,12 @@ final class DatabaseFits extends Command
             $owner->table('migrations')->pluck('migration')->all(),
             static fn (mixed $name): bool => ($kept[$name] ?? 'none') !== ($checksums[$name] ?? null),
         );
+        if ($this->option('waiting') === true) {
+            $isDone = $others === [] && array_diff(array_keys($checksums), $owner->table('migrations')->pluck('migration')->all()) === [];
+            $this->line($isDone ? 'none' : 'some');
+
+            return self::SUCCESS;
+        }
         if ($others === []) {
             return self::SUCCESS;
         }

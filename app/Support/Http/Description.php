@@ -20,7 +20,8 @@ final class Description
 
     public static function document(): \stdClass
     {
-        $openapi = (new Generator)->setVersion('3.1.0')->generate([...(glob(app_path('*/Http')) ?: []), app_path('Support/Listing')]);
+        $folders = [...(glob(app_path('*/Http')) ?: []), app_path('Designs/Draft'), app_path('Support/Listing')];
+        $openapi = (new Generator)->setVersion('3.1.0')->generate($folders);
         /** @var \stdClass $document */
         $document = json_decode($openapi?->toJson() ?? '{}', false, 512, JSON_THROW_ON_ERROR);
         foreach (get_object_vars($document->components->schemas) as $schema) {

@@ -15,8 +15,13 @@ trait KnownKeys
     /** So many are named; who sends more has sent something else. */
     private const NAMED = 20;
 
-    /** How many there are is asked before any of them is looked at. */
     protected function prepareForValidation(): void
+    {
+        $this->countFirst();
+    }
+
+    /** How many there are is asked before any of them is looked at. */
+    private function countFirst(): void
     {
         foreach ($this->rules() as $field => $rules) {
             $sent = str_contains((string) $field, '.') ? null : $this->json($field);
@@ -37,11 +42,14 @@ trait KnownKeys
         return [function (Validator $validator): void {
             $known = array_keys($this->rules());
             $named = 0;
-            // Counted rows are many, and look after their own keys (SoundRows).
-            foreach (self::paths(array_diff_key($this->json()->all(), ['rows' => 0])) as $path) {
-                $pattern = preg_replace('/(^|\.)\d+(?=\.|$)/', '$1*', $path);
-                $isKnown = array_filter($known, static fn (string $rule): bool => $rule === $pattern || Str::startsWith($rule, $pattern.'.'));
-                if ($isKnown === []) {
+            /** @var array<string, bool> $asked */
+            $asked = [];
+            foreach (self::paths($this->json()->all(), ['rows', ...$this->lookAfterTheirOwn()]) as [$path, $pattern]) {
+                $isKnown = $asked[$pattern] ??= array_filter(
+                    $known,
+                    static fn (string $rule): bool => $rule === $pattern || Str::startsWith($rule, $pattern.'.'),
+                ) !== [];
+                if (! $isKnown) {
                     $validator->errors()->add($path, "The key \"{$path}\" is not known here.");
                     if (++$named === self::NAMED) {
                         return;
@@ -51,17 +59,25 @@ trait KnownKeys
         }];
     }
 
+    /** @return list<string> what is many, and whose own rule looks at its keys: counted rows do (SoundRows) */
+    protected function lookAfterTheirOwn(): array
+    {
+        return [];
+    }
+
     /**
      * @param  array<array-key, mixed>  $values
-     * @return list<string>
+     * @param  list<string>  $closed  patterns that are not looked into
+     * @return list<array{string, string}> each path and its pattern, with * for a number
      */
-    private static function paths(array $values, string $before = ''): array
+    private static function paths(array $values, array $closed, string $before = '', string $patternBefore = ''): array
     {
         $paths = [];
         foreach ($values as $key => $value) {
-            $paths[] = $before.$key;
-            if (is_array($value)) {
-                array_push($paths, ...self::paths($value, "{$before}{$key}."));
+            $pattern = $patternBefore.(is_int($key) ? '*' : $key);
+            $paths[] = [$before.$key, $pattern];
+            if (is_array($value) && ! in_array($pattern, $closed, true)) {
+                array_push($paths, ...self::paths($value, $closed, "{$before}{$key}.", "{$pattern}."));
             }
         }
 

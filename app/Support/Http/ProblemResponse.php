@@ -33,12 +33,13 @@ final class ProblemResponse
         if ($status >= 500) {
             report($error);
         }
+        $isFull = $status === 503 && DatabaseTrouble::isOfFullDisk($error);
 
         $response = new JsonResponse(array_filter([
             'type' => 'about:blank',
-            'title' => self::title($status),
+            'title' => $isFull ? 'The disk of the server is full' : self::title($status),
             'status' => $status,
-            'detail' => self::detail($error, $status, $request->isMethodSafe()),
+            'detail' => $isFull ? self::whileFull($request->isMethodSafe()) : self::detail($error, $status, $request->isMethodSafe()),
             'errors' => self::errors($error),
             'changes' => $error instanceof Stale ? $error->changes : null,
         ], static fn (mixed $member): bool => $member !== null), $status, ['Content-Type' => 'application/problem+json']);
@@ -98,6 +99,13 @@ final class ProblemResponse
     private static function own(Throwable $error): ?string
     {
         return $error instanceof HttpException && $error->getPrevious() === null && $error->getMessage() !== '' ? $error->getMessage() : null;
+    }
+
+    private static function whileFull(bool $isReading): string
+    {
+        return 'Nothing more can be recorded until who looks after the server makes room on it; then it goes on by itself. '.
+            ($isReading ? 'Try again then.' : 'It is not known whether this was recorded. Send it again then: what arrives twice is recorded once. '.
+                'What you typed is still on this page.');
     }
 
     private static function detail(Throwable $error, int $status, bool $isReading): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Support\Http;
 
+use App\Support\DatabaseTrouble;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -16,7 +17,9 @@ final class UpController
         try {
             DB::select('SELECT 1');
         } catch (Throwable) {
-            return new JsonResponse(['status' => 'the database does not answer'], 503, ['Cache-Control' => 'no-store', 'Retry-After' => '5']);
+            $why = DatabaseTrouble::isDiskFull() ? 'the disk is full' : 'the database does not answer';
+
+            return new JsonResponse(['status' => $why], 503, ['Cache-Control' => 'no-store', 'Retry-After' => '5']);
         }
 
         return new JsonResponse(['status' => 'up'], 200, ['Cache-Control' => 'no-store']);

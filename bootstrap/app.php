@@ -4,20 +4,26 @@ declare(strict_types=1);
 
 use App\Accounts\StartSession;
 use App\Judging\Http\Foresee;
+use App\Support\DoneAtTheSameMoment;
 use App\Support\Http\BodySize;
 use App\Support\Http\PlainText;
 use App\Support\Http\ProblemResponse;
 use App\Support\Http\RejectForgery;
 use App\Support\Http\SecurityHeaders;
 use App\Support\Http\UpController;
+use App\Support\Refused;
+use App\Support\Stale;
+use App\Support\Trace;
 use Illuminate\Cookie\Middleware\AddQueuedCookiesToResponse;
 use Illuminate\Cookie\Middleware\EncryptCookies;
+use Illuminate\Database\QueryException;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\Request;
 use Illuminate\Routing\Middleware\SubstituteBindings;
+use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\Route;
 
 $app = Application::configure(basePath: dirname(__DIR__))
@@ -43,6 +49,13 @@ $app = Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->shouldRenderJsonWhen(fn (Request $request): bool => $request->is('api/*'));
+        // What was refused in words is no fault of the application; of a fault of the database the values are nobody's to read.
+        $exceptions->dontReport([Stale::class, Refused::class, DoneAtTheSameMoment::class]);
+        $exceptions->report(function (QueryException $error): bool {
+            Log::error('The database refused, code '.($error->errorInfo[1] ?? $error->getCode()).': '.mb_substr($error->getSql(), 0, 2000), ['at' => (new Trace($error))->lines()]);
+
+            return false;
+        });
         $exceptions->render(fn (Throwable $error, Request $request) => ProblemResponse::for($error, $request));
     })
     ->create();

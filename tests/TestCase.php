@@ -89,6 +89,21 @@ abstract class TestCase extends FrameworkTestCase
         return Store::query()->firstOrFail();
     }
 
+    /**
+     * A new design as its list proposes it, published.
+     *
+     * @param  array<string, mixed>  $policy  what is otherwise
+     * @return string its id
+     */
+    protected function makeDesign(string $list, string $name, array $policy = []): string
+    {
+        $start = $this->actAs('lead')->getJson("/api/lists/{$list}/layout")->assertOk()->json('draft');
+        $start['policy'] = [...$start['policy'], ...$policy];
+        $this->putJson('/api/designs/'.($id = $this->ulid())."/editions/{$this->ulid()}", ['name' => $name, 'draft' => $start])->assertOk();
+
+        return $id;
+    }
+
     protected function ulid(): string
     {
         return Str::lower((string) Str::ulid());

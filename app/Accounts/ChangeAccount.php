@@ -31,7 +31,7 @@ final class ChangeAccount
             // What a role allows is asked anew: its sessions end.
             if ($hasOther) {
                 $this->sessions->endAll($user);
-                $this->log->write('role changed', $user);
+                $this->log->write('role changed', null, ['of' => $user->id, 'to' => $role->value]);
             }
         });
     }
@@ -64,7 +64,6 @@ final class ChangeAccount
             }
             $user->forceFill(['deactivated_on' => $day])->save();
             $this->sessions->endAll($user);
-            $this->log->write('account ended', $user);
         });
     }
 

@@ -16,13 +16,17 @@ use Sarcina\Core\Measure\Quantity;
 /** Items as the core judges them and as the page names them, read in a few queries and remembered for the request. */
 final class Catalogue
 {
+    /** What it is taken for, and by what they are told apart, in words. */
+    private const TOLD_FROM = "(SELECT GROUP_CONCAT(CONCAT('“', others.name, '” by ', alike.`by`) ORDER BY others.name SEPARATOR '; ')
+        FROM item_told_from AS alike JOIN items AS others ON others.id = alike.other_id WHERE alike.item_id = items.id) AS told_from";
+
     /** @var array<string, Item> by code */
     private array $items = [];
 
     /**
      * @var array<string, object{
      *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-     *     purpose: string, caution: string|null,
+     *     purpose: string, caution: string|null, told_from: string|null,
      * }> by code
      */
     private array $rows = [];
@@ -47,7 +51,7 @@ final class Catalogue
     /**
      * @return object{
      *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-     *     purpose: string, caution: string|null,
+     *     purpose: string, caution: string|null, told_from: string|null,
      * }|null
      */
     public function item(string $code): ?object
@@ -85,7 +89,7 @@ final class Catalogue
         /**
          * @var array<string, object{
          *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-         *     purpose: string, caution: string|null,
+         *     purpose: string, caution: string|null, told_from: string|null,
          * }> $rows
          */
         $this->rows += $rows;
@@ -108,7 +112,7 @@ final class Catalogue
         $items = DB::table('items')
             ->leftJoin('items as newer', 'newer.id', '=', 'items.superseded_by_id')
             ->whereIn('items.code', $missing)
-            ->get(['items.*', 'newer.code as superseded_by']);
+            ->get(['items.*', 'newer.code as superseded_by', DB::raw(self::TOLD_FROM)]);
         $ids = $items->pluck('id')->all();
         $sizes = [];
         foreach (DB::table('item_measures')->whereIn('item_id', $ids)->orderBy('id')->get() as $measure) {
@@ -129,7 +133,7 @@ final class Catalogue
             /**
              * @var object{
              *     id: string, code: string, name: string, class: string, count_unit: string, dated: int,
-             *     sterile: int, purpose: string, caution: string|null,
+             *     sterile: int, purpose: string, caution: string|null, told_from: string|null,
              * } $item
              */
             $this->rows[$item->code] = $item;

@@ -7,7 +7,6 @@ namespace App\Catalogue;
 use App\Accounts\Models\Organisation;
 use App\Catalogue\Http\MeasureResource;
 use App\Lists\Models\LineEntry;
-use App\Lists\Models\LineEntryMinimum;
 use Sarcina\Core\Measure\Dimension;
 use Sarcina\Core\Measure\Quantity;
 use Sarcina\Core\Measure\Unit;
@@ -44,11 +43,18 @@ final class Measures
         if ($entry->item !== null) {
             return $entry->item->name;
         }
-        $least = $entry->minima
-            ->map(fn (LineEntryMinimum $minimum): string => "{$minimum->measure} {$this->shown($minimum->quantity)}")
-            ->implode(', ');
 
-        return "any {$entry->class}".($least === '' ? '' : " of at least {$least}");
+        return $this->ofClass((string) $entry->class, $entry->minima->pluck('quantity', 'measure')->all());
+    }
+
+    /** @param  array<string, string>  $minima  quantity by measure */
+    public function ofClass(string $class, array $minima): string
+    {
+        $least = implode(', ', array_map(
+            fn (string $measure, string $quantity): string => "{$measure} {$this->shown($quantity)}", array_keys($minima), $minima,
+        ));
+
+        return "any {$class}".($least === '' ? '' : " of at least {$least}");
     }
 
     public function mass(int $grams): string

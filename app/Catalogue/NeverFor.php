@@ -10,8 +10,6 @@ use App\Lists\Models\Line;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Kit\ItemClass;
-use Sarcina\Core\Lists\Accepted;
-use Sarcina\Core\Measure\Quantity;
 
 /**
  * What must never be used in place of something else, such as an elastic wrap for a tourniquet: an item names the classes for which it
@@ -75,7 +73,7 @@ final class NeverFor
         foreach ($accepts as $place => $entry) {
             foreach ($this->all() as $code => $classes) {
                 $item = $items[$code] ?? null;
-                if ($item === null || ! self::accepted($entry)->matches($item)) {
+                if ($item === null || ! $entry->accepted()->matches($item)) {
                     continue;
                 }
                 foreach ($accepts as $other => $beside) {
@@ -166,13 +164,6 @@ final class NeverFor
         }
 
         return null;
-    }
-
-    private static function accepted(EntryContent $entry): Accepted
-    {
-        return $entry->item !== null
-            ? Accepted::item($entry->item)
-            : Accepted::class((string) $entry->class, array_map(Quantity::of(...), $entry->min));
     }
 
     private static function isWithin(string $class, string $above): bool

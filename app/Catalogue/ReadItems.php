@@ -7,10 +7,13 @@ namespace App\Catalogue;
 use App\Accounts\Models\Organisation;
 use App\Catalogue\Http\CarriedResource;
 use App\Catalogue\Http\ClassResource;
+use App\Catalogue\Http\HandlingResource;
 use App\Catalogue\Http\ItemName;
 use App\Catalogue\Http\ItemResource;
 use App\Catalogue\Http\NeedResource;
+use App\Catalogue\Http\OtherName;
 use App\Catalogue\Http\PackResource;
+use App\Catalogue\Http\ToldFrom;
 use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemClass;
 use App\Catalogue\Models\ItemMeasure;
@@ -39,7 +42,7 @@ final class ReadItems
         $item->load(['measures', 'packs', 'needs.companions', 'supersededBy', 'standIns']);
         $carried = $this->carried($item);
         [$missing, $missingIn] = $this->missingIn($item);
-        [$title, $neverFor] = $this->titleAndNeverFor($item);
+        [$title, $neverFor, $handling] = $this->titleAndMore($item);
         $for = Item::query()->whereIn('id', DB::table('item_stand_ins')->where('stand_in_id', $item->id)->select('item_id'))->orderBy('name')->get();
 
         return new ItemResource(
@@ -67,6 +70,7 @@ final class ReadItems
             $item->opened_life,
             $item->opened_life_unit,
             $item->allergy,
+            $handling,
             $item->revision,
             $this->organisation->currency,
             array_values(
@@ -220,14 +224,29 @@ final class ReadItems
         );
     }
 
-    /** @return array{string, list<string>} the title of its class, and what it may never stand in for: one question for both */
-    private function titleAndNeverFor(Item $item): array
+    /** @return array{string, list<string>, HandlingResource} the title of its class, in whose place it is never used, how it is handled */
+    private function titleAndMore(Item $item): array
     {
-        $found = DB::table('item_classes')->where('class', $item->class)->selectRaw("'title' AS what, title AS text")
-            ->unionAll(DB::table('item_never_for')->where('item_id', $item->id)->selectRaw("'never_for', class"))
-            ->get()->groupBy('what')->map->pluck('text');
+        $found = DB::table('item_classes')->where('class', $item->class)->selectRaw("'title' AS what, title AS text, NULL AS more, NULL AS called")
+            ->unionAll(DB::table('item_never_for')->where('item_id', $item->id)->selectRaw("'never_for', class, NULL, NULL"))
+            ->unionAll(DB::table('item_told_from')->join('items', 'items.id', '=', 'item_told_from.other_id')->where('item_id', $item->id)
+                ->selectRaw("'told_from', items.code, item_told_from.`by`, items.name"))
+            ->unionAll(DB::table('item_names')->where('item_id', $item->id)->selectRaw("'name', name, region, NULL"))
+            ->get()->sortBy('text')->groupBy('what');
+        $title = $found->get('title')?->first();
+        $alike = array_values(array_map(
+            static fn (stdClass $row): ToldFrom => new ToldFrom($row->text, $row->called, $row->more), $found->get('told_from')?->all() ?? [],
+        ));
+        $names = array_values(array_map(
+            static fn (stdClass $row): OtherName => new OtherName($row->text, $row->more), $found->get('name')?->all() ?? [],
+        ));
 
-        return [(string) ($found->get('title')?->first() ?? $item->class), array_values(($found->get('never_for') ?? collect())->sort()->all())];
+        return [
+            (string) ($title->text ?? $item->class), array_values(array_map(strval(...), $found->get('never_for')?->pluck('text')->all() ?? [])),
+            new HandlingResource(
+                $item->layer, $item->start_minutes, $item->staging, $item->keep_dry, $item->has_latex, $item->bulk_ml, $alike, $names,
+            ),
+        ];
     }
 
     /** @return array{list<string>, int} codes of kits whose list names the item and that hold none of it, and how many there are */

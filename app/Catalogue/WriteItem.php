@@ -18,11 +18,13 @@ use Sarcina\Core\Format\KitReader;
 /**
  * Puts an item into the catalogue or changes one, whole, and has the kits that it matters to judged again.
  *
+ * @phpstan-import-type HandlingData from ItemHandling
+ *
  * @phpstan-type WrittenItem array{
  *     code: string, name: string, class: string, count_unit: string, dated: bool, sterile: bool, mass_g: int,
  *     scope: string, reserve: bool, purpose: string, caution: string|null, superseded_by: string|null,
  *     storage_min_c: int|null, storage_max_c: int|null, opened_life: int|null, opened_life_unit: string|null,
- *     allergy: string|null, measures: list<array{measure: string, quantity: string}>,
+ *     allergy: string|null, handling: HandlingData|null, measures: list<array{measure: string, quantity: string}>,
  *     packs: list<array{pieces: int, price: int|null}>,
  *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>, stand_ins: list<string>,
  *     only_for_trained: bool, never_for: list<string>,
@@ -118,6 +120,7 @@ final class WriteItem
     private function fill(Item $item, array $written): void
     {
         $ids = DB::table('items')->pluck('id', 'code')->all();
+        $handling = $written['handling'] ?? ($item->exists ? ItemHandling::read([$item->id])[$item->id] : ItemHandling::NONE);
         $item
             ->fill([
                 ...array_intersect_key(
@@ -139,6 +142,7 @@ final class WriteItem
                         'allergy',
                     ]),
                 ),
+                ...array_intersect_key($handling, array_flip(ItemHandling::COLUMNS)),
                 'keeps_as_reserve' => $written['reserve'],
                 'only_for_trained' => $written['only_for_trained'],
                 'superseded_by_id' => $written['superseded_by'] === null ? null : $ids[$written['superseded_by']],
@@ -162,6 +166,7 @@ final class WriteItem
             static fn (string $class): array => ['item_id' => $item->id, 'class' => $class],
             $written['never_for'],
         ));
+        ItemHandling::write([$item->id => $handling], $ids);
         $item->standIns()->detach();
         foreach ($written['stand_ins'] as $position => $code) {
             $item->standIns()->attach($ids[$code], ['position' => $position]);
@@ -180,13 +185,16 @@ final class WriteItem
             $errors['class'][] = 'Write the class in small letters with dots, such as dressing.sterile.';
         }
         $named = ['superseded_by' => [$written['superseded_by']], 'stand_ins' => $written['stand_ins']];
+        foreach ($written['handling']['told_from'] ?? [] as $index => $one) {
+            $named["handling.told_from.{$index}.item"] = [$one['item']];
+        }
         foreach ($written['needs'] as $index => $need) {
             $named["needs.{$index}.any_of"] = $need['any_of'];
         }
         foreach ($named as $field => $codes) {
             foreach ($codes as $code) {
                 if ($code === $written['code']) {
-                    $errors[$field][] = 'An item cannot be its own companion, stand-in or successor.';
+                    $errors[$field][] = 'An item cannot be its own companion, stand-in, successor or look-alike.';
                 } elseif ($code !== null && $this->catalogue->item($code) === null) {
                     $errors[$field][] = "There is no item \"{$code}\" in the catalogue.";
                 }

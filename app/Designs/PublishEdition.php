@@ -25,12 +25,14 @@ final class PublishEdition
     {
     }
 
-    public function __invoke(Design $design, EditionContent $content, CarbonInterface $at): DesignEdition
+    /** @param  string|null  $id  that the edition gets; null: any */
+    public function __invoke(Design $design, EditionContent $content, CarbonInterface $at, ?string $id = null): DesignEdition
     {
-        return Transaction::run(function () use ($design, $content, $at): DesignEdition {
+        return Transaction::run(function () use ($design, $content, $at, $id): DesignEdition {
             // Of two at once the second gets the next number.
             Design::query()->where('id', $design->id)->lockForUpdate()->firstOrFail();
             $edition = DesignEdition::query()->create([
+                ...($id === null ? [] : ['id' => $id]),
                 'design_id' => $design->id,
                 'number' => (int) DesignEdition::query()->where('design_id', $design->id)->max('number') + 1,
                 'list_id' => $content->listId,
@@ -46,6 +48,9 @@ final class PublishEdition
             $written = [];
             $this->compartments($edition, $content->leaves, null, '', $written);
             $this->configurations($edition, $content, $written);
+            foreach ($content->setAside as $subject => $reason) {
+                DB::table('set_aside')->insert(['design_edition_id' => $edition->id, 'subject' => $subject, 'reason' => $reason]);
+            }
             $edition->update(['published_at' => $at->toImmutable()->utc()->format('Y-m-d H:i:s')]);
             $design->unsetRelations();
             $this->plans->forget();
@@ -75,14 +80,15 @@ final class PublishEdition
      */
     private function compartments(DesignEdition $edition, array $compartments, ?string $parent, string $before, array &$written): void
     {
+        $known = DB::table('pockets')->where('design_id', $edition->design_id)->pluck('id')->all();
         $designs = DB::table('designs')->whereIn('code', array_filter(array_map(
             static fn (CompartmentContent $one): ?string => $one->slotDesign,
             $compartments,
         )))->pluck('id', 'code')->all();
         foreach ($compartments as $position => $one) {
             $id = $one->id;
-            if ($id === null) {
-                $id = Str::lower((string) Str::ulid());
+            $id ??= Str::lower((string) Str::ulid());
+            if (! in_array($id, $known, true)) {
                 DB::table('pockets')->insert(['id' => $id, 'design_id' => $edition->design_id]);
             }
             DB::table('compartments')->insert([
@@ -92,11 +98,15 @@ final class PublishEdition
                 'column_span' => $one->columnSpan, 'closure' => $one->closure, 'is_outside' => $one->isOutside, 'is_sealed' => $one->isSealed,
                 'caution' => $one->caution, 'properties' => implode(',', $one->properties),
                 'slot_design_id' => $one->slotDesign === null ? null : $designs[$one->slotDesign],
+                'max_mass_g' => $one->maxMass, 'volume_ml' => $one->volume,
             ]);
+            DB::table('looked_for')->insert(array_map(static fn (string $line): array => [
+                'design_edition_id' => $edition->id, 'pocket_id' => $id, 'line_code' => $line,
+            ], $one->lookedFor));
             $place = (int) DB::table('placements')->where('design_edition_id', $edition->id)->max('position');
             DB::table('placements')->insert(array_map(static fn (PlacedLine $line, int $index): array => [
                 'design_edition_id' => $edition->id, 'line_code' => $line->code, 'pocket_id' => $id, 'position' => $place + $index + 1,
-                'quantity' => $line->quantity, 'from_day' => $line->fromDay,
+                'quantity' => $line->quantity, 'from_day' => $line->fromDay, 'waits_for' => $line->waitsFor,
             ], $one->lines, array_keys($one->lines)));
             $path = $before === '' ? $one->name : "{$before}, {$one->name}";
             $written[$path] = $id;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Designs;
 
 use App\Catalogue\Catalogue;
+use App\Catalogue\Prices;
 use App\Judging\ContentRow;
 use App\Judging\Judged;
 use App\Judging\KitContents;
@@ -25,6 +26,7 @@ final class ReadAdoption
         private readonly KitContents $contents,
         private readonly ListLoader $lists,
         private readonly Catalogue $catalogue,
+        private readonly Prices $prices,
     ) {
     }
 
@@ -35,12 +37,20 @@ final class ReadAdoption
         $moved = $this->moves($kit, $now, $then, $today);
         $after = $this->judge->byPlan($kit, $then, $today, self::after($now->rows, $moved));
 
+        [$removed, $toRemove] = $this->removed($now->atBest(), $after->atBest());
+        $toAdd = $this->piecesToAdd($after);
+        [$cost, $withoutPrice] = $this->prices->byThePiece($toAdd);
+
         return new AdoptionEffect(
             $now->judgement->standing(),
             $after->judgement->standing(),
             $this->added($now, $after),
             array_values($moved),
-            $this->removed($now->atBest(), $after->atBest()),
+            $removed,
+            $now->judgement->mass,
+            $after->judgement->mass + $this->mass($toAdd) - $this->mass($toRemove),
+            $cost,
+            $withoutPrice,
         );
     }
 
@@ -145,24 +155,55 @@ final class ReadAdoption
         if ($want === null) {
             return '';
         }
-        $item = $want->item ?? ($want->line === null ? null : $this->lists->itemOn($then, $want->line));
+        $item = $this->itemFor($then, $want);
 
         return $item === null ? '' : ", to add {$want->pieces} × {$this->catalogue->name($item)}";
     }
 
-    /** @return list<string> "2 × Foil blanket" */
+    /** @return array<string, int> pieces by item */
+    private function piecesToAdd(Judged $then): array
+    {
+        $pieces = [];
+        foreach ((new Advice($then->atBest()))->wanted() as $want) {
+            $item = $this->itemFor($then->atBest(), $want);
+            if ($item !== null) {
+                $pieces[$item] = ($pieces[$item] ?? 0) + $want->pieces;
+            }
+        }
+
+        return $pieces;
+    }
+
+    /** @param  array<string, int>  $pieces  by item */
+    private function mass(array $pieces): int
+    {
+        $mass = 0;
+        foreach ($this->catalogue->items(array_map(strval(...), array_keys($pieces))) as $code => $item) {
+            $mass += $pieces[$code] * $item->mass;
+        }
+
+        return $mass;
+    }
+
+    private function itemFor(Judgement $then, Wanted $want): ?string
+    {
+        return $want->item ?? ($want->line === null ? null : $this->lists->itemOn($then, $want->line));
+    }
+
+    /** @return array{list<string>, array<string, int>} "2 × Foil blanket", and the pieces by item */
     private function removed(Judgement $now, Judgement $then): array
     {
         [$before, $after] = [self::unplaced($now), self::unplaced($then)];
-        $removed = [];
+        [$removed, $count] = [[], []];
         foreach ($after as $item => $pieces) {
             $more = $pieces - ($before[$item] ?? 0);
             if ($more > 0) {
                 $removed[] = "{$more} × {$this->catalogue->name((string) $item)}";
+                $count[(string) $item] = $more;
             }
         }
 
-        return $removed;
+        return [$removed, $count];
     }
 
     /** @return array<string, int> pieces that no line takes, by item */

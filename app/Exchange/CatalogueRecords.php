@@ -7,6 +7,7 @@ namespace App\Exchange;
 use App\Accounts\Models\User;
 use App\Catalogue\Catalogue;
 use App\Catalogue\Classes;
+use App\Catalogue\ItemHandling;
 use App\Catalogue\KeptPastDate;
 use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemMeasure;
@@ -21,7 +22,11 @@ use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\KitReader;
 use Sarcina\Core\Format\Problem;
 
-/** Items of the catalogue. Thousands at once are written in a few statements. */
+/**
+ * Items of the catalogue. Thousands at once are written in a few statements.
+ *
+ * @phpstan-import-type HandlingData from ItemHandling
+ */
 final class CatalogueRecords implements Records
 {
     private const CHUNK = 500;
@@ -72,7 +77,11 @@ final class CatalogueRecords implements Records
         $record += [
             'size' => [], 'caution' => null, 'superseded_by' => null, 'storage' => null, 'opened_life' => null,
             'allergy' => null, 'packs' => [], 'needs' => [], 'stand_ins' => [], 'only_for_trained' => false, 'never_for' => [],
+            'handling' => [],
         ];
+        if (is_array($record['handling'])) {
+            $record['handling'] += ItemHandling::NONE;
+        }
         // Where it has to be said it stays unsaid, and is refused.
         $record += is_string($record['class'] ?? null) && KeptPastDate::needsSaying($record['class']) ? [] : ['reserve' => true];
         if (is_array($record['never_for'])) {
@@ -95,7 +104,7 @@ final class CatalogueRecords implements Records
          *     reserve?: bool, superseded_by: string|null, storage: array{min_c: int|null, max_c: int|null}|null,
          *     packs: list<array{pieces: int}>,
          *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
-         *     stand_ins: list<string>, never_for: list<string>,
+         *     stand_ins: list<string>, never_for: list<string>, handling: HandlingData,
          * } $record
          */
         $problems = [];
@@ -113,9 +122,10 @@ final class CatalogueRecords implements Records
         foreach ([
             ...array_filter([$record['superseded_by']]),
             ...array_merge([], ...array_column($record['needs'], 'any_of')), ...$record['stand_ins'],
+            ...array_column($record['handling']['told_from'], 'item'),
         ] as $code) {
             if ($code === $record['code']) {
-                $problems[] = 'An item cannot be its own companion, stand-in or successor.';
+                $problems[] = 'An item cannot be its own companion, stand-in, successor or look-alike.';
             } elseif (! isset($this->named[$code])) {
                 $problems[] = "There is no item \"{$code}\", neither in the catalogue nor in this file.";
             }
@@ -139,10 +149,8 @@ final class CatalogueRecords implements Records
         } catch (InvalidDocument $refused) {
             array_push(
                 $problems,
-                ...array_map(
-                    static fn (Problem $problem): string => preg_replace('#^/items/0/#', '', $problem->path).": {$problem->message}",
-                    $refused->problems,
-                ),
+                ...array_map(static fn (Problem $problem): string => preg_replace('#^/items/0/#', '', $problem->path).": {$problem->message}",
+                    $refused->problems),
             );
         }
 
@@ -157,7 +165,7 @@ final class CatalogueRecords implements Records
             /**
              * @var array<string, mixed>&array{
              *     code: string, class: string, reserve: bool, storage: array{min_c: int|null, max_c: int|null}|null,
-             *     opened_life: array{count: int, unit: string}|null,
+             *     opened_life: array{count: int, unit: string}|null, handling: HandlingData,
              * } $record
              */
             $record = $change['record'];
@@ -170,6 +178,7 @@ final class CatalogueRecords implements Records
                         'only_for_trained',
                     ]),
                 ),
+                ...array_intersect_key($record['handling'], array_flip(ItemHandling::COLUMNS)),
                 'keeps_as_reserve' => $record['reserve'], 'storage_min_c' => $record['storage']['min_c'] ?? null,
                 'storage_max_c' => $record['storage']['max_c'] ?? null,
                 'opened_life' => $record['opened_life']['count'] ?? null,
@@ -209,18 +218,19 @@ final class CatalogueRecords implements Records
         foreach (['item_needs', 'item_measures', 'item_packs', 'item_stand_ins', 'item_never_for'] as $table) {
             DB::table($table)->whereIn('item_id', $touched)->delete();
         }
-        [$measures, $packs, $standIns, $never] = [[], [], [], []];
+        [$measures, $packs, $standIns, $never, $handling] = [[], [], [], [], []];
         foreach ($changes as $change) {
             /**
              * @var array{
              *     code: string, superseded_by: string|null, size: array<string, string>,
              *     packs: list<array{pieces: int, price: int|null}>,
              *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
-             *     stand_ins: list<string>, never_for: list<string>,
+             *     stand_ins: list<string>, never_for: list<string>, handling: HandlingData,
              * } $record
              */
             $record = $change['record'];
             $id = $ids[$record['code']];
+            $handling[$id] = $record['handling'];
             foreach ($record['size'] as $measure => $quantity) {
                 $measures[] = ['item_id' => $id, 'measure' => $measure, 'quantity' => $quantity];
             }
@@ -248,6 +258,7 @@ final class CatalogueRecords implements Records
         DB::table('item_packs')->insert($packs);
         DB::table('item_stand_ins')->insert($standIns);
         DB::table('item_never_for')->insert($never);
+        ItemHandling::write($handling, $ids);
     }
 
     /** @return array<string, array<string, mixed>> */
@@ -260,30 +271,29 @@ final class CatalogueRecords implements Records
         foreach (DB::table('item_never_for')->orderBy('class')->get(['item_id', 'class']) as $row) {
             $never[$row->item_id][] = (string) $row->class;
         }
+        $handling = ItemHandling::read(array_values(array_map(strval(...), DB::table('items')->pluck('id')->all())));
 
-        return $this->there = Item::query()->with([
-            'measures', 'packs', 'needs.companions', 'supersededBy', 'standIns',
-        ])->orderBy('code')->get()->mapWithKeys(fn (Item $item): array => [$item->code => $this->whole([
-            'code' => $item->code, 'name' => $item->name, 'class' => $item->class, 'count_unit' => $item->count_unit,
-            'dated' => $item->dated, 'sterile' => $item->sterile, 'mass_g' => $item->mass_g,
-            'size' => $item->measures->mapWithKeys(static fn (ItemMeasure $measure): array => [$measure->measure => $measure->quantity])->all(),
-            'scope' => $item->scope->value, 'reserve' => $item->keeps_as_reserve,
-            'purpose' => $item->purpose, 'caution' => $item->caution, 'superseded_by' => $item->supersededBy?->code,
-            'storage' => $item->storage_min_c === null && $item->storage_max_c === null ? null : [
-                'min_c' => $item->storage_min_c, 'max_c' => $item->storage_max_c,
-            ],
-            'opened_life' => $item->opened_life === null ? null : [
-                'count' => $item->opened_life, 'unit' => (string) $item->opened_life_unit,
-            ], 'allergy' => $item->allergy,
-            'packs' => array_values($item->packs->map(static fn (ItemPack $pack): array => [
-                'pieces' => $pack->pieces, 'price' => $pack->price,
-            ])->all()),
-            'needs' => array_values($item->needs->map(static fn (ItemNeed $need): array => [
-                'any_of' => array_values($need->companions->pluck('code')->all()), 'per' => $need->per,
-                'quantity' => $need->quantity, 'reason' => $need->reason,
-            ])->all()),
-            'stand_ins' => array_values($item->standIns->pluck('code')->all()),
-            'only_for_trained' => $item->only_for_trained, 'never_for' => $never[$item->id] ?? [],
-        ])])->all();
+        return $this->there = Item::query()->with(['measures', 'packs', 'needs.companions', 'supersededBy', 'standIns'])->orderBy('code')->get()
+            ->mapWithKeys(fn (Item $item): array => [$item->code => $this->whole([
+                'code' => $item->code, 'name' => $item->name, 'class' => $item->class, 'count_unit' => $item->count_unit,
+                'dated' => $item->dated, 'sterile' => $item->sterile, 'mass_g' => $item->mass_g,
+                'size' => $item->measures->mapWithKeys(static fn (ItemMeasure $measure): array => [$measure->measure => $measure->quantity])->all(),
+                'scope' => $item->scope->value, 'reserve' => $item->keeps_as_reserve,
+                'purpose' => $item->purpose, 'caution' => $item->caution, 'superseded_by' => $item->supersededBy?->code,
+                'storage' => $item->storage_min_c === null && $item->storage_max_c === null ? null
+                    : ['min_c' => $item->storage_min_c, 'max_c' => $item->storage_max_c],
+                'opened_life' => $item->opened_life === null ? null : ['count' => $item->opened_life, 'unit' => (string) $item->opened_life_unit],
+                'allergy' => $item->allergy,
+                'packs' => array_values($item->packs->map(static fn (ItemPack $pack): array => [
+                    'pieces' => $pack->pieces, 'price' => $pack->price,
+                ])->all()),
+                'needs' => array_values($item->needs->map(static fn (ItemNeed $need): array => [
+                    'any_of' => array_values($need->companions->pluck('code')->all()), 'per' => $need->per,
+                    'quantity' => $need->quantity, 'reason' => $need->reason,
+                ])->all()),
+                'stand_ins' => array_values($item->standIns->pluck('code')->all()),
+                'only_for_trained' => $item->only_for_trained, 'never_for' => $never[$item->id] ?? [],
+                'handling' => $handling[$item->id],
+            ])])->all();
     }
 }

@@ -4,7 +4,13 @@ declare(strict_types=1);
 
 namespace App\Exchange;
 
-/** Items of the catalogue, a row for each. */
+use App\Catalogue\ItemHandling;
+
+/**
+ * Items of the catalogue, a row for each.
+ *
+ * @phpstan-import-type HandlingData from ItemHandling
+ */
 final class CatalogueSheet implements RecordSheet
 {
     public function headings(): array
@@ -12,7 +18,7 @@ final class CatalogueSheet implements RecordSheet
         return [
             'code', 'name', 'class', 'count_unit', 'dated', 'sterile', 'mass_g', 'scope', 'reserve', 'purpose',
             'caution', 'superseded_by', 'storage_min_c', 'storage_max_c', 'opened_life', 'allergy', 'size', 'packs',
-            'needs', 'stand_ins', 'only_for_trained', 'never_for',
+            'needs', 'stand_ins', 'only_for_trained', 'never_for', ...ItemHandling::COLUMNS, 'told_from', 'other_names',
         ];
     }
 
@@ -31,9 +37,10 @@ final class CatalogueSheet implements RecordSheet
          *     opened_life: array{count: int, unit: string}|null, allergy: string|null, size: array<string, string>,
          *     packs: list<array{pieces: int, price: int|null}>,
          *     needs: list<array{any_of: list<string>, per: string, quantity: int, reason: string}>,
-         *     stand_ins: list<string>, only_for_trained: bool, never_for: list<string>,
+         *     stand_ins: list<string>, only_for_trained: bool, never_for: list<string>, handling: HandlingData,
          * } $record
          */
+        $handling = $record['handling'];
         $yes = static fn (bool $is): string => $is ? 'yes' : 'no';
 
         return [[
@@ -60,6 +67,12 @@ final class CatalogueSheet implements RecordSheet
                 ),
             ),
             implode('; ', $record['stand_ins']), $record['only_for_trained'] ? 'yes' : '', implode('; ', $record['never_for']),
+            (string) $handling['layer'], (string) $handling['start_minutes'], (string) $handling['staging'], $handling['keep_dry'] ? 'yes' : '',
+            $handling['has_latex'] ? 'yes' : '', (string) $handling['bulk_ml'],
+            implode('; ', array_map(static fn (array $one): string => "{$one['item']}: {$one['by']}", $handling['told_from'])),
+            implode('; ', array_map(
+                static fn (array $one): string => $one['name'].($one['region'] === null ? '' : " @ {$one['region']}"), $handling['names'],
+            )),
         ]];
     }
 
@@ -99,6 +112,29 @@ final class CatalogueSheet implements RecordSheet
             'stand_ins' => Cells::split($row['stand_ins']),
             'only_for_trained' => $row['only_for_trained'] === '' ? false : (Cells::flag($row['only_for_trained']) ?? $row['only_for_trained']),
             'never_for' => Cells::split($row['never_for']),
+            'handling' => self::handling($row),
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @return array<string, mixed>
+     */
+    private static function handling(array $row): array
+    {
+        $flag = static fn (string $heading): mixed => $row[$heading] === '' ? false : (Cells::flag($row[$heading]) ?? $row[$heading]);
+        $pairs = static fn (string $heading, string $by): array => array_map(
+            static fn (string $one): array => array_map(trim(...), [...(preg_split($by, $one, 2) ?: [$one]), '']), Cells::split($row[$heading]),
+        );
+
+        return [
+            'layer' => $row['layer'] === '' ? null : $row['layer'], 'start_minutes' => Cells::number($row['start_minutes']),
+            'staging' => $row['staging'] === '' ? null : $row['staging'], 'keep_dry' => $flag('keep_dry'), 'has_latex' => $flag('has_latex'),
+            'bulk_ml' => Cells::number($row['bulk_ml']),
+            'told_from' => array_map(static fn (array $one): array => ['item' => $one[0], 'by' => $one[1]], $pairs('told_from', '/: /')),
+            'names' => array_map(
+                static fn (array $one): array => ['name' => $one[0], 'region' => $one[1] === '' ? null : $one[1]], $pairs('other_names', '/ @ /'),
+            ),
         ];
     }
 }

@@ -6,11 +6,8 @@ namespace App\Exchange;
 
 use App\Accounts\Models\User;
 use App\Assess\Wanted;
-use App\Catalogue\Models\Item;
-use App\Catalogue\NeverFor;
+use App\Designs\DesignFaults;
 use App\Designs\Edition\CompartmentContent;
-use App\Designs\Edition\EditionContent;
-use App\Designs\Edition\PlacedLine;
 use App\Designs\Edition\ReadEdition;
 use App\Designs\Models\Design;
 use App\Designs\PublishEdition;
@@ -22,10 +19,8 @@ final class DesignRecords implements Records
     /** What a design asks of its kits beside their contents, as columns and fields of both formats. */
     public const POLICY = [
         'empty_mass_g', 'max_mass_g', 'expiry', 'margin_days', 'grace_days', 'before_events', 'after_use', 'sealed', 'provides', 'serves',
+        'max_volume_ml', 'max_cost', 'latex_free', 'wrappers',
     ];
-
-    /** Compartments that lie within another, the leaf counted. */
-    private const LEVELS = 3;
 
     /** @var array<string, array<string, mixed>>|null */
     private ?array $there = null;
@@ -39,7 +34,7 @@ final class DesignRecords implements Records
     public function __construct(
         private readonly ReadEdition $read,
         private readonly PublishEdition $publish,
-        private readonly NeverFor $neverFor,
+        private readonly DesignFaults $faults,
     ) {
     }
 
@@ -69,12 +64,11 @@ final class DesignRecords implements Records
 
     public function whole(array $record): array
     {
-        $record += [
-            'provides' => null, 'serves' => null, 'modules' => [], 'empty_mass_g' => 0, 'max_mass_g' => null, 'expiry' => 'strict',
-            'margin_days' => 14, 'grace_days' => 0, 'every' => null, 'seasons' => [], 'before_events' => false,
-            'after_use' => true, 'sealed' => false, 'additions' => [], 'configurations' => [],
-        ];
+        $record += ['provides' => null, 'serves' => null, ...DesignDocument::DEFAULTS];
         foreach (is_array($record['leaves'] ?? null) ? $record['leaves'] : [] as $at => $leaf) {
+            if (is_array($leaf)) {
+                $record['leaves'][$at] += DesignDocument::LEAF;
+            }
             foreach (is_array($leaf) && is_array($leaf['pockets'] ?? null) ? $leaf['pockets'] : [] as $place => $pocket) {
                 $record['leaves'][$at]['pockets'][$place] = DesignDocument::wholePocket($pocket);
             }
@@ -110,93 +104,7 @@ final class DesignRecords implements Records
             $problems[] = 'A design is for a kit that the plan asks for, or for a module: leave "provides" or "serves" empty.';
         }
 
-        return [...$problems, ...$this->faultsOf(DesignDocument::content($record, $list->id, []), $list)];
-    }
-
-    /** @return list<string> */
-    private function faultsOf(EditionContent $content, KitList $list): array
-    {
-        $codes = [...$list->lines->pluck('code')->all(), ...array_map(static fn ($line): string => $line->code, $content->additions)];
-        $placed = [];
-        $names = [];
-        $problems = $this->compartmentFaults($content->leaves, '', 1, $names, $placed);
-        $homes = array_map(static fn (PlacedLine $line): string => $line->code, $placed);
-        foreach (array_unique(array_diff($homes, $codes)) as $code) {
-            $problems[] = "Line {$code} stands neither in the list nor among the additions.";
-        }
-        foreach (array_diff($codes, $homes) as $code) {
-            $problems[] = "Line {$code} has no pocket.";
-        }
-        $undivided = array_map(
-            static fn (PlacedLine $line): string => $line->code,
-            array_filter($placed, static fn (PlacedLine $line): bool => $line->quantity === null),
-        );
-        foreach ([
-            [$undivided, 'Line %s is in two pockets: say how many of it lie in each.'], [array_keys($names), 'The pocket "%s" is there twice.'],
-            [$codes, 'Line %s is there twice.'],
-        ] as [$values, $message]) {
-            foreach (array_filter(array_count_values($values), static fn (int $times): bool => $times > 1) as $value => $times) {
-                $problems[] = sprintf($message, $value);
-            }
-        }
-        foreach ($content->configurations as $one) {
-            foreach (array_diff($one->lines, $codes) as $code) {
-                $problems[] = "The configuration {$one->name} switches line {$code}, which is not there.";
-            }
-            foreach ($one->slots as $slot) {
-                if (($names[$slot] ?? '') !== 'slot') {
-                    $problems[] = "The configuration {$one->name} switches the slot \"{$slot}\", which is not there.";
-                }
-            }
-        }
-        $named = [];
-        foreach ($content->additions as $line) {
-            array_push($named, ...array_filter(array_map(static fn ($entry): ?string => $entry->item, $line->accepts)));
-        }
-        foreach (array_diff($named, Item::query()->whereIn('code', $named)->pluck('code')->all()) as $code) {
-            $problems[] = "There is no item \"{$code}\" in the catalogue.";
-        }
-        foreach ($content->additions as $at => $line) {
-            foreach ($this->neverFor->faultsOf($line->accepts) as $place => $fault) {
-                $problems[] = "additions {$at}, accepts {$place}: {$fault}";
-            }
-        }
-
-        return $problems;
-    }
-
-    /**
-     * @param  list<CompartmentContent>  $compartments
-     * @param  array<string, string>  $names  kinds of all that were met, by path
-     * @param  list<PlacedLine>  $placed
-     * @return list<string>
-     */
-    private function compartmentFaults(array $compartments, string $before, int $level, array &$names, array &$placed): array
-    {
-        $problems = [];
-        foreach ($compartments as $one) {
-            $path = $before === '' ? $one->name : "{$before}, {$one->name}";
-            if (isset($names[$path])) {
-                $problems[] = "The pocket \"{$path}\" is there twice.";
-            }
-            $names[$path] = $one->kind;
-            array_push($placed, ...$one->lines);
-            if ($level > self::LEVELS) {
-                $problems[] = "\"{$path}\" lies too deep: a design has ".self::LEVELS.' levels.';
-            }
-            if (($one->kind === 'slot') !== ($one->slotDesign !== null)) {
-                $problems[] = "\"{$path}\": a slot names the design of its module, and nothing else does.";
-            }
-            if ($one->kind === 'slot' && ($one->lines !== [] || $one->inside !== [])) {
-                $problems[] = "\"{$path}\": a slot holds a module and no lines of its own.";
-            }
-            if ($one->slotDesign !== null && ! in_array($one->slotDesign, $this->codes, true)) {
-                $problems[] = "\"{$path}\": there is no design \"{$one->slotDesign}\".";
-            }
-            array_push($problems, ...$this->compartmentFaults($one->inside, $path, $level + 1, $names, $placed));
-        }
-
-        return $problems;
+        return [...$problems, ...$this->faults->of(DesignDocument::content($record, $list->id, []), $list, $this->codes)];
     }
 
     public function take(array $changes, User $by, callable $progress): void

@@ -11,15 +11,20 @@ final class DesignSheet implements RecordSheet
 
     private const PLACE = [
         'row', 'column', 'row_span', 'column_span', 'kind', 'closure', 'outside', 'closed_with_seal', 'caution', 'properties', 'slot',
+        'max_mass_here_g', 'volume_ml', 'looked_for',
     ];
 
-    private const LINE = ['line', 'pieces_here', 'from', 'only_in', 'need', 'rank', 'amount', 'accepts', 'reason', 'anyone_may_use'];
+    private const LEAF = ['leaf_closure', 'leaf_outside', 'leaf_caution', 'leaf_properties'];
+
+    private const LINE = [
+        'line', 'pieces_here', 'from', 'waits_for', 'only_in', 'need', 'rank', 'amount', 'accepts', 'reason', 'anyone_may_use',
+    ];
 
     public function headings(): array
     {
         return [
-            'design', 'name', 'list', 'edition', ...DesignRecords::POLICY, 'modules', 'every', 'seasons', 'leaf', 'pocket',
-            ...self::PLACE, ...self::LINE,
+            'design', 'name', 'list', 'edition', ...DesignRecords::POLICY, 'modules', 'every', 'seasons', 'set_aside',
+            'leaf', ...self::LEAF, 'pocket', ...self::PLACE, ...self::LINE,
         ];
     }
 
@@ -34,7 +39,11 @@ final class DesignSheet implements RecordSheet
          * @var array{
          *     code: string, name: string, list: string, edition: string, modules: list<string>,
          *     every: array{count: int, unit: string}|null, seasons: list<string>,
-         *     additions: list<array<string, mixed>>, leaves: list<array{name: string, pockets: list<array<string, mixed>>}>,
+         *     additions: list<array<string, mixed>>, set_aside: list<array{about: string, reason: string}>,
+         *     leaves: list<array{
+         *         name: string, closure: string|null, outside: bool, caution: string|null, properties: list<string>,
+         *         pockets: list<array<string, mixed>>,
+         *     }>,
          *     configurations: list<array{name: string, lines: list<string>, slots: list<string>}>,
          * } $record
          */
@@ -46,24 +55,29 @@ final class DesignSheet implements RecordSheet
             implode('; ', $record['modules']),
             $record['every'] === null ? '' : "{$record['every']['count']} {$record['every']['unit']}",
             implode('; ', $record['seasons']),
+            implode(' / ', array_map(static fn (array $one): string => "{$one['about']}: {$one['reason']}", $record['set_aside'])),
         ];
         $additions = array_column($record['additions'], null, 'id');
         $rows = [];
         foreach ($record['leaves'] as $leaf) {
             foreach (self::flat($leaf['pockets'], '') as $path => $pocket) {
-                $at = [$leaf['name'], $path, ...array_map(static fn (string $key): string => self::say(match ($key) {
+                $of = [self::say($leaf['closure']), $leaf['outside'] ? 'yes' : '', self::say($leaf['caution']), implode('; ', $leaf['properties'])];
+                $at = [$leaf['name'], ...$of, $path, ...array_map(static fn (string $key): string => self::say(match ($key) {
                     'closed_with_seal' => $pocket['sealed'],
-                    'properties' => implode('; ', (array) $pocket['properties']),
+                    'properties', 'looked_for' => implode('; ', (array) $pocket[$key]),
+                    'max_mass_here_g' => $pocket['max_mass_g'],
                     default => $pocket[$key],
                 }), self::PLACE)];
                 $name = str_replace(self::WITHIN, ', ', "{$leaf['name']}, {$path}");
-                /** @var list<string|array{line: string, quantity: int|null, from: string|null}> $lines */
+                /** @var list<string|array{line: string, quantity: int|null, from: string|null, waits_for: string|null}> $lines */
                 $lines = $pocket['lines'];
                 foreach ($lines === [] ? [''] : $lines as $placed) {
                     $code = is_array($placed) ? $placed['line'] : $placed;
                     $rows[] = [
                         ...$about, ...$at, $code,
-                        ...(is_array($placed) ? [self::say($placed['quantity']), self::say($placed['from'])] : ['', '']),
+                        ...(is_array($placed)
+                            ? [self::say($placed['quantity']), self::say($placed['from']), self::say($placed['waits_for'])]
+                            : ['', '', '']),
                         self::onlyIn($record['configurations'], $code === '' ? 'slots' : 'lines', $code === '' ? $name : $code),
                         ...self::addition($additions[$code] ?? null),
                     ];
@@ -81,13 +95,16 @@ final class DesignSheet implements RecordSheet
         $pockets = [];
         $additions = [];
         $configurations = [];
+        $of = [];
         foreach ($rows as $row) {
             $path = [$row['leaf'], ...explode(self::WITHIN, $row['pocket'])];
             $key = implode(', ', $path);
             $pockets[$key] ??= ['path' => $path, 'pocket' => self::pocket($row, (string) end($path))];
+            $of[$row['leaf']] ??= self::leafFacts($row);
             if ($row['line'] !== '') {
-                $pockets[$key]['pocket']['lines'][] = $row['pieces_here'].$row['from'] === '' ? $row['line'] : [
+                $pockets[$key]['pocket']['lines'][] = $row['pieces_here'].$row['from'].$row['waits_for'] === '' ? $row['line'] : [
                     'line' => $row['line'], 'quantity' => Cells::number($row['pieces_here']), 'from' => $row['from'] === '' ? null : $row['from'],
+                    'waits_for' => $row['waits_for'] === '' ? null : $row['waits_for'],
                 ];
             }
             foreach (Cells::split($row['only_in']) as $name) {
@@ -121,7 +138,15 @@ final class DesignSheet implements RecordSheet
             'every' => $first['every'] === '' ? null : ['count' => $every[0] ?? 0, 'unit' => $every[1] ?? ''],
             'seasons' => Cells::split($first['seasons']), 'before_events' => $flag('before_events', false),
             'after_use' => $flag('after_use', true), 'sealed' => $flag('sealed', false),
-            'additions' => $additions, 'leaves' => self::leaves($pockets), 'configurations' => array_values($configurations),
+            'additions' => $additions, 'configurations' => array_values($configurations),
+            'leaves' => array_map(static fn (array $leaf): array => [...$leaf, ...$of[$leaf['name']]], self::leaves($pockets)),
+            'max_volume_ml' => Cells::number($first['max_volume_ml']), 'max_cost' => Cells::number($first['max_cost']),
+            'latex_free' => $flag('latex_free', false), 'wrappers' => $first['wrappers'] === '' ? null : $first['wrappers'],
+            'set_aside' => array_map(static function (string $one): array {
+                [$about, $reason] = [...explode(': ', $one, 2), ''];
+
+                return ['about' => $about, 'reason' => $reason];
+            }, Cells::split($first['set_aside'], ' / ')),
         ];
     }
 
@@ -144,7 +169,7 @@ final class DesignSheet implements RecordSheet
 
     /**
      * @param  array<string, array{path: non-empty-list<string>, pocket: array<string, mixed>}>  $pockets
-     * @return list<array<string, mixed>>
+     * @return list<array{name: string, pockets: list<array<string, mixed>>}>
      */
     private static function leaves(array $pockets): array
     {
@@ -190,7 +215,23 @@ final class DesignSheet implements RecordSheet
             'row_span' => Cells::number($row['row_span']) ?? 1, 'column_span' => Cells::number($row['column_span']) ?? 1,
             'kind' => $text('kind') ?? 'pocket', 'closure' => $text('closure'), 'outside' => $flag('outside'),
             'sealed' => $flag('closed_with_seal'), 'caution' => $text('caution'), 'properties' => Cells::split($row['properties']),
-            'slot' => $text('slot'), 'lines' => [],
+            'slot' => $text('slot'), 'lines' => [], 'max_mass_g' => Cells::number($row['max_mass_here_g']),
+            'volume_ml' => Cells::number($row['volume_ml']), 'looked_for' => Cells::split($row['looked_for']),
+        ];
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @return array<string, mixed>
+     */
+    private static function leafFacts(array $row): array
+    {
+        $text = static fn (string $heading): ?string => $row[$heading] === '' ? null : $row[$heading];
+
+        return [
+            'closure' => $text('leaf_closure'),
+            'outside' => $row['leaf_outside'] === '' ? false : (Cells::flag($row['leaf_outside']) ?? $row['leaf_outside']),
+            'caution' => $text('leaf_caution'), 'properties' => Cells::split($row['leaf_properties']),
         ];
     }
 

@@ -29,4 +29,15 @@ final readonly class CheckPolicy
         public bool $sealed,
     ) {
     }
+
+    /** @param  string|null  $unit  days, weeks or months; null: checks go by season or event alone */
+    public static function interval(?string $unit, ?int $count): ?Interval
+    {
+        return match ($unit) {
+            'months' => Interval::months((int) $count),
+            'weeks' => Interval::weeks((int) $count),
+            'days' => Interval::days((int) $count),
+            default => null,
+        };
+    }
 }

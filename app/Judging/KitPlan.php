@@ -127,6 +127,12 @@ final readonly class KitPlan
         );
     }
 
+    /** How many lines are planned and not asked for on that day. */
+    public function notYetAsked(Day $on): int
+    {
+        return count(array_filter($this->lines, static fn (KitPlanLine $line): bool => ! $line->isAskedOn($on)));
+    }
+
     /** @return list<Day> the days before those on which something planned begins to be asked for */
     public function lastDaysBefore(): array
     {

@@ -15,6 +15,8 @@ final readonly class KitPlanLine
      * @param  string|null  $pocketId  null where it is of a module that is not there
      * @param  string|null  $listId  of the list that it stands in; null where the design adds it
      * @param  Day|null  $from  planned: asked for from that day on
+     * @param  string|null  $waitsFor  planned without a day, and what it waits for has not begun: not asked for
+     * @param  list<PlanShare>  $shares  where it is split over several pockets, the first first
      */
     public function __construct(
         public string $id,
@@ -24,6 +26,8 @@ final readonly class KitPlanLine
         public ?string $reason,
         public ?string $listId,
         public ?Day $from = null,
+        public ?string $waitsFor = null,
+        public array $shares = [],
     ) {
     }
 
@@ -33,12 +37,27 @@ final readonly class KitPlanLine
         return new self(
             $this->id, $this->asked->named($before.$this->asked->id), $this->need,
             $pocketsBefore === null || $this->pocketId === null ? null : $pocketsBefore.$this->pocketId, $this->reason, $this->listId, $this->from,
+            $this->waitsFor,
+            $pocketsBefore === null ? [] : array_map(
+                static fn (PlanShare $share): PlanShare => new PlanShare($pocketsBefore.$share->pocketId, $share->quantity), $this->shares,
+            ),
         );
     }
 
     public function isAskedOn(?Day $day): bool
     {
-        return $this->from === null || $day === null || ! $day->isBefore($this->from);
+        return $day === null || ($this->waitsFor === null && ($this->from === null || ! $day->isBefore($this->from)));
+    }
+
+    public function livesIn(string $pocketId): bool
+    {
+        foreach ($this->shares as $share) {
+            if ($share->pocketId === $pocketId) {
+                return true;
+            }
+        }
+
+        return $this->pocketId === $pocketId;
     }
 
     public function code(): string

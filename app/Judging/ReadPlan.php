@@ -7,16 +7,10 @@ namespace App\Judging;
 use App\Catalogue\Catalogue;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use LogicException;
-use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\SeasonDay;
-use Sarcina\Core\Due\Interval;
 use Sarcina\Core\Kit\ExpiryPolicy;
 use Sarcina\Core\Kit\ItemClass;
 use Sarcina\Core\Lists\Accepted;
-use Sarcina\Core\Lists\Line;
-use Sarcina\Core\Lists\Rank;
-use Sarcina\Core\Lists\Total;
 use Sarcina\Core\Measure\Quantity;
 use stdClass;
 
@@ -40,6 +34,10 @@ final class ReadPlan
             ->where('design_edition_id', $editionId)->orderBy('position')->orderBy('row')->orderBy('column')
             ->get(['compartments.*', 'designs.name as slot_design']);
         [$offLines, $offSlots] = $this->switchedOff($editionId, $configurationId);
+        $looked = DB::table('looked_for')->where('design_edition_id', $editionId)->orderBy('id')->get()->groupBy('pocket_id');
+        foreach ($compartments as $one) {
+            $one->looked_for = array_values(array_map(strval(...), $looked->get($one->pocket_id)?->pluck('line_code')->all() ?? []));
+        }
         $leaves = self::leaves($compartments);
         $pockets = [];
         foreach ($leaves as $leaf) {
@@ -51,12 +49,8 @@ final class ReadPlan
             $editionId, (int) $edition->number, $edition->design_id, $edition->code, $edition->name, (int) $edition->empty_mass_g,
             $edition->max_mass_g === null ? null : (int) $edition->max_mass_g,
             $this->policy($edition),
-            new KeptList(
-                $edition->list_id, $edition->list_code, $edition->title, $edition->size, $edition->list_edition, $edition->basis,
-                $edition->origin, $edition->confirmed_at !== null,
-            ),
-            array_values(DB::table('list_exclusions')->where('list_id', $edition->list_id)->orderBy('id')->pluck('class')
-                ->map(static fn (string $class): ItemClass => new ItemClass($class))->all()),
+            self::keptList($edition, $edition->list_edition),
+            $this->excluded($edition->list_id),
             $lines,
             $pockets,
             $leaves,
@@ -92,7 +86,7 @@ final class ReadPlan
      * @param  Collection<int, stdClass>  $compartments
      * @return list<PlanLeaf>
      */
-    private static function leaves(Collection $compartments): array
+    public static function leaves(Collection $compartments): array
     {
         $inside = $compartments->where('kind', '!=', 'slot')->groupBy('parent_id');
         $leaves = [];
@@ -115,7 +109,8 @@ final class ReadPlan
 
     private static function pocket(stdClass $one, string $name, string $leaf, int $row): PlanPocket
     {
-        return new PlanPocket($one->pocket_id, $name, $leaf, $row, (int) $one->column, (int) $one->row_span, (int) $one->column_span);
+        return new PlanPocket($one->pocket_id, $name, $leaf, $row, (int) $one->column, (int) $one->row_span, (int) $one->column_span,
+            $one->caution, $one->properties === '' ? [] : explode(',', $one->properties), $one->looked_for);
     }
 
     private function policy(stdClass $edition): CheckPolicy
@@ -124,12 +119,7 @@ final class ReadPlan
             ExpiryPolicy::from($edition->expiry),
             (int) $edition->margin_days,
             (int) $edition->grace_days,
-            match ($edition->every_unit) {
-                'months' => Interval::months((int) $edition->every_count),
-                'weeks' => Interval::weeks((int) $edition->every_count),
-                'days' => Interval::days((int) $edition->every_count),
-                default => null,
-            },
+            CheckPolicy::interval($edition->every_unit, $edition->every_count === null ? null : (int) $edition->every_count),
             array_values(DB::table('design_seasons')->where('design_edition_id', $edition->id)->orderBy('month_day')->pluck('month_day')
                 ->map(SeasonDay::of(...))->all()),
             (bool) $edition->before_events,
@@ -149,34 +139,41 @@ final class ReadPlan
             ->orderByRaw('design_edition_id IS NOT NULL')->orderBy('position')->get()
             ->reject(static fn (stdClass $line): bool => in_array($line->code, $off, true));
         [$entries, $named] = $this->entries($rows->pluck('id')->all());
-        $places = DB::table('placements')->where('design_edition_id', $edition->id)->orderBy('position')->get()
-            ->filter(static fn (stdClass $place): bool => isset($pockets[$place->pocket_id]))->groupBy('line_code');
-        $lines = [];
-        // A line that the edition does not place stands beside the line before it: nothing is asked for without a pocket.
-        [$pocket, $order] = [array_key_first($pockets), 0];
-        foreach ($rows as $index => $line) {
-            $place = $places->get($line->code)?->first();
-            [$pocket, $order] = $place === null ? [$pocket, $order] : [$place->pocket_id, (int) $place->position];
-            $lines[] = [$order, $index, new KitPlanLine(
-                $line->id,
-                self::asked($line, $entries[$line->id] ?? []),
-                $line->need,
-                $pocket,
-                $line->reason,
-                $line->list_id,
-                $place?->from_day === null ? null : Day::of($place->from_day),
-            )];
-        }
-        usort($lines, static fn (array $one, array $other): int => [$one[0], $one[1]] <=> [$other[0], $other[1]]);
+        $placements = DB::table('placements')->where('design_edition_id', $edition->id)->orderBy('position')->get();
+        // Asked only where something waits: most plans are read without.
+        $begun = $placements->contains(static fn (stdClass $one): bool => $one->waits_for !== null) ? self::begun($edition->design_id) : [];
 
-        return [array_map(static fn (array $one): KitPlanLine => $one[2], $lines), $named];
+        return [PlanLines::of($rows, $entries, $placements, $pockets, $begun), $named];
+    }
+
+    /** @return array<array-key, string> the day on which what a line of the design waits for began, by its code */
+    public static function begun(string $designId): array
+    {
+        return array_map(strval(...), DB::table('line_switches')->where('design_id', $designId)->whereNull('ended_on')->orderBy('id')
+            ->pluck('on_day', 'line_code')->all());
+    }
+
+    /** @param  stdClass  $list  a row of the table, whatever of it was read */
+    public static function keptList(stdClass $list, string $edition): KeptList
+    {
+        return new KeptList(
+            $list->list_id ?? $list->id, $list->list_code ?? $list->code, $list->title, $list->size, $edition, $list->basis, $list->origin,
+            $list->confirmed_at !== null,
+        );
+    }
+
+    /** @return list<ItemClass> the excluded classes of a list */
+    public function excluded(string $listId): array
+    {
+        return array_values(DB::table('list_exclusions')->where('list_id', $listId)->orderBy('id')->pluck('class')
+            ->map(static fn (string $class): ItemClass => new ItemClass($class))->all());
     }
 
     /**
      * @param  array<array-key, mixed>  $lines  ids
      * @return array{array<string, list<Accepted>>, list<string>} what each line accepts, and the codes of items that they name
      */
-    private function entries(array $lines): array
+    public function entries(array $lines): array
     {
         $minima = [];
         $entries = [];
@@ -198,20 +195,5 @@ final class ReadPlan
         }
 
         return [$entries, array_values(array_unique($named))];
-    }
-
-    /** @param  list<Accepted>  $accepts */
-    private static function asked(stdClass $line, array $accepts): Line
-    {
-        if ($accepts === []) {
-            throw new LogicException("The line {$line->need} ({$line->code}) accepts nothing: no list is saved so.");
-        }
-        $rank = Rank::from($line->rank);
-
-        return $line->total_quantity === null
-            ? Line::counted($line->code, $rank, $accepts, (int) $line->quantity, (bool) $line->anyone_may_use)
-            : Line::totalled(
-                $line->code, $rank, $accepts, new Total($line->total_measure, Quantity::of($line->total_quantity)), (bool) $line->anyone_may_use,
-            );
     }
 }

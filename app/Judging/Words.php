@@ -36,12 +36,12 @@ final class Words
             return self::word($judged->verdict()).'. Two looks at this kit disagree: do a full check.';
         }
         $next = self::date((string) $judged->judgement->assignment->policy->nextCheck);
-        $unmet = count(
-            array_filter(
-                $judged->judgement->lines,
-                static fn (LineOutcome $line): bool => $line->isShortAfterReserve && $line->line->rank->value === 'required',
-            ),
-        );
+        $unmet = count(array_filter(
+            $judged->judgement->lines,
+            static fn (LineOutcome $line): bool => $line->isShortAfterReserve && $line->line->rank->value === 'required',
+        ));
+        $planned = $judged->plan->notYetAsked($judged->judgement->assignment->asOf);
+        $more = $planned === 0 ? '' : ' Not yet covered: '.self::number($planned, 'planned line').'.';
 
         return match ($judged->judgement->standing()) {
             Verdict::Ready => "Ready. Everything on the list is there, and in date until the next check on {$next}.",
@@ -49,7 +49,7 @@ final class Words
             Verdict::NoRequirement => 'No requirement set: its list asks for nothing that is critical or required.',
             Verdict::Limited => 'Limited. '.self::number($unmet, 'required line').' cannot be met with what is in the kit.',
             Verdict::NotReady => 'Not ready. Do not use this kit: '.self::number($count(Severity::Stop), 'critical fault').'.',
-        };
+        }.$more;
     }
 
     public static function word(Verdict $verdict): string

@@ -10,6 +10,7 @@ use App\Designs\Http\DesignEditionRef;
 use App\Judging\Judged;
 use App\Judging\KitJudge;
 use App\Judging\KitPlan;
+use App\Judging\KitPlanLine;
 use App\Judging\PlanLeaf;
 use App\Judging\PlanPart;
 use App\Judging\PlanPocket;
@@ -17,11 +18,14 @@ use App\Judging\Words;
 use App\Kits\Http\BaseResource;
 use App\Kits\Http\ContentResource;
 use App\Kits\Http\DueResource;
+use App\Kits\Http\ExceptionResource;
 use App\Kits\Http\KitResource;
 use App\Kits\Http\LeafResource;
+use App\Kits\Http\LookedForResource;
 use App\Kits\Http\ModuleOf;
 use App\Kits\Http\ModuleResource;
 use App\Kits\Http\PlaceRef;
+use App\Kits\Http\PlannedLine;
 use App\Kits\Http\PocketResource;
 use App\Kits\Http\SealResource;
 use App\Kits\Models\Kit;
@@ -29,7 +33,9 @@ use App\Ledger\Head;
 use App\Ledger\PieceCondition;
 use App\Lists\Http\ListRef;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Due\Seal;
+use stdClass;
 
 /** A kit with its picture, contents, verdict, place and last check. */
 final class ReadKit
@@ -50,6 +56,7 @@ final class ReadKit
         $base = BaseResource::of(Head::read()->base());
         $judged = $this->judge->judge($kit, $today);
         [$last, $notes] = $this->notes->withLastCheck($kit);
+        [$later, $alike] = self::alike($kit, $judged->plan, $today);
 
         return new KitResource(
             $kit->id,
@@ -58,7 +65,7 @@ final class ReadKit
             $judged->plan->code,
             $judged->plan->name,
             new DesignEditionRef($judged->plan->editionId, $judged->plan->number, $judged->plan->list->edition),
-            self::laterEdition($judged->plan),
+            $later,
             $kit->parent === null ? null : new ModuleOf($kit->parent->code, $kit->parent->name),
             self::modules($judged->plan),
             self::list($judged->plan),
@@ -76,16 +83,9 @@ final class ReadKit
             $this->contents($judged),
             $last,
             $notes,
+            self::planned($judged->plan, Day::of($today)),
+            ...$alike,
         );
-    }
-
-    private static function laterEdition(KitPlan $plan): ?DesignEditionRef
-    {
-        $later = DB::table('design_editions')->join('lists', 'lists.id', '=', 'design_editions.list_id')
-            ->where('design_id', $plan->designId)->where('number', '>', $plan->number)->whereNotNull('published_at')
-            ->orderByDesc('number')->first(['design_editions.id', 'number', 'lists.edition']);
-
-        return $later === null ? null : new DesignEditionRef($later->id, (int) $later->number, $later->edition);
     }
 
     private static function seal(Kit $kit): SealResource
@@ -108,6 +108,45 @@ final class ReadKit
             $part->kit?->code, $part->kit?->id, $part->kit->name ?? $part->plan->name, $slots[$part->slotId ?? ''] ?? null,
             $part->plan->policy->sealed, $part->kit === null ? null : self::seal($part->kit), $part->kit?->last_full_on,
         ), array_slice($plan->parts, 1));
+    }
+
+    /** @return list<PlannedLine> what its design plans and does not ask for yet */
+    private static function planned(KitPlan $plan, Day $today): array
+    {
+        return array_values(array_map(static fn (KitPlanLine $line): PlannedLine => new PlannedLine(
+            $line->code(), $line->need, $line->pocketId, $line->from === null ? null : (string) $line->from, $line->waitsFor,
+        ), array_filter($plan->lines, static fn (KitPlanLine $line): bool => ! $line->isAskedOn($today))));
+    }
+
+    /**
+     * How it stands to its design, read at once.
+     *
+     * @return array{DesignEditionRef|null, array{string|null, list<string>, ExceptionResource|null}} a later edition; what it is set to, what
+     *                                                                                                it may be set to, how it differs on purpose
+     */
+    private static function alike(Kit $kit, KitPlan $plan, string $today): array
+    {
+        $none = 'NULL AS reason, NULL AS ends_on, NULL AS made_on, NULL AS maker';
+        $rows = DB::table('configurations')->where('design_edition_id', $kit->design_edition_id)
+            ->selectRaw("'configuration' AS what, configurations.id, configurations.name, {$none}")
+            ->unionAll(DB::table('kit_exceptions')->join('users', 'users.id', '=', 'kit_exceptions.made_by_id')->where('kit_id', $kit->id)
+                ->whereNull('ended_on')->selectRaw("'exception', kit_exceptions.id, kit_exceptions.name, reason, ends_on, made_on, users.name"))
+            ->unionAll(DB::table('design_editions')->join('lists', 'lists.id', '=', 'design_editions.list_id')
+                ->where('design_id', $plan->designId)->where('number', '>', $plan->number)->whereNotNull('published_at')
+                ->selectRaw("'later', design_editions.id, lists.edition, number, NULL, NULL, NULL"))
+            ->get()->groupBy('what');
+        $later = $rows->get('later')?->sortByDesc(static fn (stdClass $row): int => (int) $row->reason)->first();
+        $configurations = $rows->get('configuration')?->sortBy('name')->pluck('name', 'id')->all() ?? [];
+        /** @var stdClass|null $one */
+        $one = $rows->get('exception')?->sortByDesc('ends_on')->first();
+
+        return [$later === null ? null : new DesignEditionRef($later->id, (int) $later->reason, $later->name), [
+            isset($configurations[$kit->configuration_id ?? '']) ? (string) $configurations[$kit->configuration_id ?? ''] : null,
+            array_values(array_map(strval(...), $configurations)),
+            $one === null ? null : new ExceptionResource(
+                $one->id, $one->name, $one->reason, $one->ends_on, $one->maker, $one->made_on, $one->ends_on < $today,
+            ),
+        ]];
     }
 
     public function due(Judged $judged): DueResource
@@ -150,13 +189,29 @@ final class ReadKit
                 $leaf->name,
                 array_map(
                     static fn (PlanPocket $pocket): PocketResource => new PocketResource(
-                        $pocket->id, $pocket->name, $pocket->row, $pocket->column, $pocket->rowSpan, $pocket->columnSpan,
+                        $pocket->id, $pocket->name, $pocket->row, $pocket->column, $pocket->rowSpan, $pocket->columnSpan, $pocket->caution,
+                        $pocket->properties, self::lookedFor($plan, $pocket),
                     ),
                     $leaf->pockets,
                 ),
             ),
             $plan->leaves,
         );
+    }
+
+    /** @return list<LookedForResource> */
+    private static function lookedFor(KitPlan $plan, PlanPocket $pocket): array
+    {
+        $looked = [];
+        foreach ($plan->lines as $line) {
+            $own = substr($line->code(), (int) strrpos(".{$line->code()}", '.'));
+            $isOfPart = str_contains($pocket->id, '.') === str_contains($line->code(), '.');
+            if ($isOfPart && $line->pocketId !== null && in_array($own, $pocket->lookedFor, true)) {
+                $looked[] = new LookedForResource($line->need, $plan->pocketName($line->pocketId));
+            }
+        }
+
+        return $looked;
     }
 
     /** @return list<ContentResource> */

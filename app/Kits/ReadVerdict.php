@@ -7,10 +7,12 @@ namespace App\Kits;
 use App\Catalogue\Catalogue;
 use App\Judging\Judged;
 use App\Judging\KitPlanLine;
+use App\Judging\PlanShare;
 use App\Judging\Reason;
 use App\Judging\Words;
 use App\Kits\Http\LineResource;
 use App\Kits\Http\ReasonResource;
+use App\Kits\Http\ShareResource;
 use App\Kits\Http\ShiftVerdictResource;
 use App\Kits\Http\VerdictResource;
 use App\People\Shifts;
@@ -71,10 +73,12 @@ final class ReadVerdict
             $line->need,
             $item?->purpose,
             $item?->caution,
+            $item?->told_from,
             $line->asked->rank->value,
             $line->reason,
             $line->pocketId,
             $code,
+            $item->class ?? $line->asked->accepts[0]->class?->name,
             $item?->name,
             $item->count_unit ?? 'each',
             self::amount($outcome->required),
@@ -84,6 +88,7 @@ final class ReadVerdict
             $this->state($judged, $outcome),
             $shown->elsewhere($line->code()),
             $this->accepted($line),
+            array_map(static fn (PlanShare $share): ShareResource => new ShareResource($share->pocketId, $share->quantity), $line->shares),
         );
     }
 

@@ -76,6 +76,6 @@ final class ShownUnder
 
     private function livesBeside(string $line, int $row): bool
     {
-        return $this->judged->plan->line($line)->pocketId === $this->judged->rows[$row]->pocketId;
+        return $this->judged->plan->line($line)->livesIn($this->judged->rows[$row]->pocketId);
     }
 }

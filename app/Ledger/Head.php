@@ -28,6 +28,17 @@ final readonly class Head
         return self::of(DB::table('ledger_head')->where('id', 1)->first());
     }
 
+    /**
+     * Which record this is: the id of the last restore from a backup, empty before the first. An epoch's number alone would not tell: two
+     * restores of one backup begin the same.
+     */
+    public static function record(): string
+    {
+        $id = DB::table('operations')->where('kind', OperationKind::Restore->value)->orderByDesc('number')->value('id');
+
+        return is_string($id) ? $id : '';
+    }
+
     /** Held for this transaction: whoever writes takes their turn. */
     public static function lock(): self
     {

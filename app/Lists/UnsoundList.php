@@ -20,8 +20,12 @@ final class UnsoundList
     {
     }
 
-    /** @throws ValidationException at each line that the core refuses */
-    public function refuse(ListContent $content, string $field): void
+    /**
+     * @param  string  $lines  what the lines are called where they were sent
+     *
+     * @throws ValidationException at each line that the core refuses
+     */
+    public function refuse(ListContent $content, string $field, string $lines = 'lines'): void
     {
         $errors = [];
         $codes = [];
@@ -32,7 +36,7 @@ final class UnsoundList
         }
         foreach ($content->lines as $index => $line) {
             foreach ($line->accepts as $place => $entry) {
-                $at = "{$field}lines.{$index}.accepts.{$place}";
+                $at = "{$field}{$lines}.{$index}.accepts.{$place}";
                 if ($entry->item !== null) {
                     $codes[] = $entry->item;
                     if ($this->catalogue->item($entry->item) === null) {
@@ -44,13 +48,13 @@ final class UnsoundList
             }
         }
         if ($errors === []) {
-            $errors = $this->refusedByTheCore($content, array_values(array_unique($codes)), $field);
+            $errors = $this->refusedByTheCore($content, array_values(array_unique($codes)), $field, $lines);
         }
         if ($errors === []) {
             foreach ($content->lines as $index => $line) {
                 foreach ($this->neverFor->faultsOf($line->accepts) as $place => $fault) {
                     $key = $line->accepts[$place]->item === null ? 'class' : 'item';
-                    $errors["{$field}lines.{$index}.accepts.{$place}.{$key}"][] = $fault;
+                    $errors["{$field}{$lines}.{$index}.accepts.{$place}.{$key}"][] = $fault;
                 }
             }
         }
@@ -65,7 +69,7 @@ final class UnsoundList
      * @param  list<string>  $codes
      * @return array<string, list<string>>
      */
-    private function refusedByTheCore(ListContent $content, array $codes, string $field): array
+    private function refusedByTheCore(ListContent $content, array $codes, string $field, string $lines): array
     {
         try {
             KitReader::read(Json::read(Json::write([
@@ -81,7 +85,8 @@ final class UnsoundList
         } catch (InvalidDocument $refused) {
             $errors = [];
             foreach ($refused->problems as $problem) {
-                $errors[$field.str_replace('/', '.', preg_replace('#^/list/#', '', $problem->path) ?? '')][] = $problem->message;
+                $path = preg_replace(['#^/list/#', '#^lines#'], ['', $lines], $problem->path) ?? '';
+                $errors[$field.str_replace('/', '.', $path)][] = $problem->message;
             }
 
             return $errors;

@@ -25,6 +25,8 @@ use Sarcina\Core\Format\KitDocument;
  */
 final class WriteList
 {
+    private const AT_ONCE = 500;
+
     public function __construct(
         private readonly UnsoundList $unsound,
         private readonly Classes $classes,
@@ -116,16 +118,26 @@ final class WriteList
             $list->exclusions()->create(['class' => $class]);
         }
         $named = $content->excludes;
-        $codes = [];
+        [$codes, $entries, $changed] = [[], [], []];
         foreach ($content->lines as $position => $written) {
             $codes[] = $written->code;
             $known = $before->get($written->code);
             $line = $known ?? new Line(['list_id' => $list->id]);
-            $was = $known === null ? null : self::asText($known);
+            $isSame = $known !== null && LineContent::of($known)->document() === $written->document();
+            $was = $known === null || $isSame ? null : self::asText($known);
             $line->fill(['position' => $position, ...$written->columns()])->save();
-            $this->entries($line, $written->accepts, $items);
+            if (! $isSame && $known !== null) {
+                self::removeEntries($line);
+            }
+            $entries = $isSame ? $entries : [...$entries, $line->id => $written->accepts];
             array_push($named, ...array_filter(array_column($written->accepts, 'class')));
-            if ($was !== null && $was !== self::asText($line->load(['entries.item', 'entries.minima']))) {
+            if ($was !== null) {
+                $changed[$line->id] = [$line, $was];
+            }
+        }
+        self::insertEntries($entries, $items);
+        foreach ($changed as [$line, $was]) {
+            if ($was !== self::asText($line->load(['entries.item', 'entries.minima']))) {
                 // What was compared is no longer what stands there.
                 $list->confirmations()->where('line_code', $line->code)->delete();
             }
@@ -142,8 +154,7 @@ final class WriteList
     /** A line with all that belongs to it. */
     public static function remove(Line $line): void
     {
-        DB::table('line_entry_minima')->whereIn('line_entry_id', $line->entries()->pluck('id'))->delete();
-        $line->entries()->delete();
+        self::removeEntries($line);
         $line->delete();
     }
 
@@ -153,16 +164,45 @@ final class WriteList
      */
     public function entries(Line $line, array $accepts, array $items): void
     {
+        self::removeEntries($line);
+        self::insertEntries([$line->id => $accepts], $items);
+    }
+
+    private static function removeEntries(Line $line): void
+    {
         DB::table('line_entry_minima')->whereIn('line_entry_id', $line->entries()->pluck('id'))->delete();
         $line->entries()->delete();
-        foreach ($accepts as $position => $entry) {
-            $made = $line->entries()->create([
-                'position' => $position, 'item_id' => $entry->item === null ? null : $items[$entry->item],
-                'class' => $entry->class,
-            ]);
-            foreach ($entry->min as $measure => $quantity) {
-                $made->minima()->create(['measure' => $measure, 'quantity' => $quantity]);
+    }
+
+    /**
+     * Many at once: a list may name thousands.
+     *
+     * @param  array<string, list<EntryContent>>  $accepts  by line
+     * @param  array<string, string>  $items  ids by code
+     */
+    private static function insertEntries(array $accepts, array $items): void
+    {
+        $rows = [];
+        foreach ($accepts as $line => $entries) {
+            foreach ($entries as $position => $entry) {
+                $rows[] = [
+                    'line_id' => $line, 'position' => $position, 'item_id' => $entry->item === null ? null : $items[$entry->item],
+                    'class' => $entry->class,
+                ];
             }
+        }
+        foreach (array_chunk($rows, self::AT_ONCE) as $some) {
+            DB::table('line_entries')->insert($some);
+        }
+        $withMinima = array_filter($accepts, static fn (array $entries): bool => array_filter(array_column($entries, 'min')) !== []);
+        $minima = [];
+        foreach (DB::table('line_entries')->whereIn('line_id', array_keys($withMinima))->get(['id', 'line_id', 'position']) as $made) {
+            foreach ($withMinima[$made->line_id][$made->position]->min as $measure => $quantity) {
+                $minima[] = ['line_entry_id' => $made->id, 'measure' => $measure, 'quantity' => $quantity];
+            }
+        }
+        foreach (array_chunk($minima, self::AT_ONCE) as $some) {
+            DB::table('line_entry_minima')->insert($some);
         }
     }
 

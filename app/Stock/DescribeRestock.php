@@ -90,7 +90,7 @@ final class DescribeRestock
         return new TakeResource(
             $step, $after, $row->pocketId, $row->item, $this->catalogue->name($row->item), $this->catalogue->item($row->item)?->caution,
             $row->lotId, $row->lot, $row->expires, self::goodUntil($row->expires), $condition->condition->value, $condition->openedOn,
-            $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard',
+            $row->quantity, $row->because->value, $row->toStore ? 'store' : 'discard', $this->catalogue->item($row->item)?->class,
         );
     }
 
@@ -100,7 +100,7 @@ final class DescribeRestock
             $step, $row->line, $row->need, $row->pocketId, $row->item, $this->catalogue->name($row->item),
             $this->catalogue->item($row->item)?->caution,
             $row->lotId, $row->lot, $row->expires, self::goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
-            $row->accepts,
+            $row->accepts, $this->catalogue->item($row->item)?->class,
         );
     }
 
@@ -117,7 +117,7 @@ final class DescribeRestock
             if ($last === null || ! $last->isBefore($today)) {
                 $lots[] = new ShelfLot(
                     $lot->item, $this->catalogue->name($lot->item), $this->catalogue->item($lot->item)?->caution, $row->lotId, $lot->lot,
-                    $lot->expires?->text, self::goodUntil($lot->expires?->text), $lot->quantity,
+                    $lot->expires?->text, self::goodUntil($lot->expires?->text), $lot->quantity, $this->catalogue->item($lot->item)?->class,
                 );
             }
         }

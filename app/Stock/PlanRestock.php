@@ -181,11 +181,13 @@ final class PlanRestock
             $row = $rows[$pick->row];
             $left[$row] -= $pick->quantity;
             $pieces -= $pick->quantity;
-            $puts[] = new PlannedIn(
-                $want->line?->id, $want->line?->rank, $this->need($judged, $want), $this->pocket($judged, $want), $code,
-                $stock[$row]->lotId, $pick->from->lot,
-                $pick->from->expires?->text, $pick->quantity, $pick->shortDated, $want->item !== null && $want->item !== $code, $choices,
-            );
+            foreach (IntoPockets::of($judged, $want, $this->pocket($judged, $want), $pick->quantity, $puts) as [$pocket, $quantity]) {
+                $puts[] = new PlannedIn(
+                    $want->line?->id, $want->line?->rank, $this->need($judged, $want), $pocket, $code,
+                    $stock[$row]->lotId, $pick->from->lot,
+                    $pick->from->expires?->text, $quantity, $pick->shortDated, $want->item !== null && $want->item !== $code, $choices,
+                );
+            }
         }
 
         return $pieces;

@@ -70,12 +70,20 @@ final class Find
     {
         $byName = $words->among(DB::table('items'), 'name')->limit(self::MANY)->select('id');
         $byCode = DB::table('items')->where('code', 'like', $words->beginning())->orderBy('code')->limit(self::EACH)->select('id');
-        $items = DB::table('items')->joinSub($byName->union($byCode), 'found', 'found.id', '=', 'items.id')
-            ->orderByRaw('name LIKE ? DESC', [$words->beginning()])->orderBy('name')->limit(self::EACH)->get(['code', 'name', 'purpose']);
+        $byOther = DB::table('item_names')->where('name', 'like', $words->beginning())->orderBy('name')->limit(self::EACH)->select('item_id as id');
+        $items = DB::table('items')->joinSub($byName->union($byCode)->union($byOther), 'found', 'found.id', '=', 'items.id')
+            ->orderByRaw('name LIKE ? DESC', [$words->beginning()])->orderBy('name')->limit(self::EACH)->get(['items.id', 'code', 'name', 'purpose']);
+        $others = DB::table('item_names')->whereIn('item_id', $items->pluck('id')->all())->where('name', 'like', $words->beginning())
+            ->orderBy('name')->get(['item_id', 'name', 'region'])->keyBy('item_id');
 
         return array_values(
             $items
-                ->map(static fn (object $item): FoundResource => new FoundResource('item', $item->name, $item->purpose, "/items/{$item->code}"))
+                ->map(static function (object $item) use ($others): FoundResource {
+                    $other = $others->get($item->id);
+                    $called = $other === null ? '' : "Called “{$other->name}”".($other->region === null ? '' : " in {$other->region}").'. ';
+
+                    return new FoundResource('item', $item->name, "{$called}{$item->purpose}", "/items/{$item->code}");
+                })
                 ->all(),
         );
     }

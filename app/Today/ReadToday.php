@@ -47,7 +47,8 @@ final class ReadToday
     {
     }
 
-    public function __invoke(string $today, int $page, Whose $whose): TodayResource
+    /** @param  array{string, CarbonImmutable|null}|null  $backup  what is wrong with the backups, where who asks has to see to them */
+    public function __invoke(string $today, int $page, Whose $whose, ?array $backup): TodayResource
     {
         [$counts, $beingJudged, $overdue, $inAll] = $this->count($today);
         $rows = $this->work(($page - 1) * self::PAGE, $whose);
@@ -73,6 +74,8 @@ final class ReadToday
             ]),
             $beingJudged,
             $this->workers->silentSince(),
+            $backup[0] ?? null,
+            ($backup[1] ?? null)?->toIso8601ZuluString(),
             $overdue,
             array_values($rows->map(fn (stdClass $row): WorkResource => $this->row($row, $findings, $today))->all()),
             $inAll,

@@ -30,6 +30,9 @@ final class CatalogueLoader
                 'keeps_as_reserve' => $row['reserve'] === 'y', 'only_for_trained' => $row['only_for_trained'] === 'y', 'purpose' => $row['purpose'],
                 'caution' => $row['caution'] ?: null, 'allergy' => $row['allergy'] ?: null,
                 ...self::storage($row['storage']), ...self::openedLife($row['opened']),
+                'layer' => $row['layer'] ?: null, 'start_minutes' => $row['start_minutes'] === '' ? null : (int) $row['start_minutes'],
+                'staging' => $row['staging'] ?: null, 'keep_dry' => $row['keep_dry'] === 'y', 'has_latex' => $row['latex'] === 'y',
+                'bulk_ml' => $row['bulk_ml'] === '' ? null : (int) $row['bulk_ml'],
             ]);
             foreach (self::parts($row['measures'], ';') as $measure) {
                 [$name, $quantity] = explode('=', $measure);
@@ -43,6 +46,17 @@ final class CatalogueLoader
         foreach ($rows as $row) {
             foreach (self::parts($row['never_for'], ';') as $class) {
                 DB::table('item_never_for')->insert(['item_id' => $items[$row['code']]->id, 'class' => $class]);
+            }
+            foreach (self::parts($row['told_from'], ';') as $one) {
+                [$other, $by] = explode(':', $one);
+                // Of a part of the catalogue: what it is taken for may not be there.
+                if (isset($items[$other])) {
+                    DB::table('item_told_from')->insert(['item_id' => $items[$row['code']]->id, 'other_id' => $items[$other]->id, 'by' => $by]);
+                }
+            }
+            foreach (self::parts($row['names'], ';') as $one) {
+                [$name, $region] = explode('@', $one);
+                DB::table('item_names')->insert(['item_id' => $items[$row['code']]->id, 'name' => $name, 'region' => $region ?: null]);
             }
             foreach (self::parts($row['stand_ins'], ';') as $position => $standIn) {
                 $items[$row['code']]->standIns()->attach($items[$standIn]->id, ['position' => $position]);

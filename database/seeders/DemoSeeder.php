@@ -8,6 +8,7 @@ use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Assess\Models\ProvisionChoice;
 use App\Catalogue\Catalogue;
+use App\Cope\ShippedEmergencies;
 use App\Designs\Models\Design;
 use App\Designs\PublishEdition;
 use App\Exchange\DesignDocument;
@@ -63,6 +64,7 @@ final class DemoSeeder extends Seeder
         $loader->starters();
         $loader->house();
         $catalogueFiles->classes();
+        app(ShippedEmergencies::class)->fit();
         $this->designs();
         $this->choices();
         $catalogue->forget();
@@ -120,7 +122,7 @@ final class DemoSeeder extends Seeder
                 'code' => $about['code'], 'name' => $about['name'], 'provides' => $about['provides'] ?? null, 'serves' => $about['serves'] ?? null,
             ]);
             $leaves = array_map(static fn (array $leaf): array => [
-                'name' => $leaf['name'], 'pockets' => array_map(DesignDocument::wholePocket(...), $leaf['pockets']),
+                ...DesignDocument::LEAF, ...$leaf, 'pockets' => array_map(DesignDocument::wholePocket(...), $leaf['pockets']),
             ], $about['leaves']);
             $additions = array_map(
                 static fn (array $line, int $index): array => [...ListLoader::document($line), 'id' => 'A'.($index + 1)],
@@ -129,7 +131,7 @@ final class DemoSeeder extends Seeder
             );
             $publish($design, DesignDocument::content(
                 [
-                    'modules' => [], 'grace_days' => 0, 'margin_days' => 14, 'max_mass_g' => null, 'after_use' => true, 'configurations' => [],
+                    ...DesignDocument::DEFAULTS,
                     ...$about,
                     'every' => ['count' => (int) $count, 'unit' => $unit], 'additions' => $additions, 'leaves' => $leaves,
                 ],

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Catalogue\Catalogue;
+use App\Cope\ShippedEmergencies;
 use App\Lists\TakesReference;
 use Illuminate\Database\Seeder;
 
@@ -25,6 +26,7 @@ final class ReferenceSeeder extends Seeder implements TakesReference
         $loader->house(['reference/house-lists.json']);
         $catalogue->classes();
         app(Catalogue::class)->forget();
+        app(ShippedEmergencies::class)->fit();
     }
 
     public function lists(): array

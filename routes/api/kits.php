@@ -31,5 +31,9 @@ Route::get('kits/{kit:code}/adoption', [KitDesignController::class, 'adoption'])
 Route::post('kits/{kit:code}/adoption', [KitDesignController::class, 'adopt'])->can('restock', Kit::class)->name('kits.adopt');
 Route::post('kits/{kit:code}/modules', [KitDesignController::class, 'addModule'])->can('restock', Kit::class)->name('modules.store');
 Route::delete('kits/{kit:code}/modules/{module}', [KitDesignController::class, 'removeModule'])->can('restock', Kit::class)->name('modules.destroy');
+Route::get('kits/{kit:code}/configuration', [KitDesignController::class, 'configuration'])->can('view', Kit::class)->name('kits.configuration');
+Route::put('kits/{kit:code}/configuration', [KitDesignController::class, 'configure'])->can('restock', Kit::class)->name('kits.configure');
+Route::put('kits/{kit:code}/exceptions/{id}', [KitDesignController::class, 'except'])->can('equip', Kit::class)->name('exceptions.make');
+Route::delete('kits/{kit:code}/exceptions/{id}', [KitDesignController::class, 'endException'])->can('equip', Kit::class)->name('exceptions.end');
 Route::post('kits/{kit:code}/judgement', [KitController::class, 'judge'])->can('check', Kit::class)->name('kits.judgement');
 Route::put('kits/{kit:code}/seals/{id}', [KitController::class, 'seal'])->can('restock', Kit::class)->name('seals.store');

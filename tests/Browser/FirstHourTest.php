@@ -51,8 +51,8 @@ final class FirstHourTest extends BrowserTestCase
 
         // A starter list, unconfirmed, packed as it is proposed but for one line that is moved.
         $visit->open('/designs/new')->seeHeading('New design')->choose('List', 'Workplace first aid kits, United Kingdom, small');
-        $visit->fill('Name of the design', 'Office box')->see('First grip');
-        $visit->press('Make design')->seeHeading('Equip a new kit');
+        $visit->fill('Name of the design', 'Office box')->press('Begin packing')->seeHeading('Packing Office box')->see('First grip');
+        $visit->press('Review and publish')->see('Nothing stands in the way.')->press('Publish edition 1')->seeHeading('Equip a new kit');
         $visit->choose('Place', 'Tarn Street, Ground floor')->fill('Code', 'TS-01')->fill('Name', 'Ground floor box')->press('Equip and fill this kit');
         $visit->see('There is no store yet');
 

@@ -20,6 +20,7 @@ final class AccessTest extends TestCase
     /** Who may call what; a route that is not named here fails the test. */
     private const MAY = [
         'device-keys' => self::ALL, 'items.lots' => self::ALL, 'kits' => self::ALL, 'items.choices' => self::ALL, 'items.accepted' => self::ALL, 'notes' => self::ALL, 'checks.answer' => ['lead', 'keeper'], 'lists.choices' => self::ALL, 'stores.show' => self::ALL,
+        'kits.coping' => self::ALL, 'designs.coping' => self::ALL, 'emergencies' => self::ALL, 'emergencies.keep' => ['lead'], 'emergencies.confirm' => ['lead'],
         'shifts' => self::ALL, 'shifts.keep' => ['lead'],
         'today' => self::ALL, 'find' => self::ALL, 'places' => self::ALL, 'items' => self::ALL, 'items.show' => self::ALL, 'lists' => self::ALL, 'designs' => self::ALL,
         'stores' => self::ALL, 'kits.show' => self::ALL, 'kits.history' => self::ALL, 'checks.show' => self::ALL, 'floor' => self::ALL,
@@ -38,7 +39,9 @@ final class AccessTest extends TestCase
         'accounts' => ['lead'], 'accounts.invite' => ['lead'], 'accounts.withdraw' => ['lead'], 'accounts.change' => ['lead'], 'accounts.deactivate' => ['lead'],
         'accounts.activate' => ['lead'], 'accounts.factor' => ['lead'], 'mail' => ['lead'],
         'account' => self::ALL, 'account.password' => self::ALL, 'account.sessions' => self::ALL, 'account.factor.begin' => self::ALL, 'account.factor.set' => self::ALL, 'account.factor.remove' => self::ALL,
-        'designs.layout' => self::ALL, 'designs.make' => ['lead'], 'designs.retire' => ['lead'],
+        'designs.layout' => self::ALL, 'designs.draft' => self::ALL, 'designs.pattern' => ['lead'], 'designs.foresight' => ['lead'], 'designs.effects' => ['lead'],
+        'kits.configuration' => self::ALL, 'kits.configure' => ['lead', 'keeper'], 'exceptions.make' => ['lead'], 'exceptions.end' => ['lead'], 'following' => self::ALL, 'designs.editions' => self::ALL, 'designs.beside' => self::ALL,
+        'designs.begin' => ['lead'], 'designs.end' => ['lead'], 'designs.merging' => ['lead'], 'designs.publish' => ['lead'], 'designs.retire' => ['lead'],
         'places.keep' => ['lead'], 'places.order' => ['lead'], 'places.retire' => ['lead'], 'places.merging' => ['lead'], 'places.merge' => ['lead'],
         'kits.codes' => ['lead'], 'kits.several' => ['lead'], 'kits.change' => ['lead'], 'kits.retire' => ['lead'],
         'stores.keep' => ['lead'], 'stores.retire' => ['lead'], 'stores.work' => ['lead', 'keeper'], 'stores.history' => self::ALL, 'to-buy' => self::ALL,
@@ -128,7 +131,7 @@ final class AccessTest extends TestCase
 
         return '/'.strtr($route->uri(), [
             '{device}' => $this->ulid(), '{user}' => $this->person('member')->id, '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
-            '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
+            '{code}' => 'eye', '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
             '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{account}' => $this->person('member')->id, '{design}' => \App\Designs\Models\Design::query()->firstOrFail()->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use App\Assess\Models\Assessment;
+use Illuminate\Support\Facades\DB;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -26,6 +27,48 @@ final class LimitsTest extends TestCase
             'store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'], 'out' => [], 'in' => array_fill(0, 1500, ['quantity' => 'x']),
         ])->assertUnprocessable()->json('errors');
         $this->assertSame(['in'], array_keys($answer));
+    }
+
+    public function test_a_list_as_long_as_lists_may_be_is_saved_within_two_seconds(): void
+    {
+        $lead = $this->actAs('lead');
+        $id = $lead->postJson('/api/lists', ['code' => 'long-list', 'title' => 'Long list'])->assertCreated()->json('id');
+        $items = array_slice(DB::table('items')->orderBy('code')->pluck('code')->all(), 0, 10);
+        $lines = array_map(static fn (int $at): array => [
+            'code' => "L{$at}", 'need' => "Need {$at}", 'rank' => 'required', 'quantity' => 1, 'total_measure' => null, 'total_quantity' => null, 'reason' => null,
+            'accepts' => array_map(static fn (string $item): array => ['item' => $item], $items),
+        ], range(1, 200));
+        $written = ['base' => 1, 'title' => 'Long list', 'size' => null, 'basis' => 'Made for a test', 'excludes' => [], 'lines' => $lines];
+        foreach ([1, 2] as $base) {
+            $began = hrtime(true);
+            $lead->putJson("/api/lists/{$id}", ['base' => $base] + $written)->assertOk();
+            $ms = (hrtime(true) - $began) / 1e6;
+            fwrite(STDERR, sprintf("\na list of 200 lines with 10 items each is saved in %d ms\n", $ms));
+            $this->assertLessThan(2000, $ms);
+        }
+        $lines[199]['accepts'][9] = ['item' => ''];
+        $lead->putJson("/api/lists/{$id}", ['base' => 3, 'lines' => $lines] + $written)->assertUnprocessable()
+            ->assertJsonPath('errors', ['lines.199.accepts.9.item' => ['Choose an item, or write a class.']]);
+        $lines[199]['accepts'] = array_fill(0, 11, ['item' => $items[0]]);
+        $lead->putJson("/api/lists/{$id}", ['base' => 3, 'lines' => $lines] + $written)->assertUnprocessable()
+            ->assertJsonPath('errors.lines.0', 'At most 2,000 items and classes serve the lines of a list, and these are 2001. Name a class in place of many items.');
+    }
+
+    public function test_many_rows_are_looked_up_at_once(): void
+    {
+        $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
+        $queries = function (int $rows) use ($plan): int {
+            DB::flushQueryLog();
+            DB::enableQueryLog();
+            $this->putJson('/api/kits/QH-07/restocks/'.$this->ulid(), [
+                'store' => $plan['store'], 'begun_at' => now()->toIso8601ZuluString(), 'base' => $plan['base'], 'out' => [], 'in' => array_map(
+                    fn (int $row): array => ['pocket_id' => $plan['in'][0]['pocket_id'], 'lot_id' => $row === 0 ? $plan['in'][0]['lot_id'] : $this->ulid(), 'quantity' => 1], range(0, $rows - 1),
+                ),
+            ])->assertUnprocessable()->assertJsonPath('errors', fn (array $errors): bool => count($errors) === $rows - 1 && $errors['in.1.lot_id'] === ['This lot is not on record.']);
+
+            return count(DB::getQueryLog());
+        };
+        $this->assertSame($queries(2), $queries(100));
     }
 
     public function test_a_question_has_no_body(): void

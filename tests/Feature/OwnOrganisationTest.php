@@ -85,28 +85,19 @@ final class OwnOrganisationTest extends TestCase
     public function test_a_design_is_laid_out_for_a_list_and_kits_are_made_of_it(): void
     {
         $list = DB::table('lists')->where('code', 'walk-pouch')->first();
-        $leaves = $this->actAs('lead')->getJson("/api/lists/{$list->id}/layout")->assertOk()->json();
-        $this->assertSame('First grip', $leaves[0]['pockets'][0]['name'], 'What is critical comes first.');
-        $laid = array_map(static fn (array $leaf): array => ['name' => $leaf['name'], 'pockets' => array_map(
-            static fn (array $pocket): array => ['name' => $pocket['name'], 'lines' => array_column($pocket['lines'], 'code')], $leaf['pockets'],
-        )], $leaves);
-        $body = ['name' => 'Reading room pouch', 'list_id' => $list->id, 'every_weeks' => 12, 'margin_days' => 14, 'empty_mass_g' => 200, 'sealed' => false, 'leaves' => $laid];
-        $id = $this->ulid();
+        $start = $this->actAs('lead')->getJson("/api/lists/{$list->id}/layout")->assertOk()->json();
+        $draft = $start['draft'];
+        $this->assertSame('First grip', $draft['compartments'][1]['name'], 'What is critical comes first.');
+        [$id, $edition] = [$this->ulid(), $this->ulid()];
         foreach ([1, 2] as $time) {
-            $this->putJson("/api/designs/{$id}", $body)->assertNoContent();
+            $this->putJson("/api/designs/{$id}/editions/{$edition}", ['name' => 'Reading room pouch', 'draft' => $draft])->assertOk();
         }
-        $this->assertSame(1, DB::table('designs')->where('name', 'Reading room pouch')->count());
+        $this->assertSame([1, 1], [DB::table('designs')->where('name', 'Reading room pouch')->count(), DB::table('design_editions')->where('design_id', $id)->count()]);
         $place = DB::table('places')->where('name', 'Arid house')->value('id');
         $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-70', 'name' => 'Pouch', 'design_id' => $id, 'place_id' => $place, 'scope' => 'first_aider'])->assertCreated();
         $this->assertSame('not_ready', $this->readKit('QH-70')['verdict']['verdict']);
-        $this->assertSame(array_column($laid, 'name'), array_column($this->readKit('QH-70')['leaves'], 'name'));
-
-        $short = $body;
-        array_pop($short['leaves'][0]['pockets'][0]['lines']);
-        $this->putJson("/api/designs/{$this->ulid()}", $short)->assertUnprocessable()->assertJsonPath('errors.leaves.0', fn (string $text): bool => str_starts_with($text, 'These lines are in no pocket yet: '));
-        $twice = $body;
-        $twice['leaves'][0]['pockets'][0]['lines'][] = $twice['leaves'][0]['pockets'][0]['lines'][0];
-        $this->putJson("/api/designs/{$this->ulid()}", $twice)->assertUnprocessable();
+        $leaves = array_column(array_filter($draft['compartments'], static fn (array $one): bool => $one['parent_id'] === null), 'name');
+        $this->assertSame($leaves, array_column($this->readKit('QH-70')['leaves'], 'name'));
 
         $this->putJson("/api/designs/{$id}/retirement")->assertUnprocessable()->assertJsonPath('errors.design.0', fn (string $text): bool => str_contains($text, 'QH-70'));
         $this->putJson('/api/kits/QH-70/retirement', ['reason' => 'Not needed'])->assertOk();

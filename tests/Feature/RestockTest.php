@@ -132,16 +132,7 @@ final class RestockTest extends TestCase
     public function test_a_line_leaves_to_another_what_only_that_one_can_use(): void
     {
         $list = DB::table('lists')->where('code', 'bs-8599-1/small')->value('id');
-        $layout = $this->actAs('lead')->getJson("/api/lists/{$list}/layout")->assertOk()->json();
-        $design = $this->ulid();
-        $this->putJson("/api/designs/{$design}", [
-            'name' => 'Small box', 'list_id' => $list, 'every_weeks' => 12, 'margin_days' => 14, 'empty_mass_g' => 500, 'sealed' => false,
-            'leaves' => array_map(static fn (array $leaf): array => [
-                'name' => $leaf['name'], 'pockets' => array_map(static fn (array $pocket): array => [
-                    'name' => $pocket['name'], 'lines' => array_column($pocket['lines'], 'code'),
-                ], $leaf['pockets']),
-            ], $layout),
-        ])->assertNoContent();
+        $design = $this->makeDesign($list, 'Small box');
         $this->postJson('/api/kits', [
             'id' => $this->ulid(), 'code' => 'QH-78', 'name' => 'Small box', 'design_id' => $design, 'place_id' => $this->kit('QH-01')->place_id,
             'scope' => 'first_aider', 'task' => null,

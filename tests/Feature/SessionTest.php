@@ -90,8 +90,15 @@ final class SessionTest extends TestCase
         $this->actAs('auditor')->get('/api/exports/catalogue')->assertOk();
         $this->get('/api/kits?format=csv')->assertOk();
         $this->putJson('/api/stores/'.$this->ulid(), ['name' => 'Shed'])->assertForbidden();
+        $lead = $this->actAs('lead');
+        $link = $lead->postJson('/api/accounts/invitations', ['name' => 'Ada Fell', 'email' => 'ada@tarn.example', 'role' => 'member', 'by_mail' => false])->assertCreated()->json('link');
+        $lead->putJson('/api/accounts/'.$this->person('member')->id, ['name' => 'Isolde Varga', 'role' => 'auditor'])->assertOk();
+        $lead->putJson('/api/account/password', ['current' => DemoSeeder::PASSWORD, 'password' => 'another secret lantern'])->assertOk();
+        $lead->getJson('/api/stores')->assertOk();
+        $this->postJson('/api/links/'.basename((string) $link), ['name' => '', 'password' => 'a fourth secret lantern'])->assertOk();
         $said = substr((string) file_get_contents($file), strlen($before));
-        foreach (['sign-in refused', 'signed in', 'signed out', 'exported', 'GET api/kits', 'GET api/exports/catalogue', 'refused', $this->person('keeper')->id] as $word) {
+        $this->assertStringNotContainsString('api/stores"', $said, 'What is only read is not written down.');
+        foreach (['invited', 'ada@tarn.example', 'account changed', 'role changed', '"to":"auditor"', 'password changed', 'account made', 'sign-in refused', 'signed in', 'signed out', 'exported', 'GET api/kits', 'GET api/exports/catalogue', 'refused', $this->person('keeper')->id] as $word) {
             $this->assertStringContainsString($word, $said);
         }
         $this->assertStringNotContainsString('secret', $said);

@@ -124,8 +124,9 @@ final class TransactionTest extends TestCase
         $error = new QueryException('mariadb', 'select 1', [], $error);
         $write = $this->answer('PUT', $error)->assertStatus(503)->assertHeader('Retry-After')->assertHeader('Content-Type', 'application/problem+json')->json();
         $this->assertStringContainsString('It is not known whether this was recorded', $write['detail']);
+        $this->assertSame($code === 1114, str_contains($write['title'], 'disk of the server is full'));
         $this->assertStringNotContainsString('Nothing was recorded', (string) json_encode($write));
-        $this->assertStringNotContainsString('recorded', $this->answer('GET', $error)->assertStatus(503)->json('detail'));
+        $this->assertStringNotContainsString('was recorded', $this->answer('GET', $error)->assertStatus(503)->json('detail'));
     }
 
     public function test_another_fault_claims_nothing_either(): void

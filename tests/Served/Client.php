@@ -51,6 +51,12 @@ final class Client
         return $this->finish($this->request('PUT', $path, $body));
     }
 
+    /** @return array{status: int, body: array<string, mixed>, headers: string} */
+    public function delete(string $path): array
+    {
+        return $this->finish($this->request('DELETE', $path));
+    }
+
     /** @param  array<string, mixed>|null  $body */
     public function request(string $method, string $path, ?array $body = null, bool $withToken = true): CurlHandle
     {

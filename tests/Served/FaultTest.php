@@ -11,8 +11,10 @@ final class FaultTest extends ServedTestCase
     {
         $this->diesInTheMiddle('QH-01', function (): void {
             $master = (int) file_get_contents($this->var().'/run/fpm.pid');
-            foreach (explode("\n", trim((string) shell_exec("pgrep -P {$master}"))) as $worker) {
-                posix_kill((int) $worker, SIGKILL);
+            $workers = array_filter(array_map(intval(...), explode("\n", trim((string) shell_exec("pgrep -P {$master}")))));
+            $this->assertNotSame([], $workers, 'PHP does not run.');
+            foreach ($workers as $worker) {
+                posix_kill($worker, SIGKILL);
             }
         });
     }
@@ -22,8 +24,9 @@ final class FaultTest extends ServedTestCase
         $this->diesInTheMiddle('QH-02', function (): void {
             $pid = (int) file_get_contents($this->var().'/run/db.pid');
             posix_kill($pid, SIGKILL);
+            // Nobody starts it again but its keeper.
             $this->waitFor(static fn (): bool => ! posix_kill($pid, 0), 'the database to be gone');
-            $this->instance('start_database');
+            $this->waitFor(fn (): bool => $this->databaseAnswers(), 'the database to be there again');
         });
     }
 

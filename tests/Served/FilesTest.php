@@ -61,6 +61,39 @@ final class FilesTest extends TestCase
         $this->assertSame('ours', trim((string) $said));
     }
 
+    public function test_a_keeper_that_was_replaced_or_whose_instance_is_gone_starts_nothing_any_more(): void
+    {
+        foreach (['echo 1 > "$var/run/thing.keeper"', 'rm -r "$var/run"'] as $then) {
+            $script = '. bin/lib/keep.sh; var=$(mktemp -d); mkdir "$var/run"; keep_running thing TERM sleep 600; keeper=$(cat "$var/run/thing.keeper")
+                until [ -s "$var/run/thing.pid" ]; do :; done; child=$(cat "$var/run/thing.pid"); '.$then.'; kill -KILL "$child"
+                for _ in $(seq 100); do kill -0 "$keeper" 2>/dev/null || { echo ended; break; }; read -rt 0.1 <> <(:) || :; done
+                kill -KILL "$keeper" 2>/dev/null; rm -r "$var"';
+            $said = shell_exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && bash -c '.escapeshellarg($script));
+            $this->assertSame('ended', trim((string) $said), $then);
+        }
+    }
+
+    public function test_room_is_looked_for_where_there_is_nothing_yet(): void
+    {
+        $script = 'set -euo pipefail; . bin/lib/instance.sh; folder=$(mktemp -d); check_disk "$folder/none/yet"; [ -d "$folder/none/yet" ] && echo made; rm -r "$folder"; check_disk /proc/none/yet';
+        exec('cd '.escapeshellarg(dirname(__DIR__, 2)).' && bash -c '.escapeshellarg($script).' 2>&1', $said, $exit);
+        $this->assertSame([1, 'made'], [$exit, $said[0] ?? '']);
+        $this->assertStringContainsString('/proc/none/yet cannot be written', $said[1] ?? '', 'It never ends without a word.');
+    }
+
+    public function test_nothing_is_served_by_root(): void
+    {
+        foreach (['nginx', 'fpm', 'db', 'worker', 'clock'] as $name) {
+            $pid = trim((string) file_get_contents(self::ROOT."/test/run/{$name}.pid"));
+            $processes = [$pid, ...array_filter(explode("\n", (string) shell_exec("pgrep -P {$pid}")))];
+            foreach ($processes as $process) {
+                $status = (string) @file_get_contents("/proc/{$process}/status");
+                $this->assertSame(1, preg_match('/^Uid:\s+(\d+)\s+(\d+)/m', $status, $user), "{$name} does not run.");
+                $this->assertNotContains('0', [$user[1], $user[2]], "{$name} runs as root.");
+            }
+        }
+    }
+
     public function test_a_process_that_is_not_of_the_instance_is_never_ended(): void
     {
         $stranger = proc_open(['sleep', '600'], [], $pipes);
@@ -69,6 +102,7 @@ final class FilesTest extends TestCase
         @mkdir(self::ROOT.'/strange/run', 0o700, true);
         foreach (['nginx', 'fpm', 'worker', 'clock', 'db'] as $name) {
             file_put_contents(self::ROOT."/strange/run/{$name}.pid", (string) $pid);
+            file_put_contents(self::ROOT."/strange/run/{$name}.keeper", (string) $pid);
         }
         try {
             [$exit, $said] = OnInstance::run('strange', 'stop_server', 'stop_database');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Served;
 
+use Database\Seeders\DemoSeeder;
+
 final class SecurityTest extends ServedTestCase
 {
     public function test_the_program_its_description_and_what_it_runs_on_are_not_told(): void
@@ -39,12 +41,37 @@ final class SecurityTest extends ServedTestCase
             $this->assertStringContainsString($header, $headers);
         }
         $this->assertStringNotContainsString('x-powered-by', $headers);
-        preg_match_all('/set-cookie: (.*)/', $headers, $cookies);
-        $this->assertNotSame([], $cookies[1]);
-        foreach ($cookies[1] as $cookie) {
-            $this->assertStringContainsString('httponly', $cookie);
-            $this->assertStringContainsString('samesite=strict', $cookie);
-        }
+        $this->assertStringNotContainsString('set-cookie', $headers);
+        $client = new Client($this->url());
+        $entered = strtolower($client->post('/api/session', ['email' => 'member@quillhaven.example', 'password' => DemoSeeder::PASSWORD])['headers']);
+        $this->assertSame(1, preg_match_all('/set-cookie: (.*)/', $entered, $cookies));
+        $this->assertStringContainsString('httponly', $cookies[1][0]);
+        $this->assertStringContainsString('samesite=strict', $cookies[1][0]);
+    }
+
+    public function test_who_only_asks_for_the_page_gets_no_session(): void
+    {
+        $sessions = fn (): int => $this->number('SELECT COUNT(*) FROM sessions');
+        $before = $sessions();
+        $client = new Client($this->url());
+        $this->assertSame(200, $client->get('/')['status']);
+        $this->assertSame(200, $client->get('/kits/QH-01')['status']);
+        $this->assertSame(422, $client->post('/api/session', ['email' => 'nobody@quillhaven.example', 'password' => 'x'])['status']);
+        $this->assertSame($before, $sessions());
+        $this->assertSame(419, $client->post('/api/session', ['email' => 'nobody@quillhaven.example', 'password' => 'x'], false)['status'], 'Another site\'s page cannot send the header.');
+        $client->post('/api/session', ['email' => 'member@quillhaven.example', 'password' => DemoSeeder::PASSWORD]);
+        $this->assertSame($before + 1, $sessions());
+        $this->assertStringContainsString('Max-Age=0', $client->delete('/api/session')['headers']);
+        $this->assertSame($before, $sessions(), 'Who signs out takes it along.');
+    }
+
+    public function test_another_name_than_its_own_leads_nowhere(): void
+    {
+        $asked = curl_init($this->url().'/api/session');
+        assert($asked !== false);
+        curl_setopt_array($asked, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Host: evil.example']]);
+        $this->assertStringNotContainsString('csrf', (string) curl_exec($asked));
+        $this->assertSame(421, curl_getinfo($asked, CURLINFO_RESPONSE_CODE));
     }
 
     public function test_a_request_without_the_token_changes_nothing(): void

@@ -11,14 +11,27 @@ use Tests\Support\OnInstance;
 /** Against the served application: nginx, PHP's process manager and MariaDB as they run, with faults made on purpose. */
 abstract class ServedTestCase extends TestCase
 {
+    /** The instance that is tested: the one that stands ready, or one that a test makes for itself. */
+    protected function instanceName(): string
+    {
+        return 'test';
+    }
+
     protected function url(): string
     {
-        return (string) getenv('SARCINA_TEST_URL');
+        return $this->instanceName() === 'test' ? (string) getenv('SARCINA_TEST_URL') : 'http://127.0.0.1:'.trim((string) file_get_contents($this->var().'/port'));
     }
 
     protected function var(): string
     {
-        return (string) getenv('SARCINA_VAR');
+        return dirname(__DIR__, 2).'/var/'.$this->instanceName();
+    }
+
+    private function sockets(): string
+    {
+        $elsewhere = @file_get_contents($this->var().'/run/sockets');
+
+        return is_string($elsewhere) ? trim($elsewhere) : $this->var().'/run';
     }
 
     protected function signIn(string $who): Client
@@ -33,11 +46,20 @@ abstract class ServedTestCase extends TestCase
     protected function database(): \PDO
     {
         return new \PDO(
-            'mysql:unix_socket='.getenv('SARCINA_TEST_SOCKETS').'/db.sock;dbname=sarcina',
+            "mysql:unix_socket={$this->sockets()}/db.sock;dbname=sarcina",
             (string) posix_getpwuid(posix_getuid())['name'],
             '',
             [\PDO::ATTR_ERRMODE => \PDO::ERRMODE_EXCEPTION],
         );
+    }
+
+    protected function databaseAnswers(): bool
+    {
+        try {
+            return (int) $this->database()->query('SELECT 1')->fetchColumn() === 1;
+        } catch (\PDOException) {
+            return false;
+        }
     }
 
     protected function ulid(): string
@@ -50,11 +72,17 @@ abstract class ServedTestCase extends TestCase
         return (int) $this->database()->query($query)->fetchColumn();
     }
 
-    /** Runs functions of bin/lib/instance.sh on the instance under test. */
-    protected function instance(string ...$functions): void
+    /**
+     * Runs functions of bin/lib on the instance under test.
+     *
+     * @return string what they said
+     */
+    protected function instance(string ...$functions): string
     {
-        [$exit, $said] = OnInstance::run('test', ...$functions);
+        [$exit, $said] = OnInstance::run($this->instanceName(), ...$functions);
         $this->assertSame(0, $exit, implode("\n", $said));
+
+        return implode("\n", $said);
     }
 
     protected function assertLedgerIsWhole(): void
@@ -82,7 +110,8 @@ abstract class ServedTestCase extends TestCase
         $own = ['APP_ENV', 'CACHE_STORE', 'QUEUE_CONNECTION', 'SESSION_DRIVER', 'DB_DATABASE', 'DB_USERNAME', 'LEDGER_CHECKPOINTS'];
 
         return [
-            ...array_diff_key(getenv(), array_flip($own)),
+            ...array_diff_key(getenv(), array_flip([...$own, ...($this->instanceName() === 'test' ? [] : ['DB_PORT'])])),
+            'SARCINA_VAR' => $this->var(),
             ...array_map(fn (string $name): string => "{$this->var()}/{$name}.php", [
                 'APP_CONFIG_CACHE' => 'config', 'APP_ROUTES_CACHE' => 'routes', 'APP_EVENTS_CACHE' => 'events',
             ]),

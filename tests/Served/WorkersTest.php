@@ -21,8 +21,9 @@ final class WorkersTest extends ServedTestCase
 
     public function test_a_worker_that_died_is_started_again(): void
     {
-        $child = fn (): int => (int) file_get_contents($this->var().'/run/worker.child');
+        $child = fn (): int => (int) file_get_contents($this->var().'/run/worker.pid');
         $died = $child();
+        $this->assertGreaterThan(0, $died);
         $this->assertTrue(posix_kill($died, SIGKILL));
         $this->waitFor(static fn (): bool => $child() !== $died && posix_kill($child(), 0), 'another worker to be there');
         $this->database()->exec("UPDATE worker_beats SET beat_at = '2026-01-01 00:00:00'");
@@ -35,7 +36,7 @@ final class WorkersTest extends ServedTestCase
         $silentSince = static fn (): mixed => $lead->get('/api/today')['body']['worker_silent_since'];
         $this->assertFalse(is_string($silentSince()), 'It was heard of within the last minute.');
         $this->instance('stop_workers');
-        $this->assertFileDoesNotExist($this->var().'/run/worker.pid');
+        $this->assertFileDoesNotExist($this->var().'/run/worker.keeper');
         try {
             $this->database()->exec('UPDATE worker_beats SET beat_at = UTC_TIMESTAMP() - INTERVAL 61 SECOND');
             $this->assertTrue(is_string($silentSince()));

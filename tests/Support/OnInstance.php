@@ -13,6 +13,12 @@ final class OnInstance
         'DB_OWNER_PASSWORD', 'LEDGER_CHECKPOINTS', 'APP_CONFIG_CACHE', 'APP_ROUTES_CACHE', 'APP_EVENTS_CACHE',
     ];
 
+    /** @return array<string, string> */
+    public static function environment(): array
+    {
+        return array_diff_key(getenv(), array_flip(self::OWN));
+    }
+
     /** @return array{int, list<string>} how it ended, and what it said */
     public static function run(string $instance, string ...$functions): array
     {

@@ -19,11 +19,11 @@ final class LayerTest extends TestCase
     /** Folders of the core, each leaning only on those before it. */
     private const CORE = [
         'Measure', 'Calendar', 'Kit', 'Lists', 'Flow', 'Check', 'Due', 'Pick', 'Buying', 'Places', 'Staffing',
-        'Provision', 'Advice', 'Format',
+        'Provision', 'Advice', 'Packing', 'Cope', 'Format',
     ];
 
     /** Folders of the page, each leaning only on those before it. */
-    private const PAGE = ['api', 'offline', 'ui', 'session', 'settings', 'lists', 'pack', 'assess', 'exchange', 'restock', 'check', 'today'];
+    private const PAGE = ['api', 'offline', 'ui', 'session', 'settings', 'lists', 'design', 'pack', 'assess', 'exchange', 'restock', 'check', 'today'];
 
     /** @return iterable<string, array{string}> */
     public static function core(): iterable

@@ -10,6 +10,7 @@ use App\Accounts\SecondFactor;
 use App\Accounts\SecurityLog;
 use App\Accounts\SignInGuard;
 use App\Kits\Models\Kit;
+use App\Ledger\Head;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -89,6 +90,7 @@ final class SessionController extends Controller
             $organisation->time_zone ?? 'UTC',
             $organisation?->today() ?? now()->toDateString(),
             $organisation === null,
+            $user === null ? '' : Head::record(),
         );
     }
 

@@ -23,6 +23,8 @@ final readonly class SessionResource
         public string $today,
         #[OA\Property(description: 'whether there is no organisation yet')]
         public bool $needs_setup,
+        #[OA\Property(description: 'which record this is: another one after each restore from a backup; empty until the first, and for nobody')]
+        public string $record,
     ) {
     }
 }

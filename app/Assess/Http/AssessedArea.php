@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Assess\Http;
 
+use App\Support\Http\KnownIds;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -55,7 +56,7 @@ final class AssessedArea extends FormRequest
             'base' => ['required', 'integer', 'min:0'],
             'name' => ['required', 'string', 'max:120'],
             'places' => ['present', 'array', 'max:50'],
-            'places.*' => ['required', 'string', 'distinct', 'exists:places,id'],
+            'places.*' => ['required', 'string', 'distinct', new KnownIds('places', 'There is no such place.')],
             'hangs_at' => ['nullable', 'string', 'max:160'],
             'people' => ['required', 'integer', 'between:0,100000'],
             'hazard' => ['required', 'in:low,high'],

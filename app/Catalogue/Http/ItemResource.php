@@ -72,6 +72,8 @@ final readonly class ItemResource
         #[OA\Property]
         public ?string $allergy,
         #[OA\Property]
+        public HandlingResource $handling,
+        #[OA\Property]
         public int $revision,
         #[OA\Property]
         public string $currency,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue\Http;
 
+use App\Catalogue\ItemHandling;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -106,6 +107,18 @@ use Sarcina\Core\Measure\Unit;
                 items: new OA\Items(type: 'string'),
                 description: 'codes of items that may stand in for it, first choice first',
             ),
+            new OA\Property(property: 'handling', type: 'object', required: ['told_from', 'names'], properties: [
+                new OA\Property(property: 'layer', type: 'string', enum: ['contact', 'absorb', 'hold'], nullable: true),
+                new OA\Property(property: 'start_minutes', type: 'integer', nullable: true),
+                new OA\Property(property: 'staging', type: 'string', nullable: true),
+                new OA\Property(property: 'keep_dry', type: 'boolean'),
+                new OA\Property(property: 'has_latex', type: 'boolean'),
+                new OA\Property(property: 'bulk_ml', type: 'integer', nullable: true),
+                new OA\Property(property: 'told_from', type: 'array', items: new OA\Items(required: ['item', 'by'], properties: [
+                    new OA\Property(property: 'item', type: 'string'), new OA\Property(property: 'by', type: 'string'),
+                ], type: 'object')),
+                new OA\Property(property: 'names', type: 'array', items: new OA\Items(ref: OtherName::class)),
+            ]),
         ],
     ),
 ]
@@ -152,6 +165,7 @@ final class WrittenItem extends FormRequest
             'needs.*.reason' => ['required', 'string', 'max:120'],
             'stand_ins' => ['present', 'array', 'max:20'],
             'stand_ins.*' => ['required', 'string', 'max:60', 'distinct'],
+            ...ItemHandling::rules(),
         ];
     }
 
@@ -171,6 +185,7 @@ final class WrittenItem extends FormRequest
             'packs.*.price.*' => 'Enter the price of the pack, or leave it out.',
             'needs.*.any_of.required' => 'Choose the items beside which it works.',
             'needs.*.reason.required' => 'Say why it does not work without it.',
+            ...ItemHandling::messages(),
         ];
     }
 
@@ -190,7 +205,9 @@ final class WrittenItem extends FormRequest
             ...array_fill_keys($nullable, null),
             'only_for_trained' => false,
             'never_for' => [],
-            ...array_diff_key($valid, ['base' => 0, 'mass' => 0]),
+            ...array_diff_key($valid, ['base' => 0, 'mass' => 0, 'handling' => 0]),
+            // A page from before it was there does not say, and what is there stays.
+            'handling' => isset($valid['handling']) ? [...ItemHandling::NONE, ...(array) $valid['handling']] : null,
             'mass_g' => self::grams((string) $this->validated('mass')),
         ];
 

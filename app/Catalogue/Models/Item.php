@@ -34,6 +34,12 @@ use Sarcina\Core\Kit\Scope;
  * @property int|null $opened_life
  * @property 'days'|'weeks'|'months'|null $opened_life_unit
  * @property string|null $allergy
+ * @property 'contact'|'absorb'|'hold'|null $layer of a dressing: it touches the wound, soaks, or holds the others
+ * @property int|null $start_minutes
+ * @property string|null $staging what is done to it before it is packed
+ * @property bool $keep_dry
+ * @property bool $has_latex
+ * @property int|null $bulk_ml what a piece takes up in a pocket
  * @property int $revision
  * @property Collection<int, Item> $standIns
  * @property Item|null $supersededBy
@@ -58,6 +64,8 @@ final class Item extends Model
             'sterile' => 'boolean',
             'keeps_as_reserve' => 'boolean',
             'only_for_trained' => 'boolean',
+            'keep_dry' => 'boolean',
+            'has_latex' => 'boolean',
         ];
     }
 

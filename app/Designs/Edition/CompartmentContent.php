@@ -15,6 +15,9 @@ final readonly class CompartmentContent
      * @param  string|null  $slotDesign  code of the design of the module that a slot asks for
      * @param  list<PlacedLine>  $lines
      * @param  list<self>  $inside
+     * @param  int|null  $maxMass  grams that it may carry; null: no limit
+     * @param  int|null  $volume  millilitres that it holds; null: not measured
+     * @param  list<string>  $lookedFor  codes of lines that people search here and that live elsewhere
      */
     public function __construct(
         public string $kind,
@@ -32,6 +35,9 @@ final readonly class CompartmentContent
         public ?string $slotDesign = null,
         public array $lines = [],
         public array $inside = [],
+        public ?int $maxMass = null,
+        public ?int $volume = null,
+        public array $lookedFor = [],
     ) {
     }
 
@@ -44,6 +50,7 @@ final readonly class CompartmentContent
         return new self(
             $this->kind, $this->name, $id ?? $this->id, $this->row, $this->column, $this->rowSpan, $this->columnSpan, $this->closure,
             $this->isOutside, $this->isSealed, $this->caution, $this->properties, $this->slotDesign, $lines, $inside,
+            $this->maxMass, $this->volume, $this->lookedFor,
         );
     }
 

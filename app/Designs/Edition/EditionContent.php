@@ -16,6 +16,7 @@ final readonly class EditionContent
      * @param  list<string>  $seasons  days of the year on which its kits are checked, MM-DD
      * @param  list<CompartmentContent>  $leaves
      * @param  list<ConfigurationContent>  $configurations
+     * @param  array<string, string>  $setAside  reasons by what advice is about
      */
     public function __construct(
         public string $listId,
@@ -25,6 +26,7 @@ final readonly class EditionContent
         public array $seasons,
         public array $leaves,
         public array $configurations = [],
+        public array $setAside = [],
     ) {
     }
 
@@ -33,6 +35,7 @@ final readonly class EditionContent
     {
         return new self(
             $this->listId, $policy, $this->additions, $this->modules, $this->seasons, $this->leaves, $this->configurations,
+            $this->setAside,
         );
     }
 
@@ -51,6 +54,7 @@ final readonly class EditionContent
             array_map(static fn (ConfigurationContent $one): ConfigurationContent => new ConfigurationContent(
                 $one->name, array_values(array_intersect($one->lines, $known)), $one->slots,
             ), $this->configurations),
+            $this->setAside,
         );
     }
 

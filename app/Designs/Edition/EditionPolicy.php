@@ -6,6 +6,7 @@ namespace App\Designs\Edition;
 
 use App\Designs\Models\DesignEdition;
 use Sarcina\Core\Kit\ExpiryPolicy;
+use Sarcina\Core\Packing\Wrappers;
 
 /** What an edition of a design asks of its kits beside their contents: mass, dates and when they are checked. */
 final readonly class EditionPolicy
@@ -13,6 +14,10 @@ final readonly class EditionPolicy
     /**
      * @param  int  $emptyMass  grams
      * @param  int|null  $maxMass  grams; null: no limit
+     * @param  int|null  $maxVolume  millilitres
+     * @param  int|null  $maxCost  whole minor units
+     * @param  bool  $latexFree  whether somebody of the team is allergic to latex
+     * @param  Wrappers|null  $wrappers  of what must be fast; null: nobody chose
      * @param  string|null  $everyUnit  months, weeks or days; null where checks go by season or event alone
      */
     public function __construct(
@@ -26,6 +31,10 @@ final readonly class EditionPolicy
         public bool $beforeEvents = false,
         public bool $afterUse = true,
         public bool $sealed = false,
+        public ?int $maxVolume = null,
+        public ?int $maxCost = null,
+        public bool $latexFree = false,
+        public ?Wrappers $wrappers = null,
     ) {
     }
 
@@ -34,6 +43,7 @@ final readonly class EditionPolicy
         return new self(
             $edition->empty_mass_g, $edition->max_mass_g, $edition->expiry, $edition->margin_days, $edition->grace_days,
             $edition->every_unit, $edition->every_count, $edition->before_events, $edition->after_use, $edition->sealed,
+            $edition->max_volume_ml, $edition->max_cost, $edition->latex_free, $edition->wrappers,
         );
     }
 
@@ -44,6 +54,8 @@ final readonly class EditionPolicy
             'empty_mass_g' => $this->emptyMass, 'max_mass_g' => $this->maxMass, 'expiry' => $this->expiry->value,
             'margin_days' => $this->marginDays, 'grace_days' => $this->graceDays, 'every_unit' => $this->everyUnit,
             'every_count' => $this->everyCount, 'before_events' => $this->beforeEvents, 'after_use' => $this->afterUse, 'sealed' => $this->sealed,
+            'max_volume_ml' => $this->maxVolume, 'max_cost' => $this->maxCost, 'latex_free' => $this->latexFree,
+            'wrappers' => $this->wrappers?->value,
         ];
     }
 }

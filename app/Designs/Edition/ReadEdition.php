@@ -22,23 +22,29 @@ final class ReadEdition
             ->get(['compartments.*', 'designs.code as slot_design'])->groupBy('parent_id');
         $lines = DB::table('placements')->where('design_edition_id', $edition->id)->orderBy('position')->get()->groupBy('pocket_id');
 
+        $looked = DB::table('looked_for')->where('design_edition_id', $edition->id)->orderBy('id')->get()->groupBy('pocket_id');
+        /** @var array<string, string> $setAside */
+        $setAside = DB::table('set_aside')->where('design_edition_id', $edition->id)->orderBy('id')->pluck('reason', 'subject')->all();
+
         return new EditionContent(
             $edition->list_id,
             EditionPolicy::of($edition),
             array_values($edition->additions->map(static fn (Line $line): LineContent => LineContent::of($line))->all()),
             array_values($edition->modules->pluck('module')->all()),
             array_values($edition->seasons->pluck('month_day')->all()),
-            self::inside('', $rows, $lines),
+            self::inside('', $rows, $lines, $looked),
             $this->configurations($edition),
+            $setAside,
         );
     }
 
     /**
      * @param  Collection<array-key, Collection<int, stdClass>>  $rows  by what they lie in
      * @param  Collection<array-key, Collection<int, stdClass>>  $lines  by compartment
+     * @param  Collection<array-key, Collection<int, stdClass>>  $looked  by compartment
      * @return list<CompartmentContent>
      */
-    private static function inside(string $parent, Collection $rows, Collection $lines): array
+    private static function inside(string $parent, Collection $rows, Collection $lines, Collection $looked): array
     {
         $here = $rows->get($parent) ?? new Collection;
 
@@ -48,8 +54,11 @@ final class ReadEdition
             $row->properties === '' ? [] : explode(',', $row->properties), $row->slot_design,
             array_values(($lines->get($row->pocket_id) ?? new Collection)->map(static fn (stdClass $line): PlacedLine => new PlacedLine(
                 $line->line_code, $line->quantity === null ? null : (int) $line->quantity, $line->from_day,
+                $line->waits_for,
             ))->all()),
-            self::inside($row->pocket_id, $rows, $lines),
+            self::inside($row->pocket_id, $rows, $lines, $looked),
+            $row->max_mass_g === null ? null : (int) $row->max_mass_g, $row->volume_ml === null ? null : (int) $row->volume_ml,
+            array_values(array_map(strval(...), $looked->get($row->pocket_id)?->pluck('line_code')->all() ?? [])),
         ))->all());
     }
 

@@ -69,7 +69,7 @@ final class ChangedPolicy extends FormRequest
         return new EditionPolicy(
             $now->emptyMass, $now->maxMass, ExpiryPolicy::from($valid['expiry']), $valid['margin_days'], $valid['grace_days'],
             $valid['every_unit'], $valid['every_unit'] === null ? null : $valid['every_count'], $valid['before_events'], $valid['after_use'],
-            $valid['sealed'],
+            $valid['sealed'], $now->maxVolume, $now->maxCost, $now->latexFree, $now->wrappers,
         );
     }
 }

@@ -4,20 +4,21 @@ declare(strict_types=1);
 
 namespace App\Designs\Http;
 
+use App\Designs\BeginLine;
 use App\Designs\ChangePolicy;
-use App\Designs\DesignFromList;
-use App\Designs\Edition\CompartmentContent;
-use App\Designs\Edition\PlacedLine;
-use App\Designs\MakeDesign;
 use App\Designs\Models\Design;
+use App\Designs\ReadBeside;
+use App\Designs\ReadFollowing;
+use App\Designs\ReadWaitingLines;
+use App\Designs\RetireDesign;
 use App\Judging\JudgingVersion;
 use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Kits\ReadKit;
-use App\Lists\Models\KitList;
 use App\Support\Http\Controller;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 
@@ -32,7 +33,7 @@ final class DesignController extends Controller
             content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: DesignResource::class)),
         ),
     ]
-    public function designs(KitPlans $plans, JudgingVersion $version): JsonResponse
+    public function designs(KitPlans $plans, JudgingVersion $version, ReadWaitingLines $readWaiting): JsonResponse
     {
         // Plans that are kept are read at once.
         $version->now();
@@ -40,7 +41,9 @@ final class DesignController extends Controller
         $byDesign = $kits->groupBy(static fn (Kit $kit): string => $kit->edition->design_id);
         $resources = [];
         $designs = Design::query()->where('retired_on', null)->with(['latest.list', 'latest.seasons'])->orderBy('name')->get();
-        $plans->readAhead(array_values(array_filter($designs->map(static fn (Design $design): ?string => $design->latest?->id)->all())));
+        $editions = array_values(array_filter($designs->map(static fn (Design $design): ?string => $design->latest?->id)->all()));
+        $waiting = $readWaiting($editions);
+        $plans->readAhead($editions);
         foreach ($designs as $design) {
             $latest = $design->latest;
             if ($latest === null) {
@@ -60,44 +63,11 @@ final class DesignController extends Controller
                 ReadKit::leaves($plan),
                 count($plan->lines),
                 DesignPolicyResource::of($latest),
+                $waiting[$latest->id] ?? [],
             );
         }
 
         return $this->json($resources);
-    }
-
-    #[OA\Get(path: '/lists/{list}/layout', operationId: 'readLayout', tags: ['designs'])]
-    #[OA\Parameter(name: 'list', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\Response(
-        response: 200,
-        description: 'How its lines may be packed: pockets by class of item, to be changed',
-        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ProposedLeaf::class)),
-    )]
-    public function layout(KitList $list): JsonResponse
-    {
-        $lines = $list->lines()->get()->keyBy('code');
-        $line = static fn (PlacedLine $one): ProposedLine => new ProposedLine(
-            $one->code, $lines[$one->code]->need, $lines[$one->code]->rank->value,
-        );
-        $pocket = static fn (CompartmentContent $one): ProposedPocket => new ProposedPocket($one->name, array_map($line, $one->lines));
-
-        return $this->json(array_map(
-            static fn (CompartmentContent $leaf): ProposedLeaf => new ProposedLeaf($leaf->name, array_map($pocket, $leaf->inside)),
-            DesignFromList::proposal($list),
-        ));
-    }
-
-    #[OA\Put(path: '/designs/{id}', operationId: 'makeDesign', tags: ['designs'], description: 'Makes a design. The id is a ULID made by the page.')]
-    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: '#/components/schemas/NewDesign'))]
-    #[OA\Response(response: 204, description: 'It is there')]
-    #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function make(NewDesignRequest $request, string $id, MakeDesign $make): JsonResponse
-    {
-        abort_unless(Str::isUlid($id), 404);
-        $make($request->design(Str::lower($id)), now());
-
-        return new JsonResponse(null, 204);
     }
 
     #[OA\Put(
@@ -118,13 +88,79 @@ final class DesignController extends Controller
         return new JsonResponse(null, 204);
     }
 
+    #[OA\Get(path: '/choices/editions', operationId: 'readEditionChoices', tags: ['designs'])]
+    #[OA\Response(
+        response: 200, description: 'Published editions of all designs',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: EditionChoice::class)),
+    )]
+    public function editions(ReadBeside $read): JsonResponse
+    {
+        return $this->json($read->choices());
+    }
+
+    #[OA\Get(path: '/beside', operationId: 'readBeside', tags: ['designs'], description: 'Two editions beside each other.')]
+    #[OA\Parameter(name: 'one', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'one_in', in: 'query', required: false, description: 'a configuration', schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'other', in: 'query', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'other_in', in: 'query', required: false, description: 'a configuration', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'What each holds', content: new OA\JsonContent(ref: BesideResource::class))]
+    #[OA\Response(response: 422, description: 'Not two published editions')]
+    public function beside(Request $request, ReadBeside $read): JsonResponse
+    {
+        $text = static fn (string $key): string => $request->string($key)->value();
+
+        return $this->json($read(
+            [Str::lower($text('one')), $text('one_in')], [Str::lower($text('other')), $text('other_in')], $this->today(),
+        ));
+    }
+
+    #[OA\Get(path: '/following', operationId: 'readFollowing', tags: ['designs'])]
+    #[OA\Response(
+        response: 200, description: 'Kits that are to follow a later edition of their design',
+        content: new OA\JsonContent(ref: FollowingResource::class),
+    )]
+    public function following(ReadFollowing $read): JsonResponse
+    {
+        return $this->json($read($this->today()));
+    }
+
+    #[OA\Put(
+        path: '/designs/{design}/lines/{line}/beginning', operationId: 'beginLine', tags: ['designs'],
+        description: 'What a planned line waits for has begun: its kits are asked for it from that day on.',
+    )]
+    #[OA\Parameter(name: 'design', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'line', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: BegunLine::class))]
+    #[OA\Response(response: 204, description: 'Its kits are judged again')]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function begin(BegunLine $request, Design $design, string $line, BeginLine $begin): JsonResponse
+    {
+        $begin->begin(
+            $design, $line, $request->string('on_day')->value(), $request->string('reason')->value(), $this->user($request), now(),
+            $this->today(),
+        );
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Delete(path: '/designs/{design}/lines/{line}/beginning', operationId: 'endLine', tags: ['designs'], description: 'It has ended.')]
+    #[OA\Parameter(name: 'design', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'line', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 204, description: 'Its kits are judged again')]
+    public function end(Request $request, Design $design, string $line, BeginLine $begin): JsonResponse
+    {
+        $begin->end($design, $line, $this->user($request), $this->today());
+
+        return new JsonResponse(null, 204);
+    }
+
     #[OA\Put(path: '/designs/{design}/retirement', operationId: 'retireDesign', tags: ['designs'], description: 'Only one that no kit uses.')]
     #[OA\Parameter(name: 'design', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 204, description: 'It is no longer offered')]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function retire(Design $design, MakeDesign $make): JsonResponse
+    public function retire(Design $design, RetireDesign $retire): JsonResponse
     {
-        $make->retire($design, $this->today());
+        $retire($design, $this->today());
 
         return new JsonResponse(null, 204);
     }

@@ -16,6 +16,7 @@ final readonly class DesignResource
      * @param  list<string>  $kits
      * @param  list<string>  $behind  kits that keep an older edition
      * @param  list<LeafResource>  $leaves
+     * @param  list<WaitingLine>  $waiting
      */
     public function __construct(
         #[OA\Property]
@@ -40,6 +41,8 @@ final readonly class DesignResource
         public int $lines,
         #[OA\Property]
         public DesignPolicyResource $policy,
+        #[OA\Property(items: new OA\Items(ref: WaitingLine::class), description: 'planned without a day')]
+        public array $waiting,
     ) {
     }
 }

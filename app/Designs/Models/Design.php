@@ -30,6 +30,13 @@ final class Design extends Model
 
     protected $guarded = [];
 
+    /** @return list<string> codes of the designs that a slot of this one may ask for */
+    public static function codesBeside(?self $design): array
+    {
+        return array_values(array_map(strval(...), self::query()->where('retired_on', null)
+            ->when($design, static fn ($all) => $all->where('id', '!=', $design?->id))->pluck('code')->all()));
+    }
+
     /** @return HasMany<DesignEdition, $this> */
     public function editions(): HasMany
     {

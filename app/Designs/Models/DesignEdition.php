@@ -12,6 +12,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Sarcina\Core\Kit\ExpiryPolicy;
+use Sarcina\Core\Packing\Wrappers;
 
 /**
  * One edition of a design: an edition of a list and additions, limits and intervals, compartments and the place of each line.
@@ -31,6 +32,10 @@ use Sarcina\Core\Kit\ExpiryPolicy;
  * @property bool $before_events
  * @property bool $after_use
  * @property bool $sealed
+ * @property int|null $max_volume_ml
+ * @property int|null $max_cost
+ * @property bool $latex_free
+ * @property Wrappers|null $wrappers
  * @property string|null $published_at
  * @property Design $design
  * @property KitList $list
@@ -54,6 +59,8 @@ final class DesignEdition extends Model
             'before_events' => 'boolean',
             'after_use' => 'boolean',
             'sealed' => 'boolean',
+            'latex_free' => 'boolean',
+            'wrappers' => Wrappers::class,
         ];
     }
 

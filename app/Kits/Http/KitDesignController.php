@@ -9,14 +9,18 @@ use App\Designs\Http\DesignEditionRef;
 use App\Designs\Models\DesignEdition;
 use App\Designs\ReadAdoption;
 use App\Judging\KitPlans;
+use App\Kits\KeepExceptions;
 use App\Kits\Models\Kit;
 use App\Kits\MoveModule;
+use App\Kits\ReadConfiguration;
 use App\Kits\ReadKit;
+use App\Kits\SetConfiguration;
 use App\Lists\Http\KitEffect;
 use App\Support\Http\Controller;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 
 /** Which edition of its design a kit keeps, and the modules in it. */
@@ -83,6 +87,56 @@ final class KitDesignController extends Controller
         $adopt($kit, $edition, $this->user($request), now(), $this->today());
 
         return $this->json($describe($kit->fresh() ?? $kit, $this->today()));
+    }
+
+    #[OA\Get(path: '/kits/{kit}/configuration', operationId: 'readConfiguration', tags: ['kits'])]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'to', in: 'query', required: false, description: 'its name; else none', schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 200, description: 'What setting the kit to it asks for', content: new OA\JsonContent(ref: ConfigurationEffect::class))]
+    #[OA\Response(response: 422, description: 'There is no such configuration')]
+    public function configuration(Request $request, Kit $kit, ReadConfiguration $read): JsonResponse
+    {
+        return $this->json($read($kit, $request->string('to')->value() ?: null, $this->today()));
+    }
+
+    #[OA\Put(path: '/kits/{kit}/configuration', operationId: 'setConfiguration', tags: ['kits'], description: 'Sets a kit to a mission or a season.')]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: ChosenConfiguration::class))]
+    #[OA\Response(response: 200, description: 'The kit, judged for it', content: new OA\JsonContent(ref: KitResource::class))]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function configure(ChosenConfiguration $request, Kit $kit, SetConfiguration $set, ReadKit $describe): JsonResponse
+    {
+        $set($kit, $request->name(), $this->user($request), now(), $this->today());
+
+        return $this->json($describe($kit->fresh() ?? $kit, $this->today()));
+    }
+
+    #[OA\Put(path: '/kits/{kit}/exceptions/{id}', operationId: 'makeException', tags: ['kits'], description: 'The id is a ULID made by the page.')]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: MadeException::class))]
+    #[OA\Response(response: 204, description: 'It differs on purpose until then')]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function except(MadeException $request, Kit $kit, string $id, KeepExceptions $keep): JsonResponse
+    {
+        abort_unless(Str::isUlid($id), 404);
+        $keep->make(
+            $kit, Str::lower($id), $request->string('name')->value(), $request->string('reason')->value(), $request->string('ends_on')->value(),
+            $this->user($request), $this->today(),
+        );
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Delete(path: '/kits/{kit}/exceptions/{id}', operationId: 'endException', tags: ['kits'])]
+    #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 204, description: 'It follows its design again')]
+    public function endException(Request $request, Kit $kit, string $id, KeepExceptions $keep): JsonResponse
+    {
+        $keep->end($kit, Str::lower($id), $this->user($request), $this->today());
+
+        return new JsonResponse(null, 204);
     }
 
     #[OA\Post(path: '/kits/{kit}/modules', operationId: 'addModule', tags: ['kits'], description: 'Puts a module that is there into a kit.')]

@@ -19,6 +19,8 @@ final readonly class KitResource
      * @param  list<ModuleResource>  $modules  in it, and those that are missing from their slots
      * @param  list<LeafResource>  $leaves
      * @param  list<ContentResource>  $contents
+     * @param  list<PlannedLine>  $planned
+     * @param  list<string>  $configurations
      */
     public function __construct(
         #[OA\Property]
@@ -69,6 +71,14 @@ final readonly class KitResource
         public ?CheckRef $last_check,
         #[OA\Property(items: new OA\Items(ref: CheckNote::class), description: 'left at checks of it, and not answered yet')]
         public array $notes,
+        #[OA\Property(items: new OA\Items(ref: PlannedLine::class), description: 'not asked for yet')]
+        public array $planned,
+        #[OA\Property(nullable: true, description: 'to which mission or season it is set')]
+        public ?string $configuration,
+        #[OA\Property(items: new OA\Items(type: 'string'), description: 'that its edition has')]
+        public array $configurations,
+        #[OA\Property(nullable: true, description: 'that it differs from the others of its design on purpose')]
+        public ?ExceptionResource $exception,
     ) {
     }
 }

@@ -12,6 +12,7 @@ final readonly class LineResource
 {
     /**
      * @param  list<string>  $accepts
+     * @param  list<ShareResource>  $shares
      */
     public function __construct(
         #[OA\Property]
@@ -22,6 +23,8 @@ final readonly class LineResource
         public ?string $purpose,
         #[OA\Property]
         public ?string $caution,
+        #[OA\Property(description: 'what its item is taken for, and by what they are told apart', nullable: true)]
+        public ?string $told_from,
         #[OA\Property(enum: ['critical', 'required', 'optional'])]
         public string $rank,
         #[OA\Property]
@@ -30,6 +33,8 @@ final readonly class LineResource
         public ?string $pocket_id,
         #[OA\Property]
         public ?string $item,
+        #[OA\Property(description: 'of the item, or the one that the line names first', nullable: true)]
+        public ?string $item_class,
         #[OA\Property]
         public ?string $item_name,
         #[OA\Property]
@@ -48,6 +53,8 @@ final readonly class LineResource
         public int $elsewhere,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $accepts,
+        #[OA\Property(items: new OA\Items(ref: ShareResource::class), description: 'where it is split over several pockets')]
+        public array $shares,
     ) {
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Http;
 
 use App\Kits\NewKitReport;
+use App\Support\Http\KnownIds;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -36,7 +37,7 @@ final class NewKits extends FormRequest
             'kits.*.id' => ['required', 'ulid', 'distinct'],
             'kits.*.code' => ['bail', 'required', 'string', 'distinct', 'regex:/^[A-Z0-9][A-Z0-9-]{1,19}$/'],
             'kits.*.name' => ['required', 'string', 'max:120'],
-            'kits.*.place_id' => ['bail', 'required', 'string', 'exists:places,id'],
+            'kits.*.place_id' => ['bail', 'required', 'string', new KnownIds('places', 'Choose the place where the kit will be.')],
         ];
     }
 

@@ -10,6 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class PocketResource
 {
+    /**
+     * @param  list<string>  $properties
+     * @param  list<LookedForResource>  $looked_for
+     */
     public function __construct(
         #[OA\Property]
         public string $id,
@@ -23,6 +27,12 @@ final readonly class PocketResource
         public int $row_span,
         #[OA\Property]
         public int $column_span,
+        #[OA\Property]
+        public ?string $caution = null,
+        #[OA\Property(items: new OA\Items(type: 'string'))]
+        public array $properties = [],
+        #[OA\Property(items: new OA\Items(ref: LookedForResource::class), description: 'what people search here, and where it lives')]
+        public array $looked_for = [],
     ) {
     }
 }

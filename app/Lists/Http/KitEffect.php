@@ -33,16 +33,30 @@ final readonly class KitEffect
         public array $moved,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $removed,
+        #[OA\Property(nullable: true, description: 'as it lies')]
+        public ?int $mass_now_g = null,
+        #[OA\Property(nullable: true, description: 'with what is added and without what is removed')]
+        public ?int $mass_then_g = null,
+        #[OA\Property(nullable: true, description: 'of what is added, in whole minor units')]
+        public ?int $cost = null,
+        #[OA\Property(description: 'added items without a price')]
+        public int $without_price = 0,
     ) {
     }
 
     /** As it was kept. */
     public static function from(string $json): self
     {
-        /** @var array{kit: string, name: string, now: string, then: string, added: list<string>, moved: list<string>, removed: list<string>} $kept */
+        /**
+         * @var array{
+         *     kit: string, name: string, now: string, then: string, added: list<string>, moved: list<string>, removed: list<string>,
+         *     mass_now_g?: int|null, mass_then_g?: int|null, cost?: int|null, without_price?: int,
+         * } $kept
+         */
         $kept = json_decode($json, true, 16, JSON_THROW_ON_ERROR);
 
-        return new self($kept['kit'], $kept['name'], $kept['now'], $kept['then'], $kept['added'], $kept['moved'], $kept['removed']);
+        return new self($kept['kit'], $kept['name'], $kept['now'], $kept['then'], $kept['added'], $kept['moved'], $kept['removed'],
+            $kept['mass_now_g'] ?? null, $kept['mass_then_g'] ?? null, $kept['cost'] ?? null, $kept['without_price'] ?? 0);
     }
 
     public static function of(Kit $kit, AdoptionEffect $effect): self
@@ -55,6 +69,10 @@ final readonly class KitEffect
             $effect->added,
             array_map(static fn (PocketMove $move): string => $move->text, $effect->moved),
             $effect->removed,
+            $effect->massNow,
+            $effect->massThen,
+            $effect->cost,
+            $effect->withoutPrice,
         );
     }
 }

@@ -9,6 +9,7 @@ use App\Lists\LineContent;
 use App\Lists\ListContent;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 #[
@@ -102,12 +103,7 @@ final class WrittenList extends FormRequest
             ],
             'lines.*.total_measure' => ['nullable', 'string', 'regex:/^[a-z][a-z_]{0,29}$/', 'required_with:lines.*.total_quantity'],
             'lines.*.total_quantity' => ['nullable', 'string', 'max:40'],
-            'lines.*.accepts' => ['required', 'array', 'min:1', 'max:30'],
-            'lines.*.accepts.*.item' => ['nullable', 'string', 'max:60', 'required_without:lines.*.accepts.*.class'],
-            'lines.*.accepts.*.class' => ['nullable', 'string', 'max:120', 'prohibits:lines.*.accepts.*.item'],
-            'lines.*.accepts.*.minima' => ['array', 'max:8'],
-            'lines.*.accepts.*.minima.*.measure' => ['required', 'string', 'regex:/^[a-z][a-z_]{0,29}$/'],
-            'lines.*.accepts.*.minima.*.quantity' => ['required', 'string', 'max:40'],
+            'lines.*.accepts' => ['bail', 'required', 'array', 'min:1', 'max:30', new SoundEntries],
             'lines.*.reason' => ['nullable', 'string', 'max:200'],
             'lines.*.anyone_may_use' => ['boolean:strict'],
         ];
@@ -125,9 +121,32 @@ final class WrittenList extends FormRequest
             'lines.*.quantity.prohibits' => 'A line asks for pieces or for a measure in all, not for both. Empty one of them.',
             'lines.*.quantity.between' => 'Enter 1 or more pieces.',
             'lines.*.accepts.required' => 'Choose at least one item or class that serves this line.',
-            'lines.*.accepts.*.item.required_without' => 'Choose an item, or write a class.',
-            'lines.*.accepts.*.minima.*.quantity.required' => 'Enter a number and a unit, such as 10 cm.',
         ];
+    }
+
+    /** At most so many items and classes serve its lines in all. */
+    private const MOST_ENTRIES = 2_000;
+
+    protected function prepareForValidation(): void
+    {
+        $this->countFirst();
+        $lines = $this->json('lines');
+        $entries = array_sum(array_map(
+            static fn (mixed $line): int => is_array($line) && is_array($line['accepts'] ?? null) ? count($line['accepts']) : 0,
+            is_array($lines) ? $lines : [],
+        ));
+        if ($entries > self::MOST_ENTRIES) {
+            throw ValidationException::withMessages([
+                'lines' => 'At most '.number_format(self::MOST_ENTRIES)." items and classes serve the lines of a list, and these are {$entries}. ".
+                    'Name a class in place of many items.',
+            ]);
+        }
+    }
+
+    /** @return list<string> */
+    protected function lookAfterTheirOwn(): array
+    {
+        return ['lines.*.accepts'];
     }
 
     public function base(): int
@@ -169,9 +188,7 @@ final class WrittenList extends FormRequest
             $inAll !== null ? null : (int) ($line['quantity'] ?? 0),
             $inAll === null ? null : (string) ($line['total_measure'] ?? ''),
             $inAll,
-            array_values(array_map(static fn (array $entry): EntryContent => EntryContent::ofDocument([
-                ...$entry, 'min' => array_column($entry['minima'] ?? [], 'quantity', 'measure'),
-            ]), $line['accepts'])),
+            array_values(array_map(EntryContent::ofRequest(...), $line['accepts'])),
             $line['reason'] ?? null,
             $line['anyone_may_use'] ?? false,
         );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\People\Http;
 
 use App\People\Shifts;
+use App\Support\Http\KnownIds;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -57,7 +58,7 @@ final class KeptFirstAider extends FormRequest
             'qualifications.*.title' => ['required', 'string', 'max:120'],
             'qualifications.*.expires_on' => ['nullable', 'date_format:Y-m-d'],
             'postings' => ['present', 'array', 'max:50'],
-            'postings.*.place_id' => ['required', 'string', 'exists:places,id'],
+            'postings.*.place_id' => ['required', 'string', new KnownIds('places', 'Choose the place.')],
             'postings.*.shift' => ['required', 'string', Rule::in(app(Shifts::class)->names())],
         ];
     }

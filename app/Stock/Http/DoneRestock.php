@@ -12,6 +12,7 @@ use App\Ledger\PieceCondition;
 use App\Stock\PutIn;
 use App\Stock\RestockReport;
 use App\Stock\TakenOut;
+use App\Support\Http\KnownIds;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Str;
@@ -86,22 +87,24 @@ final class DoneRestock extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
+        $lots = new KnownIds('lots', 'This lot is not on record.');
+
         return [
             'store' => ['bail', 'required', 'string', 'exists:stores,id'],
             ...$this->whenRules(),
             'out' => ['present', 'array', 'max:500'],
             'out.*.pocket_id' => ['required', 'string', 'max:53'],
-            'out.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
+            'out.*.lot_id' => ['bail', 'required', 'string', $lots],
             'out.*.condition' => ['required', Rule::enum(Condition::class)],
             'out.*.opened_on' => ['nullable', 'date_format:Y-m-d', 'prohibited_unless:out.*.condition,opened'],
             'out.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'out.*.to' => ['required', Rule::in(['discard', 'store'])],
             'in' => ['present', 'array', 'max:500'],
             'in.*.pocket_id' => ['required', 'string', 'max:53'],
-            'in.*.lot_id' => ['bail', 'required', 'string', 'exists:lots,id'],
+            'in.*.lot_id' => ['bail', 'required', 'string', $lots],
             'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'not_found' => ['array', 'max:500'],
-            'not_found.*' => ['bail', 'string', 'distinct:ignore_case', 'exists:lots,id'],
+            'not_found.*' => ['bail', 'string', 'distinct:ignore_case', $lots],
             'seal_reason' => ['nullable', 'string', 'max:200'],
             'seal_set' => ['nullable', 'string', 'max:40'],
         ];
@@ -113,8 +116,6 @@ final class DoneRestock extends FormRequest
         return [
             ...$this->whenMessages(),
             'store.exists' => 'There is no such store.',
-            '*.*.lot_id.exists' => 'This lot is not on record.',
-            'not_found.*.exists' => 'This lot is not on record.',
             'not_found.*.distinct' => 'This lot is named twice.',
             '*.*.quantity.*' => 'Enter how many, a whole number from 1 to 100000.',
         ];

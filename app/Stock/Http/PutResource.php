@@ -42,6 +42,8 @@ final readonly class PutResource
         public bool $stands_in,
         #[OA\Property(items: new OA\Items(type: 'string'), description: 'items in the store that serve as well, best first')]
         public array $accepts,
+        #[OA\Property(nullable: true)]
+        public ?string $item_class,
     ) {
     }
 }

@@ -27,6 +27,8 @@ final readonly class ShelfLot
         public ?string $good_until,
         #[OA\Property]
         public int $quantity,
+        #[OA\Property(nullable: true)]
+        public ?string $item_class,
     ) {
     }
 }

@@ -42,6 +42,8 @@ final readonly class TakeResource
         public string $because,
         #[OA\Property(enum: ['discard', 'store'])]
         public string $to,
+        #[OA\Property(nullable: true)]
+        public ?string $item_class,
     ) {
     }
 }

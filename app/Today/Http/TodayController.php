@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Today\Http;
 
+use App\Accounts\Role;
+use App\Backup\BackupWatch;
 use App\Support\Http\Controller;
+use App\Support\SarcinaFolder;
 use App\Today\ReadToday;
 use App\Today\Whose;
 use Illuminate\Http\JsonResponse;
@@ -31,6 +34,8 @@ final class TodayController extends Controller
 
         $whose = Whose::of($query['whose'] ?? 'all', $this->user($request));
 
-        return $this->json($today($this->today(), (int) ($query['page'] ?? 1), $whose));
+        $backup = $this->user($request)->role === Role::Lead ? (new BackupWatch(SarcinaFolder::path()))->trouble(now()) : null;
+
+        return $this->json($today($this->today(), (int) ($query['page'] ?? 1), $whose, $backup));
     }
 }

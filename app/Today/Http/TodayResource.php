@@ -26,6 +26,10 @@ final readonly class TodayResource
         public int $being_judged,
         #[OA\Property(description: 'since when background work has not run, where that is longer than a minute', nullable: true)]
         public ?string $worker_silent_since,
+        #[OA\Property(description: 'for a lead: what is wrong with the backups', enum: ['none', 'late', 'drill_failed'], nullable: true)]
+        public ?string $backup_trouble,
+        #[OA\Property(description: 'of when the newest backup is, or the drill that failed', nullable: true)]
+        public ?string $backup_at,
         #[OA\Property]
         public int $overdue,
         #[OA\Property(items: new OA\Items(ref: WorkResource::class))]

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser\Support;
 
+use Facebook\WebDriver\Exception\ElementNotInteractableException;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\Assert;
 
@@ -49,7 +51,7 @@ final class ByKeyboard implements Hands
     public function fill(string $label, string $text): static
     {
         $this->tabTo($label, ['INPUT', 'TEXTAREA']);
-        $this->visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::CONTROL, 'a']);
+        $this->send([WebDriverKeys::CONTROL, 'a']);
         $this->type($text);
 
         return $this;
@@ -70,7 +72,7 @@ final class ByKeyboard implements Hands
             // As at any list of the device: its letters lead to it.
             $this->type($option);
         } else {
-            $this->visit->chrome->driver->switchTo()->activeElement()->sendKeys([WebDriverKeys::CONTROL, 'a']);
+            $this->send([WebDriverKeys::CONTROL, 'a']);
             $this->type($option);
             $first = "(//li[@role='option'])[1][starts-with(normalize-space(), \"{$option}\")]";
             $this->visit->wait(fn (): bool => $this->visit->all($first) !== [], "{$option} is not offered first.");
@@ -86,16 +88,34 @@ final class ByKeyboard implements Hands
         return $this->visit->chrome->driver->executeScript('return document.activeElement.value') === '';
     }
 
+    /**
+     * To whatever has the focus. What is just being drawn anew takes no key yet: a person presses it once it does.
+     *
+     * @param  string|list<string>  $keys
+     */
+    private function send(string|array $keys): void
+    {
+        $this->visit->wait(function () use ($keys): bool {
+            try {
+                $this->visit->chrome->driver->switchTo()->activeElement()->sendKeys($keys);
+
+                return true;
+            } catch (ElementNotInteractableException|StaleElementReferenceException) {
+                return false;
+            }
+        }, 'Nothing takes a key.');
+    }
+
     private function type(string $text): void
     {
         $this->letters += mb_strlen($text);
-        $this->visit->chrome->driver->switchTo()->activeElement()->sendKeys($text);
+        $this->send($text);
     }
 
     private function key(string $key): void
     {
         $this->keys++;
-        $this->visit->chrome->driver->switchTo()->activeElement()->sendKeys($key);
+        $this->send($key);
     }
 
     /**
@@ -120,7 +140,7 @@ final class ByKeyboard implements Hands
             $far = max(1, (int) $this->visit->chrome->driver->executeScript(self::FAR, [$name, $isExact]) - 4);
             $this->keys += $far;
             $step += $far;
-            $this->visit->chrome->driver->switchTo()->activeElement()->sendKeys(str_repeat(WebDriverKeys::TAB, $far));
+            $this->send(str_repeat(WebDriverKeys::TAB, $far));
         }
         Assert::fail("The Tab key does not come to \"{$name}\" at {$this->visit->path()}.");
     }

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Designs\Http;
+
+use OpenApi\Attributes as OA;
+
+/** What may be left out of a kit that is too heavy or too full, and what it frees. */
+#[OA\Schema]
+final readonly class MayLeaveOut
+{
+    public function __construct(
+        #[OA\Property]
+        public string $line,
+        #[OA\Property]
+        public string $text,
+        #[OA\Property]
+        public int $mass_g,
+        #[OA\Property(nullable: true)]
+        public ?int $bulk_ml,
+        #[OA\Property(description: 'whole minor units')]
+        public int $cost,
+    ) {
+    }
+}

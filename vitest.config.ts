@@ -3,6 +3,7 @@ import { defineConfig } from 'vitest/config';
 
 export default defineConfig({
     plugins: [react()],
+    cacheDir: 'var/cache/vite',
     test: {
         environment: 'jsdom',
         environmentOptions: { jsdom: { url: 'http://127.0.0.1/' } },

@@ -16,7 +16,10 @@ const SignedCheckPage = lazy(() => import('./check/SignedCheckPage'));
 const RestockListPage = lazy(() => import('./restock/RestockListPage'));
 const StoreWorkPage = lazy(() => import('./restock/StoreWorkPage'));
 const StoresPage = lazy(() => import('./restock/StoresPage'));
-const DesignPage = lazy(() => import('./pack/DesignPage'));
+const NewDesignPage = lazy(() => import('./design/DesignPage').then((part) => ({ default: part.NewDesignPage })));
+const PackDesignPage = lazy(() => import('./design/DesignPage').then((part) => ({ default: part.PackDesignPage })));
+const BesidePage = lazy(() => import('./design/BesidePage'));
+const DesignsPage = lazy(() => import('./design/DesignsPage'));
 const AccountPage = lazy(() => import('./settings/AccountPage'));
 const AccountsPage = lazy(() => import('./settings/AccountsPage'));
 const ShiftsPage = lazy(() => import('./assess/ShiftsPage'));
@@ -31,8 +34,13 @@ const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
 const TreePage = lazy(() => import('./pack/TreePage'));
 const KitPage = lazy(() => import('./pack/KitPage'));
+const ConfigurationPage = lazy(() => import('./pack/ConfigurationPage'));
 const AdoptionPage = lazy(() => import('./pack/AdoptionPage'));
 const EquipPage = lazy(() => import('./pack/EquipPage'));
+const KitCopingPage = lazy(() => import('./pack/CopingPage').then((part) => ({ default: part.KitCopingPage })));
+const DesignCopingPage = lazy(() => import('./pack/CopingPage').then((part) => ({ default: part.DesignCopingPage })));
+const EditEmergencyPage = lazy(() => import('./lists/EditEmergencyPage'));
+const EmergenciesPage = lazy(() => import('./lists/EmergenciesPage'));
 const HistoryPage = lazy(() => import('./pack/HistoryPage'));
 const ListsPage = lazy(() => import('./lists/ListsPage'));
 const ListPage = lazy(() => import('./lists/ListPage'));
@@ -95,7 +103,10 @@ export const router = createBrowserRouter([
                     { path: '/account', element: part(<AccountPage />) },
                     { path: '/start/reference', element: part(<ReferencePage />) },
                     { path: '/start', element: part(<StartPage />) },
-                    { path: '/designs/new', element: part(<DesignPage />) },
+                    { path: '/designs', element: part(<DesignsPage />) },
+                    { path: '/designs/beside', element: part(<BesidePage />) },
+                    { path: '/designs/new', element: part(<NewDesignPage />) },
+                    { path: '/designs/:id/pack', element: part(<PackDesignPage />) },
                     { path: '/stores', element: part(<StoresPage />) },
                     { path: '/exchange', element: part(<ExchangePage />) },
                     { path: '/items', element: part(<ItemsPage />) },
@@ -106,8 +117,14 @@ export const router = createBrowserRouter([
                     { path: '/kits/:code', element: part(<KitPage />) },
                     { path: '/waiting', element: part(<WaitingPage />) },
                     { path: '/kits/:code/adoption', element: part(<AdoptionPage />) },
+                    { path: '/kits/:code/configuration', element: part(<ConfigurationPage />) },
                     { path: '/kits/:code/check', element: part(<CheckPage />) },
                     { path: '/kits/:code/restock', element: part(<RestockPage />) },
+                    { path: '/kits/:code/coping', element: part(<KitCopingPage />) },
+                    { path: '/designs/:id/coping', element: part(<DesignCopingPage />) },
+                    { path: '/emergencies/new', element: part(<EditEmergencyPage />) },
+                    { path: '/emergencies/:code/edit', element: part(<EditEmergencyPage />) },
+                    { path: '/emergencies', element: part(<EmergenciesPage />) },
                     { path: '/kits/:code/history', element: part(<HistoryPage />) },
                     { path: '/check', element: part(<CheckListPage />) },
                     { path: '/checks/:id', element: part(<SignedCheckPage />) },

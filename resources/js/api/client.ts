@@ -120,6 +120,11 @@ export async function ask<T>(request: Promise<Answer<T>>): Promise<T> {
     throw problem;
 }
 
+/** The same for what answers with nothing: done, or a Problem thrown. */
+export async function done(request: Promise<Answer<unknown>>): Promise<void> {
+    await ask(request.then((answer) => (answer.response.ok ? { ...answer, data: true } : answer)));
+}
+
 export function isProblem(error: unknown): error is Problem {
     return error instanceof Problem;
 }

@@ -1,8 +1,11 @@
-import { queryOptions } from '@tanstack/react-query';
-import { api, ask } from './client';
+import { keepPreviousData, queryOptions } from '@tanstack/react-query';
+import { api, ask, type Schemas } from './client';
 
 /** How a list is sorted and filtered, as its address says; the server refuses what it does not know. */
 type Asked = Record<string, string>;
+
+/** What somebody may use. */
+export type Scope = 'anyone' | 'first_aider' | 'trained' | 'clinician';
 
 /** Whose kits the worklist is of. */
 export type Whose = 'all' | 'mine' | 'nobody';
@@ -18,11 +21,25 @@ export const questions = {
     account: () => queryOptions({ queryKey: ['account'], queryFn: () => ask(api.GET('/account')) }),
     accounts: () => queryOptions({ queryKey: ['accounts'], queryFn: () => ask(api.GET('/accounts')) }),
     mail: () => queryOptions({ queryKey: ['mail'], queryFn: () => ask(api.GET('/mail')) }),
-    layout: (list: string) =>
+    draft: (design: string) =>
         queryOptions({
-            queryKey: ['layout', list],
-            queryFn: () => ask(api.GET('/lists/{list}/layout', { params: { path: { list } } })),
-            enabled: list !== '',
+            queryKey: ['draft', design],
+            queryFn: () => ask(api.GET('/designs/{design}/draft', { params: { path: { design } } })),
+            staleTime: 0,
+        }),
+    foresight: (design: string | null, draft: Schemas['Draft']) =>
+        queryOptions({
+            queryKey: ['foresight', design, draft],
+            queryFn: () => ask(api.POST('/designs/foresight', { body: { design, draft } })),
+            placeholderData: keepPreviousData,
+            gcTime: 60_000,
+        }),
+    draftEffects: (design: string, draft: Schemas['Draft']) =>
+        queryOptions({
+            queryKey: ['draft-effects', design, draft],
+            queryFn: () =>
+                ask(api.POST('/designs/{design}/effects', { params: { path: { design } }, body: { design, draft } })),
+            gcTime: 60_000,
         }),
     toBuy: () => queryOptions({ queryKey: ['to-buy'], queryFn: () => ask(api.GET('/to-buy')) }),
     storeLevels: (store: string) =>
@@ -75,10 +92,62 @@ export const questions = {
             queryKey: ['kit', kit],
             queryFn: () => ask(api.GET('/kits/{kit}', { params: { path: { kit } } })),
         }),
+    coping: (kit: string, together: string) =>
+        queryOptions({
+            queryKey: ['coping', 'kit', kit, together],
+            queryFn: () =>
+                ask(
+                    api.GET('/kits/{kit}/coping', {
+                        params: { path: { kit }, query: together === '' ? {} : { together } },
+                    }),
+                ),
+            placeholderData: keepPreviousData,
+        }),
+    copingOfDesign: (design: string, scope: Scope, together: string) =>
+        queryOptions({
+            queryKey: ['coping', 'design', design, scope, together],
+            queryFn: () =>
+                ask(
+                    api.GET('/designs/{design}/coping', {
+                        params: { path: { design }, query: { scope, ...(together === '' ? {} : { together }) } },
+                    }),
+                ),
+            placeholderData: keepPreviousData,
+        }),
+    emergencies: () => queryOptions({ queryKey: ['emergencies'], queryFn: () => ask(api.GET('/emergencies')) }),
     adoption: (kit: string, edition?: string) =>
         queryOptions({
             queryKey: ['adoption', kit, edition ?? null],
             queryFn: () => ask(api.GET('/kits/{kit}/adoption', { params: { path: { kit }, query: { edition } } })),
+        }),
+    editionChoices: () =>
+        queryOptions({ queryKey: ['edition-choices'], queryFn: () => ask(api.GET('/choices/editions')) }),
+    /** Two editions, each with a configuration or none after a colon. */
+    beside: (one: string, other: string) =>
+        queryOptions({
+            queryKey: ['beside', one, other],
+            queryFn: () => {
+                const [a = '', aIn = ''] = one.split(':');
+                const [b = '', bIn = ''] = other.split(':');
+                return ask(
+                    api.GET('/beside', {
+                        params: { query: { one: a, one_in: aIn, other: b, other_in: bIn } },
+                    }),
+                );
+            },
+            enabled: one !== '' && other !== '',
+        }),
+    following: () => queryOptions({ queryKey: ['following'], queryFn: () => ask(api.GET('/following')) }),
+    configuration: (kit: string, to: string) =>
+        queryOptions({
+            queryKey: ['configuration', kit, to],
+            queryFn: () =>
+                ask(
+                    api.GET('/kits/{kit}/configuration', {
+                        params: { path: { kit }, query: to === '' ? {} : { to } },
+                    }),
+                ),
+            staleTime: 0,
         }),
     looseModules: () => queryOptions({ queryKey: ['loose-modules'], queryFn: () => ask(api.GET('/modules')) }),
     history: (kit: string, before?: number) =>

@@ -788,6 +788,89 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/kits/{kit}/coping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description As it stands. */
+        get: operations["readCopingOfKit"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{design}/coping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description As it is planned. */
+        get: operations["readCopingOfDesign"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/emergencies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readEmergencies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/emergencies/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What was changed is no longer confirmed. */
+        put: operations["keepEmergency"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/emergencies/{code}/confirmation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["confirmEmergency"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/designs": {
         parameters: {
             query?: never;
@@ -797,39 +880,6 @@ export interface paths {
         };
         get: operations["readDesigns"];
         put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/lists/{list}/layout": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get: operations["readLayout"];
-        put?: never;
-        post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/designs/{id}": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        /** @description Makes a design. The id is a ULID made by the page. */
-        put: operations["makeDesign"];
         post?: never;
         delete?: never;
         options?: never;
@@ -854,6 +904,73 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/choices/editions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readEditionChoices"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/beside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Two editions beside each other. */
+        get: operations["readBeside"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/following": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readFollowing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{design}/lines/{line}/beginning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description What a planned line waits for has begun: its kits are asked for it from that day on. */
+        put: operations["beginLine"];
+        post?: never;
+        /** @description It has ended. */
+        delete: operations["endLine"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/designs/{design}/retirement": {
         parameters: {
             query?: never;
@@ -864,6 +981,122 @@ export interface paths {
         get?: never;
         /** @description Only one that no kit uses. */
         put: operations["retireDesign"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{design}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readDraft"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/lists/{list}/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLayout"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/pattern": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readPattern"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/foresight": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What a design that is being packed makes. */
+        post: operations["foreseeDesign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{design}/effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description What publishing it and adopting it would change in each of its kits. */
+        post: operations["readDraftEffects"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{design}/merging": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Joins a draft with the edition that was published since it was begun. */
+        post: operations["mergeDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/designs/{id}/editions/{edition}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Publishes a design, or the next edition of one. Both ids are ULIDs made by the page. */
+        put: operations["publishDesign"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1065,6 +1298,40 @@ export interface paths {
         /** @description Has a kit follow an edition of its design, or of another one: a lead alone. */
         post: operations["adoptDesignEdition"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/configuration": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readConfiguration"];
+        /** @description Sets a kit to a mission or a season. */
+        put: operations["setConfiguration"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/exceptions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The id is a ULID made by the page. */
+        put: operations["makeException"];
+        post?: never;
+        delete: operations["endException"];
         options?: never;
         head?: never;
         patch?: never;
@@ -1988,6 +2255,8 @@ export interface components {
             today: string;
             /** @description whether there is no organisation yet */
             needs_setup: boolean;
+            /** @description which record this is: another one after each restore from a backup; empty until the first, and for nobody */
+            record: string;
         };
         SetUp: {
             /** @description as bin/sarcina start --own printed it */
@@ -2292,6 +2561,26 @@ export interface components {
         ClassTitle: {
             title: string;
         };
+        /** @description How an item is handled when one packs, what it is taken for, and what it is called elsewhere. */
+        HandlingResource: {
+            /**
+             * @description of a dressing: it touches the wound, soaks, or holds the others
+             * @enum {string|null}
+             */
+            layer: "contact" | "absorb" | "hold" | null;
+            /** @description minutes for which it must have been started before it works */
+            start_minutes: number | null;
+            /** @description what is done to it before it is packed */
+            staging: string | null;
+            keep_dry: boolean;
+            has_latex: boolean;
+            /** @description millilitres that a piece takes up in a pocket */
+            bulk_ml: number | null;
+            /** @description items that it is taken for, and by what they are told apart */
+            told_from: components["schemas"]["ToldFrom"][];
+            /** @description what it is called elsewhere */
+            names: components["schemas"]["OtherName"][];
+        };
         /** @description An item as it is chosen from the whole catalogue. */
         ItemChoice: {
             code: string;
@@ -2338,6 +2627,7 @@ export interface components {
             /** @enum {string|null} */
             opened_life_unit: "days" | "weeks" | "months" | null;
             allergy: string | null;
+            handling: components["schemas"]["HandlingResource"];
             revision: number;
             currency: string;
             measures: components["schemas"]["MeasureResource"][];
@@ -2398,10 +2688,22 @@ export interface components {
             quantity: number;
             reason: string;
         };
+        /** @description What an item is called elsewhere. */
+        OtherName: {
+            name: string;
+            /** @description where; null: everywhere */
+            region: string | null;
+        };
         /** @description A size in which an item is bought; the price is in minor units, null where it is not known. */
         PackResource: {
             pieces: number;
             price: number | null;
+        };
+        /** @description An item that another is taken for, and by what one tells them apart. */
+        ToldFrom: {
+            item: string;
+            name: string;
+            by: string;
         };
         WrittenItem: {
             /** @description the revision that a change was based on; left out for a new item */
@@ -2449,6 +2751,20 @@ export interface components {
             }[];
             /** @description codes of items that may stand in for it, first choice first */
             stand_ins: string[];
+            handling?: {
+                /** @enum {string|null} */
+                layer?: "contact" | "absorb" | "hold" | null;
+                start_minutes?: number | null;
+                staging?: string | null;
+                keep_dry?: boolean;
+                has_latex?: boolean;
+                bulk_ml?: number | null;
+                told_from: {
+                    item: string;
+                    by: string;
+                }[];
+                names: components["schemas"]["OtherName"][];
+            };
         };
         AnsweredNote: {
             answer: string;
@@ -2667,6 +2983,140 @@ export interface components {
             /** @description its number where the rest of it is on record */
             number: number | null;
         };
+        /** @description Supplies for so many casualties of one kind, and what stands in the way of one more. */
+        CopedResource: {
+            code: string;
+            title: string;
+            /**
+             * @description which scope of practice it asks for
+             * @enum {string}
+             */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            /** @description whether a lead confirmed what it takes */
+            confirmed: boolean;
+            /** @description where shifts differ, of the one that may use least */
+            casualties: number;
+            /** @enum {string|null} */
+            because: "scope" | null;
+            limited_by: components["schemas"]["LimitResource"][];
+            /** @description as the kit's design plans it; null where it is the design that was asked for */
+            planned: number | null;
+            /** @description where they differ */
+            shifts: components["schemas"]["ShiftCopingResource"][];
+        };
+        /** @description What the supplies of a kit or a design suffice for: one kind at a time, without hands or skill. It is no treatment advice. */
+        CopingResource: {
+            name: string;
+            /**
+             * @description of those who have it; the lowest where shifts differ
+             * @enum {string}
+             */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            /** @description lines of a design that nothing in the catalogue serves */
+            unserved: number;
+            kinds: number;
+            /** @description kinds whose needs nobody confirmed */
+            unconfirmed: number;
+            emergencies: components["schemas"]["CopedResource"][];
+            together: components["schemas"]["CopedResource"] | null;
+        };
+        /** @description What one casualty takes of one kind. */
+        EmergencyNeedResource: {
+            code: string;
+            title: string;
+            quantity: number;
+            /** @description one serves all casualties */
+            reusable: boolean;
+            accepts: components["schemas"]["EntryResource"][];
+        };
+        /** @description A kind of emergency, as it is counted with. */
+        EmergencyResource: {
+            code: string;
+            title: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            /** @description what its needs rest on */
+            basis: string;
+            revision: number;
+            confirmed_on: string | null;
+            confirmed_by: string | null;
+            needs: components["schemas"]["EmergencyNeedResource"][];
+        };
+        /** @description A need that stands in the way of one casualty more. */
+        LimitResource: {
+            id: string;
+            title: string;
+        };
+        /** @description For how many casualties the supplies suffice in one shift, by what those posted to it may use. */
+        ShiftCopingResource: {
+            shift: string;
+            casualties: number;
+            /** @enum {string|null} */
+            because: "scope" | null;
+        };
+        WrittenEmergency: {
+            /** @description the revision that the change was based on; 0: it is new */
+            base: number;
+            title: string;
+            /** @enum {string} */
+            scope: "anyone" | "first_aider" | "trained" | "clinician";
+            /** @description what the needs rest on */
+            basis: string;
+            needs: {
+                code: string;
+                title: string;
+                quantity: number;
+                reusable?: boolean;
+                accepts: {
+                    item?: string | null;
+                    class?: string | null;
+                    minima?: {
+                        measure: string;
+                        quantity: string;
+                    }[];
+                }[];
+            }[];
+        };
+        BegunLine: {
+            /**
+             * Format: date
+             * @description from which its kits are asked for it
+             */
+            on_day: string;
+            reason: string;
+        };
+        /** @description Two editions, of one design or of two, each in a configuration or in none, beside each other. */
+        BesideResource: {
+            one: components["schemas"]["BesideSide"];
+            other: components["schemas"]["BesideSide"];
+            currency: string;
+            /** @description what differs first */
+            rows: components["schemas"]["BesideRow"][];
+        };
+        /** @description An item in two editions beside each other: how many pieces, and where. */
+        BesideRow: {
+            item: string;
+            name: string;
+            class: string;
+            one: number;
+            one_in: string;
+            other: number;
+            other_in: string;
+        };
+        /** @description One of two editions beside each other, packed as it asks. */
+        BesideSide: {
+            title: string;
+            list: string;
+            /** @description with the mass of the empty kit */
+            mass_g: number;
+            max_mass_g: number | null;
+            /** @description of the items whose bulk is known */
+            bulk_ml: number;
+            /** @description whole minor units */
+            cost: number;
+            lines: number;
+            pockets: number;
+        };
         ChangedPolicy: {
             /** @description the latest edition that was seen */
             edition: string;
@@ -2720,38 +3170,164 @@ export interface components {
             leaves: components["schemas"]["LeafResource"][];
             lines: number;
             policy: components["schemas"]["DesignPolicyResource"];
+            /** @description planned without a day */
+            waiting: components["schemas"]["WaitingLine"][];
         };
-        NewDesign: {
+        /** @description What publishing a design and adopting it would change in its kits. */
+        DraftEffects: {
+            kits: components["schemas"]["KitEffect"][];
+            /** @description kits of it in all; the first of them are given */
+            in_all: number;
+            currency: string;
+        };
+        /** @description What the packing of a design begins with: an edition of it, or what a new one is made of. */
+        DraftStart: {
+            /** @description null: a new one */
+            design: string | null;
             name: string;
-            list_id: string;
-            /** @description weeks from one full check to the next */
-            every_weeks: number;
-            /** @description days beyond the next check through which items must be in date */
-            margin_days: number;
-            empty_mass_g: number;
-            sealed: boolean;
-            leaves: {
-                name: string;
-                pockets: {
-                    name: string;
-                    /** @description their codes */
-                    lines: string[];
-                }[];
-            }[];
+            /** @description the edition that it begins from */
+            edition: string | null;
+            number: number | null;
+            /** @description the risk that a module of it is for */
+            serves: string | null;
+            draft: components["schemas"]["Draft"];
         };
-        ProposedLeaf: {
-            name: string;
-            pockets: components["schemas"]["ProposedPocket"][];
+        /** @description A published edition of a design, to be put beside another. */
+        EditionChoice: {
+            id: string;
+            design: string;
+            number: number;
+            configurations: string[];
         };
-        ProposedLine: {
+        /** @description Kits that keep an older edition of their design, and are to follow the latest. */
+        FollowingResource: {
+            kits: components["schemas"]["KitToFollowEdition"][];
+            in_all: number;
+        };
+        /** @description One piece of advice on how a design is packed. */
+        ForeseenAdvice: {
+            /** @description what it is about: by this it is set aside */
+            about: string;
+            kind: string;
+            text: string;
+            line: string | null;
+            compartment: string | null;
+            /** @description why it was set aside; null: it was not */
+            set_aside: string | null;
+        };
+        /** @description A line of a design that is being packed, and what fills it. */
+        ForeseenLine: {
             code: string;
             need: string;
             /** @enum {string} */
             rank: "critical" | "required" | "optional";
+            /** @description whether the design adds it to its list */
+            added: boolean;
+            /** @description what it asks for, with its unit */
+            required: string;
+            /** @description of the item that fills it */
+            pieces: number;
+            item: string | null;
+            item_name: string | null;
+            class: string | null;
+            caution: string | null;
+            /** @description grams of all its pieces */
+            mass_g: number | null;
+            /** @description minutes for which it must have been started before it works */
+            start_minutes: number | null;
         };
-        ProposedPocket: {
+        /** @description What a compartment carries, with what lies inside it; or the whole kit. */
+        ForeseenLoad: {
+            /** @description null: the whole kit, with its own mass */
+            compartment: string | null;
+            mass_g: number;
+            max_mass_g: number | null;
+            /** @description of the items whose bulk is known */
+            bulk_ml: number;
+            volume_ml: number | null;
+            /** @description items whose bulk is not known */
+            without_bulk: number;
+            /** @description whole minor units, by the piece of the cheapest pack */
+            cost: number;
+            max_cost: number | null;
+            /** @description items without a price */
+            without_price: number;
+            /** @description closures that are opened before one has it in hand */
+            reach: number;
+        };
+        /** @description What a design that is being packed makes: its lines, loads, advice, and what stands in the way of publishing it. */
+        ForesightResource: {
+            list: components["schemas"]["ListRef"];
+            currency: string;
+            faults: string[];
+            lines: components["schemas"]["ForeseenLine"][];
+            loads: components["schemas"]["ForeseenLoad"][];
+            advice: components["schemas"]["ForeseenAdvice"][];
+            /** @description what frees most first */
+            leave_out: components["schemas"]["MayLeaveOut"][];
+        };
+        /** @description A kit that keeps an older edition of its design. */
+        KitToFollowEdition: {
+            kit: string;
             name: string;
-            lines: components["schemas"]["ProposedLine"][];
+            place: string;
+            design: string;
+            /** @description that it keeps */
+            number: number;
+            latest: number;
+            /** @description the exception of it that has ended */
+            ended: string | null;
+            /**
+             * Format: date
+             * @description on which it ended
+             */
+            ended_on: string | null;
+        };
+        /** @description What may be left out of a kit that is too heavy or too full, and what it frees. */
+        MayLeaveOut: {
+            line: string;
+            text: string;
+            mass_g: number;
+            bulk_ml: number | null;
+            /** @description whole minor units */
+            cost: number;
+        };
+        /** @description What two people changed in one design, joined. */
+        MergedResource: {
+            /** @description the edition that it goes on from */
+            edition: string;
+            number: number;
+            draft: components["schemas"]["Draft"];
+            /** @description as it was published */
+            theirs: components["schemas"]["Draft"];
+            /** @description what the other changed, and is taken */
+            taken: string[];
+            /** @description what both changed otherwise, and how it stands */
+            clashes: string[];
+        };
+        SentDraft: {
+            /** @description null: a new one */
+            design?: string | null;
+            /** @description the edition that it was begun from */
+            base?: string | null;
+            /** @description of the design */
+            name?: string;
+            /** @description of a new one: the risk that a module of it is for */
+            serves?: string | null;
+            draft: components["schemas"]["Draft"];
+        };
+        /** @description A line of a design that is planned without a day: it waits for something, or that has begun. */
+        WaitingLine: {
+            code: string;
+            need: string;
+            waits_for: string;
+            /**
+             * Format: date
+             * @description from which it is asked for; null: it waits
+             */
+            on_day: string | null;
+            reason: string | null;
+            by: string | null;
         };
         /** @description A file that is brought in: read step by step, previewed as a difference, then taken whole or not at all. */
         ImportResource: {
@@ -2843,6 +3419,20 @@ export interface components {
             /** @enum {string} */
             scope: "anyone" | "first_aider" | "trained" | "clinician";
         };
+        ChosenConfiguration: {
+            /** @description its name; null: none */
+            configuration: string | null;
+        };
+        /** @description What setting a kit to a configuration asks for: what to put in, to move and to remove, and which modules. */
+        ConfigurationEffect: {
+            from: string | null;
+            to: string | null;
+            effect: components["schemas"]["KitEffect"];
+            /** @description what its slots ask for then */
+            modules_in: string[];
+            /** @description codes of modules whose slot is not asked for then */
+            modules_out: string[];
+        };
         /** @description Pieces of one lot in one condition in one pocket. */
         ContentResource: {
             pocket_id: string;
@@ -2878,6 +3468,19 @@ export interface components {
             because: string | null;
             overdue_days: number;
             text: string;
+        };
+        /** @description That a kit differs from the others of its design on purpose. */
+        ExceptionResource: {
+            id: string;
+            name: string;
+            reason: string;
+            /** Format: date */
+            ends_on: string;
+            made_by: string;
+            /** Format: date */
+            made_on: string;
+            /** @description its day has come */
+            is_over: boolean;
         };
         FollowedEdition: {
             /** @description the id of a published edition */
@@ -2944,6 +3547,13 @@ export interface components {
             last_check: components["schemas"]["CheckRef"] | null;
             /** @description left at checks of it, and not answered yet */
             notes: components["schemas"]["CheckNote"][];
+            /** @description not asked for yet */
+            planned: components["schemas"]["PlannedLine"][];
+            /** @description to which mission or season it is set */
+            configuration: string | null;
+            /** @description that its edition has */
+            configurations: string[];
+            exception: components["schemas"]["ExceptionResource"] | null;
         };
         /** @description A kit in a list. */
         KitRow: {
@@ -2982,11 +3592,15 @@ export interface components {
             need: string;
             purpose: string | null;
             caution: string | null;
+            /** @description what its item is taken for, and by what they are told apart */
+            told_from: string | null;
             /** @enum {string} */
             rank: "critical" | "required" | "optional";
             reason: string | null;
             pocket_id: string | null;
             item: string | null;
+            /** @description of the item, or the one that the line names first */
+            item_class: string | null;
             item_name: string | null;
             count_unit: string;
             required: string;
@@ -2998,12 +3612,26 @@ export interface components {
             /** @description Pieces that count for this line and are shown under another one, or in another pocket. */
             elsewhere: number;
             accepts: string[];
+            /** @description where it is split over several pockets */
+            shares: components["schemas"]["ShareResource"][];
+        };
+        /** @description What people search in a pocket, and where it lives. */
+        LookedForResource: {
+            need: string;
+            lives: string;
         };
         /** @description A module that is in no kit, and where it lies. */
         LooseModule: {
             code: string;
             name: string;
             place: string;
+        };
+        MadeException: {
+            /** @description what is otherwise */
+            name: string;
+            reason: string;
+            /** Format: date */
+            ends_on: string;
         };
         /** @description What follows a place that is merged into another. */
         MergingResource: {
@@ -3100,6 +3728,16 @@ export interface components {
             places: components["schemas"]["PlaceResource"][];
             page: components["schemas"]["PageOf"];
         };
+        /** @description A line that a design plans and does not ask for yet. */
+        PlannedLine: {
+            code: string;
+            need: string;
+            pocket_id: string | null;
+            /** Format: date */
+            from: string | null;
+            /** @description without a day: what it waits for */
+            waits_for: string | null;
+        };
         /** @description A pocket and where it lies on its leaf. */
         PocketResource: {
             id: string;
@@ -3108,6 +3746,10 @@ export interface components {
             column: number;
             row_span: number;
             column_span: number;
+            caution: string | null;
+            properties: string[];
+            /** @description what people search here, and where it lives */
+            looked_for: components["schemas"]["LookedForResource"][];
         };
         /** @description One reason of a verdict, and what to do about it. */
         ReasonResource: {
@@ -3146,6 +3788,11 @@ export interface components {
             number: string | null;
             broken_on: string | null;
             reason: string | null;
+        };
+        /** @description So many pieces of a line that is split over several pockets. */
+        ShareResource: {
+            pocket_id: string;
+            quantity: number;
         };
         /** @description What the core says of a kit as those may use it who serve in one shift of its place. */
         ShiftVerdictResource: {
@@ -3314,6 +3961,14 @@ export interface components {
             added: string[];
             moved: string[];
             removed: string[];
+            /** @description as it lies */
+            mass_now_g: number | null;
+            /** @description with what is added and without what is removed */
+            mass_then_g: number | null;
+            /** @description of what is added, in whole minor units */
+            cost: number | null;
+            /** @description added items without a price */
+            without_price: number;
         };
         /** @description A kit that keeps an older edition than the latest of its design. */
         KitToFollow: {
@@ -3764,6 +4419,7 @@ export interface components {
             stands_in: boolean;
             /** @description items in the store that serve as well, best first */
             accepts: string[];
+            item_class: string | null;
         };
         /** @description What goes in from the store and out of a kit, step by step: after each, the kit is no worse than before. */
         RestockResource: {
@@ -3807,6 +4463,7 @@ export interface components {
             /** Format: date */
             good_until: string | null;
             quantity: number;
+            item_class: string | null;
         };
         /** @description Pieces that should leave and still count: they stay until something replaces them. */
         StayResource: {
@@ -3911,6 +4568,7 @@ export interface components {
             because: string;
             /** @enum {string} */
             to: "discard" | "store";
+            item_class: string | null;
         };
         /** @description What kits are missing and no store has. */
         ToBuy: {
@@ -4039,6 +4697,13 @@ export interface components {
             being_judged: number;
             /** @description since when background work has not run, where that is longer than a minute */
             worker_silent_since: string | null;
+            /**
+             * @description for a lead: what is wrong with the backups
+             * @enum {string|null}
+             */
+            backup_trouble: "none" | "late" | "drill_failed" | null;
+            /** @description of when the newest backup is, or the drill that failed */
+            backup_at: string | null;
             overdue: number;
             work: components["schemas"]["WorkResource"][];
             work_in_all: number;
@@ -4076,6 +4741,125 @@ export interface components {
             overdue_days: number;
             /** @description where shifts fare differently; the verdict is the worst */
             shifts: components["schemas"]["ShiftVerdictResource"][];
+        };
+        /** @description A design as it is being packed: what an edition says, with compartments side by side, each naming what it lies in. */
+        Draft: {
+            /** @description the edition of the list that it keeps */
+            list_id: string;
+            policy: components["schemas"]["DraftPolicy"];
+            /** @description modules that its list and additions hold already */
+            modules: string[];
+            /** @description days of the year on which its kits are checked, MM-DD */
+            seasons: string[];
+            compartments: components["schemas"]["DraftCompartment"][];
+            placements: components["schemas"]["DraftPlacement"][];
+            additions: components["schemas"]["DraftLine"][];
+            configurations: components["schemas"]["DraftConfiguration"][];
+            set_aside: components["schemas"]["SetAside"][];
+        };
+        /** @description A compartment of a design that is being packed: what it is, where it lies, what closes it and what it may carry. */
+        DraftCompartment: {
+            /** @description a ULID made by the page where it is new; the one that it has in the edition before where it is not */
+            id: string;
+            /** @description what it lies in; null for a leaf */
+            parent_id: string | null;
+            /** @enum {string} */
+            kind: "leaf" | "pocket" | "pouch" | "slot";
+            name: string;
+            row: number;
+            column: number;
+            row_span: number;
+            column_span: number;
+            /** @enum {string|null} */
+            closure: "zip" | "buckle" | "flap" | "lid" | "drawstring" | null;
+            outside: boolean;
+            sealed: boolean;
+            caution: string | null;
+            properties: ("heavy_when_open" | "sharps" | "waterproof" | "rigid" | "exposed_to_rain" | "take_first")[];
+            /** @description code of the design of the module that a slot asks for */
+            slot_design: string | null;
+            /** @description what it may carry */
+            max_mass_g: number | null;
+            /** @description what it holds */
+            volume_ml: number | null;
+            /** @description codes of lines that people search here and that live elsewhere */
+            looked_for: string[];
+        };
+        /** @description A mission or a season of a design that is being packed, and what is asked for only in kits that are set to it. */
+        DraftConfiguration: {
+            name: string;
+            /** @description codes */
+            lines: string[];
+            /** @description ids of compartments */
+            slots: string[];
+        };
+        /** @description What serves an added line: an item, or a class with the least measures that it must have. */
+        DraftEntry: {
+            item: string | null;
+            class: string | null;
+            minima: {
+                measure: string;
+                quantity: string;
+            }[];
+        };
+        /** @description A line that a design adds to its list. */
+        DraftLine: {
+            code: string;
+            need: string;
+            /** @enum {string} */
+            rank: "critical" | "required" | "optional";
+            quantity: number | null;
+            total_measure: string | null;
+            total_quantity: string | null;
+            accepts: components["schemas"]["DraftEntry"][];
+            reason: string | null;
+            anyone_may_use: boolean;
+        };
+        /** @description A line in a compartment of a design that is being packed. */
+        DraftPlacement: {
+            /** @description its code */
+            line: string;
+            compartment: string;
+            /** @description pieces, where it is split over several; null: all of it */
+            quantity: number | null;
+            /**
+             * Format: date
+             * @description planned: asked for from that day on
+             */
+            from_day: string | null;
+            /** @description planned without a day: asked for from when a lead says that it has begun */
+            waits_for: string | null;
+        };
+        /** @description What a design that is being packed asks of its kits beside their contents: limits, dates and when they are checked. */
+        DraftPolicy: {
+            empty_mass_g: number;
+            max_mass_g: number | null;
+            max_volume_ml: number | null;
+            /** @description whole minor units */
+            max_cost: number | null;
+            /** @enum {string} */
+            expiry: "strict" | "reserve";
+            margin_days: number;
+            grace_days: number;
+            /** @enum {string|null} */
+            every_unit: "days" | "weeks" | "months" | null;
+            every_count: number | null;
+            before_events: boolean;
+            after_use: boolean;
+            sealed: boolean;
+            /** @description somebody of the team is allergic to latex */
+            latex_free: boolean;
+            /**
+             * @description of what must be fast; null: nobody chose
+             * @enum {string|null}
+             */
+            wrappers: "off" | "on" | null;
+        };
+        /** @description Advice that somebody decided against, and why. */
+        SetAside: {
+            /** @description what the advice is about */
+            about: string;
+            reason: string;
         };
         /** @description Which page of a list this is. */
         PageOf: {
@@ -5752,6 +6536,160 @@ export interface operations {
             };
         };
     };
+    readCopingOfKit: {
+        parameters: {
+            query?: {
+                /** @description codes of two kinds at once, with a comma between */
+                together?: string;
+            };
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Kind by kind */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopingResource"];
+                };
+            };
+        };
+    };
+    readCopingOfDesign: {
+        parameters: {
+            query?: {
+                /** @description of those who will have it; anyone where it is left out */
+                scope?: "anyone" | "first_aider" | "trained" | "clinician";
+                together?: string;
+            };
+            header?: never;
+            path: {
+                design: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Kind by kind */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CopingResource"];
+                };
+            };
+        };
+    };
+    readEmergencies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is counted with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmergencyResource"][];
+                };
+            };
+        };
+    };
+    keepEmergency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WrittenEmergency"];
+            };
+        };
+        responses: {
+            /** @description What is counted with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmergencyResource"][];
+                };
+            };
+            /** @description Somebody else changed it in the meantime */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    confirmEmergency: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description the revision that was compared */
+                    base: number;
+                };
+            };
+        };
+        responses: {
+            /** @description What is counted with */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmergencyResource"][];
+                };
+            };
+            /** @description Somebody else changed it in the meantime */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readDesigns: {
         parameters: {
             query?: never;
@@ -5769,59 +6707,6 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DesignResource"][];
                 };
-            };
-        };
-    };
-    readLayout: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                list: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description How its lines may be packed: pockets by class of item, to be changed */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ProposedLeaf"][];
-                };
-            };
-        };
-    };
-    makeDesign: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["NewDesign"];
-            };
-        };
-        responses: {
-            /** @description It is there */
-            204: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
-            };
-            /** @description Not accepted as entered */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content?: never;
             };
         };
     };
@@ -5863,6 +6748,133 @@ export interface operations {
             };
         };
     };
+    readEditionChoices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Published editions of all designs */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditionChoice"][];
+                };
+            };
+        };
+    };
+    readBeside: {
+        parameters: {
+            query: {
+                one: string;
+                /** @description a configuration */
+                one_in?: string;
+                other: string;
+                /** @description a configuration */
+                other_in?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What each holds */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BesideResource"];
+                };
+            };
+            /** @description Not two published editions */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readFollowing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Kits that are to follow a later edition of their design */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FollowingResource"];
+                };
+            };
+        };
+    };
+    beginLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BegunLine"];
+            };
+        };
+        responses: {
+            /** @description Its kits are judged again */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endLine: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+                line: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its kits are judged again */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     retireDesign: {
         parameters: {
             query?: never;
@@ -5876,6 +6888,212 @@ export interface operations {
         responses: {
             /** @description It is no longer offered */
             204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Its latest edition, to be packed otherwise */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftStart"];
+                };
+            };
+        };
+    };
+    readLayout: {
+        parameters: {
+            query?: {
+                empty?: "yes";
+            };
+            header?: never;
+            path: {
+                list: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description How its lines may be packed: pockets by class of item, or none yet */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftStart"];
+                };
+            };
+        };
+    };
+    readPattern: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description A kit as it stands, as a design */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftStart"];
+                };
+            };
+        };
+    };
+    foreseeDesign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentDraft"];
+            };
+        };
+        responses: {
+            /** @description Its lines, loads, advice and faults */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForesightResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readDraftEffects: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentDraft"];
+            };
+        };
+        responses: {
+            /** @description Kit by kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftEffects"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    mergeDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentDraft"];
+            };
+        };
+        responses: {
+            /** @description Both joined */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MergedResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    publishDesign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                edition: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SentDraft"];
+            };
+        };
+        responses: {
+            /** @description Published */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DesignEditionRef"];
+                };
+            };
+            /** @description Another edition was published meanwhile */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -6330,6 +7548,124 @@ export interface operations {
             };
             /** @description Not accepted as entered */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readConfiguration: {
+        parameters: {
+            query?: {
+                /** @description its name; else none */
+                to?: string;
+            };
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What setting the kit to it asks for */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConfigurationEffect"];
+                };
+            };
+            /** @description There is no such configuration */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    setConfiguration: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChosenConfiguration"];
+            };
+        };
+        responses: {
+            /** @description The kit, judged for it */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    makeException: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MadeException"];
+            };
+        };
+        responses: {
+            /** @description It differs on purpose until then */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endException: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It follows its design again */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -40,6 +40,7 @@ export const keptAnswers = {
 
 export const answersSender: Sender<AnswersDraft> = {
     kind: KIND,
+    isOperation: false,
     isHeld: ({ area }) => open.has(area),
     send: async ({ assessment, area, base, answers }) => {
         await ask(

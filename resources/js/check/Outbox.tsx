@@ -4,6 +4,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import { Link } from 'react-router';
 import { device } from '../offline/device';
 import { isRefused, sendWaiting, whyRefused } from '../offline/outbox';
+import { SENT, sendAgain } from '../offline/sent';
 import { useSession } from '../session/useSession';
 import { allWork, senders, type Work } from './work';
 import { words } from './words';
@@ -16,6 +17,12 @@ export function Outbox() {
     const client = useQueryClient();
     const all = useSyncExternalStore(device.subscribe, allWork);
     const isFailing = useSyncExternalStore(device.subscribe, () => device.isFailing);
+    const sent = useSyncExternalStore(device.subscribe, () => device.all(SENT));
+    useEffect(() => {
+        if (user) {
+            sendAgain();
+        }
+    }, [sent, user]);
     const waiting = all.filter((work) => work.value.isWaiting);
     const isWaiting = waiting.length > 0;
     useEffect(() => {

@@ -4,7 +4,9 @@ import Typography from '@mui/material/Typography';
 import type { KeyboardEvent } from 'react';
 import type { Schemas } from '../api/client';
 import { pocketName } from '../pack/VerdictSheet';
+import { livesIn, shareIn } from '../ui/livesIn';
 import { Caution, Sheet } from '../ui/Page';
+import { Sign } from '../ui/Sign';
 import { sayElsewhere } from '../ui/words';
 import { AddFound } from './AddFound';
 import { CountRow } from './CountRow';
@@ -37,7 +39,7 @@ export function moveBy(from: HTMLElement, step: number): void {
 
 /** The lines of one pocket, to be counted. */
 export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext }: PocketLinesProps) {
-    const own = lines.filter((line) => line.pocket_id === pocket);
+    const own = lines.filter((line) => livesIn(line, pocket));
     const rest = draft.rows.filter((row) => row.pocket === pocket && row.line === null);
     const empty = emptyLines(draft, kit, pocket);
     const module = moduleOf(draft, pocket);
@@ -58,7 +60,8 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                     sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}
                 >
                     <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', justifyContent: 'space-between' }}>
-                        <Typography sx={{ fontWeight: 700 }}>
+                        <Typography sx={{ fontWeight: 700, display: 'flex', gap: 1, alignItems: 'center' }}>
+                            <Sign of={line.item_class ?? ''} size={24} />
                             {line.item_name ?? line.need}
                             {line.rank !== 'required' && (
                                 <Box
@@ -72,12 +75,16 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                         <Box component="span" sx={{ fontSize: 14, whiteSpace: 'nowrap' }}>
                             {words.theListAsksFor}
                             <strong>{line.required}</strong>
+                            {shareIn(line, pocket) !== null && words.ofThemHere(shareIn(line, pocket) ?? 0)}
                         </Box>
                     </Box>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {line.purpose ?? line.need}
                     </Typography>
                     <Caution text={line.caution} />
+                    {line.told_from !== null && (
+                        <Typography variant="body2">{words.toldFrom(line.told_from)}</Typography>
+                    )}
                     {draft.rows.map(
                         (row, index) =>
                             row.line === line.code &&

@@ -1,4 +1,5 @@
 import { newId } from '../api/newId';
+import { livesIn } from '../ui/livesIn';
 import { signedNow } from '../offline/signedNow';
 import type { Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
@@ -66,6 +67,8 @@ export interface Draft extends Outgoing {
     sealReason: string;
     sealSet: string;
     modules: DraftModule[];
+    /** Lines that are split, with each of their pockets; a draft from before they were has none. */
+    shares?: { line: string; pocket: string }[];
 }
 
 type Kit = Schemas['KitResource'];
@@ -114,6 +117,9 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
         sealReason,
         sealSet: '',
         modules: kit.modules.flatMap((module) => modulesToAsk(module)),
+        shares: kit.verdict.lines.flatMap((line) =>
+            line.shares.map((share) => ({ line: line.code, pocket: share.pocket_id })),
+        ),
         isWaiting: false,
         errors: {},
         trouble: null,
@@ -219,7 +225,7 @@ export function emptyLines(draft: Draft, kit: Kit, pocket: string): string[] {
     return kit.verdict.lines
         .filter(
             (line) =>
-                line.pocket_id === pocket && !draft.rows.some((row) => row.line === line.code && row.pocket === pocket),
+                livesIn(line, pocket) && !draft.rows.some((row) => row.line === line.code && row.pocket === pocket),
         )
         .map((line) => line.code);
 }

@@ -22,9 +22,23 @@ function isLooked(draft: Draft, line: Line): boolean {
     if (closed) {
         return true;
     }
+    if (!isSplitSaid(draft, line.code)) {
+        return false;
+    }
     return rows.length > 0
         ? rows.every((row) => isSettled(row) || moduleOf(draft, row.pocket)?.state === 'closed')
         : draft.noneFound.includes(line.code);
+}
+
+/** Of a line that is split each of its pockets was looked into: something stands there, or it was said that nothing does. */
+function isSplitSaid(draft: Draft, line: string): boolean {
+    return (draft.shares ?? [])
+        .filter((share) => share.line === line)
+        .every(
+            (share) =>
+                draft.noneFound.includes(line) ||
+                draft.rows.some((row) => row.line === line && row.pocket === share.pocket),
+        );
 }
 
 /** A check is a look: until every critical and required line was looked at (every line where there are none), nothing is judged. */
@@ -48,5 +62,7 @@ export function answeredLines(draft: Draft): string[] {
     const open = new Set(
         draft.rows.flatMap((row) => (row.line !== null && !isClosed(row.pocket) && !isSettled(row) ? [row.line] : [])),
     );
-    return [...new Set([...[...codes].filter((code) => !open.has(code)), ...draft.noneFound])];
+    return [
+        ...new Set([...[...codes].filter((code) => !open.has(code) && isSplitSaid(draft, code)), ...draft.noneFound]),
+    ];
 }

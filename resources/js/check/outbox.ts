@@ -6,6 +6,7 @@ import { answeredLines } from './looked';
 /** Sends a signed check. */
 export const checkSender: Sender<Draft> = {
     kind: 'check',
+    isOperation: true,
     send: async (draft) => {
         const recorded = await ask(
             api.PUT('/checks/{id}', {

@@ -13,6 +13,7 @@ import { Near } from '../ui/Near';
 import { count, sayList } from '../ui/words';
 import { LineEditor } from './LineEditor';
 import { freshLine, linesOf, listToSend, type EditedList } from './editing';
+import { KnownClasses } from './KnownClasses';
 import { words } from './words';
 
 /** About so high is a line; of a long list those further down are drawn when they come near. */
@@ -52,7 +53,6 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
     const navigate = useNavigate();
     const { data: catalogue } = useQuery(questions.itemChoices());
     const items = useMemo(() => (catalogue ?? []).map(({ code, name }) => [code, name] as const), [catalogue]);
-    const { data: classes = [] } = useQuery(questions.classes());
     const { typed, type, forget, isOld } = useKept<EditedList>(`list.${list.id}.${list.revision}`, {
         title: list.title,
         basis: list.basis,
@@ -113,13 +113,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                     help={words.classesWithCommasBetweenSuch}
                 />
             </Sheet>
-            <datalist id="known-classes">
-                {classes.map((one) => (
-                    <option key={one.class} value={one.class}>
-                        {one.title}
-                    </option>
-                ))}
-            </datalist>
+            <KnownClasses />
             <Sheet title={count(typed.lines.length, 'line')}>
                 {typed.lines.map((line, at) => (
                     <Near key={line.code} height={LINE_HEIGHT} isNow={at < DRAWN_AT_ONCE || isRefused(problem, at)}>

@@ -11,8 +11,10 @@ import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { useKept } from '../offline/useKept';
 import { sayScope } from '../ui/words';
 import { freshItem, itemOf, itemToSend, type EditedItem } from './itemEditing';
+import { ItemHandling } from './ItemHandling';
 import { ItemRows } from './ItemRows';
 import { useForeseen } from '../ui/Foreseen';
+import { KNOWN_CLASSES, KnownClasses } from './KnownClasses';
 import { words } from './words';
 
 const scopes = (['anyone', 'first_aider', 'trained', 'clinician'] as const).map(
@@ -38,8 +40,8 @@ export default function ItemFormPage() {
 function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
     const client = useQueryClient();
     const navigate = useNavigate();
-    const { data: classes = [] } = useQuery(questions.classes());
     const { data: items = [] } = useQuery(questions.itemChoices());
+    const { data: classes = [] } = useQuery(questions.classes());
     const { typed, type, forget, isOld } = useKept<EditedItem>(`item.${begin.code}.${base ?? 'new'}`, begin);
     const keep = useForeseen({
         write: (headers) =>
@@ -83,13 +85,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                 }}
             >
                 <Sheet title={words.whatItIs}>
-                    <datalist id="known-classes">
-                        {classes.map((one) => (
-                            <option key={one.class} value={one.class}>
-                                {one.title}
-                            </option>
-                        ))}
-                    </datalist>
+                    <KnownClasses />
                     <Row columns="repeat(2, minmax(0, 1fr))">
                         <Write {...field('name', words.name, words.itsGenericNameSuchAs)} />
                         <Write
@@ -105,7 +101,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                                     reserve: needsSaying(text) && !needsSaying(typed.class) ? false : typed.reserve,
                                 })
                             }
-                            slotProps={{ htmlInput: { list: 'known-classes' } }}
+                            slotProps={{ htmlInput: { list: KNOWN_CLASSES } }}
                         />
                         <Write {...field('purpose', words.purpose, words.inAboutFiveWords)} />
                         <Write {...field('caution', words.caution, words.whereItCanHurtNot)} />
@@ -171,6 +167,7 @@ function ItemForm({ begin, base }: { begin: EditedItem; base: number | null }) {
                     />
                 </Sheet>
                 <ItemRows typed={typed} type={type} problem={problem} others={others} />
+                <ItemHandling typed={typed} type={type} problem={problem} others={others} />
                 <Sheet title={words.storageAndLife}>
                     <Row columns="repeat(4, minmax(0, 1fr))">
                         <Write {...field('storage_min_c', words.notBelowC)} />

@@ -113,6 +113,16 @@ function About({ item }: { item: Schemas['ItemResource'] }) {
         ...facts(words.whoMayHaveIt, item.only_for_trained ? words.onlyAtHandForTrained2 : null),
         ...facts(words.neverInPlaceOf, item.never_for.join('; ') || null),
         ...facts(words.allergy, item.allergy),
+        ...facts(
+            words.toldFrom,
+            item.handling.told_from.map((one) => words.toldFromBy(one.name, one.by)).join('; ') || null,
+        ),
+        ...facts(
+            words.alsoCalled,
+            item.handling.names.map((one) => one.name + (one.region === null ? '' : ` (${one.region})`)).join('; ') ||
+                null,
+        ),
+        ...facts(words.staging, item.handling.staging),
         [words.carriesADate, item.dated ? words.yesWithoutOneItNever : 'no'],
         [words.sterile, item.sterile ? 'yes' : 'no'],
         [words.pastItsDate, item.reserve ? words.mayBeKeptAsReserveWhere : words.neverKeptAsReserve],

@@ -1,12 +1,10 @@
-import { useQuery } from '@tanstack/react-query';
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import type { Problem } from '../api/client';
 import { Choose, Row, Tick, Write } from '../ui/Fields';
-import { Search, type Choice } from '../ui/Search';
-import { questions } from '../api/queries';
-import { useSettled } from '../ui/useSettled';
-import { freshEntry, minima, type EditedEntry, type EditedLine } from './editing';
+import type { Choice } from '../ui/Search';
+import { AcceptsEditor } from './AcceptsEditor';
+import { freshEntry, type EditedEntry, type EditedLine } from './editing';
 import { words } from './words';
 
 interface LineEditorProps {
@@ -86,71 +84,14 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                     </Box>
                 )}
             </Row>
-            {line.accepts.map((entry, place) => (
-                <Row key={place} columns="minmax(0, 1fr) minmax(0, 2.4fr) minmax(0, 2fr) auto">
-                    <Choose
-                        label={place === 0 ? words.firstChoice : words.choice(place + 1)}
-                        value={entry.kind}
-                        onChoose={(kind) =>
-                            accepts(replace(line.accepts, place, { kind: kind === 'class' ? 'class' : 'item' }))
-                        }
-                        options={[
-                            ['item', 'item'],
-                            ['class', 'class'],
-                        ]}
-                    />
-                    {entry.kind === 'item' ? (
-                        <Search
-                            label={words.itemFor(name)}
-                            value={entry.item}
-                            onChoose={(item) => accepts(replace(line.accepts, place, { item }))}
-                            options={items}
-                            error={wrong(`accepts.${place}.item`) !== undefined || wrong('accepts') !== undefined}
-                            helperText={wrong(`accepts.${place}.item`) ?? (place === 0 ? wrong('accepts') : undefined)}
-                        />
-                    ) : (
-                        <Write
-                            label={words.classFor(name)}
-                            value={entry.class}
-                            onWrite={(named) => accepts(replace(line.accepts, place, { class: named }))}
-                            problem={wrong(`accepts.${place}.class`)}
-                            slotProps={{ htmlInput: { list: 'known-classes' } }}
-                        />
-                    )}
-                    {entry.kind === 'class' ? (
-                        <Write
-                            label={words.ofAtLeast}
-                            value={entry.least}
-                            onWrite={(least) => accepts(replace(line.accepts, place, { least }))}
-                            problem={leastProblem(problem, at, place)}
-                            help={<Accepts named={entry.class} least={entry.least} />}
-                        />
-                    ) : (
-                        <span />
-                    )}
-                    <Box sx={{ display: 'flex', gap: 2 }}>
-                        {place > 0 && (
-                            <Button
-                                aria-label={words.earlierChoiceOf(place + 1, name)}
-                                onClick={() => {
-                                    const entries = [...line.accepts];
-                                    entries.splice(place - 1, 0, ...entries.splice(place, 1));
-                                    accepts(entries);
-                                }}
-                            >
-                                {words.earlier}
-                            </Button>
-                        )}
-                        <Button
-                            disabled={line.accepts.length === 1}
-                            aria-label={words.removeChoiceOf(place + 1, name)}
-                            onClick={() => accepts(line.accepts.filter((_, index) => index !== place))}
-                        >
-                            {words.remove2}
-                        </Button>
-                    </Box>
-                </Row>
-            ))}
+            <AcceptsEditor
+                entries={line.accepts}
+                name={name}
+                items={items}
+                problem={problem}
+                at={`lines.${at}`}
+                onChange={accepts}
+            />
             <Tick
                 label={words.anyoneMayUse}
                 checked={line.anyoneMayUse}
@@ -179,37 +120,4 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
             </Box>
         </Box>
     );
-}
-
-/** What a line by this class takes of the catalogue as it is now, before anybody saves it. */
-function Accepts({ named, least }: { named: string; least: string }) {
-    const asked = useSettled(`${named.trim()}|${least}`);
-    const [of = '', measures = ''] = asked.split('|');
-    const { data } = useQuery({
-        ...questions.accepted(of, minima(measures)),
-        enabled: /^[a-z0-9][a-z0-9.-]*$/.test(of),
-    });
-    if (!data) {
-        return <>{words.width10CmHeight4}</>;
-    }
-    const shown = data.slice(0, 4).map((one) => one.name);
-    const more = data.length - shown.length;
-    return (
-        <>
-            {data.length === 0
-                ? words.acceptsNothingYet
-                : words.acceptsNow([...shown, ...(more > 0 ? [words.andMore(String(more))] : [])].join('; '))}
-        </>
-    );
-}
-
-function replace(entries: EditedEntry[], at: number, to: Partial<EditedEntry>): EditedEntry[] {
-    return entries.map((entry, index) => (index === at ? { ...entry, ...to } : entry));
-}
-
-function leastProblem(problem: Problem | null, at: number, place: number): string | undefined {
-    const begins = [`lines.${at}.accepts.${place}.min.`, `lines.${at}.accepts.${place}.minima.`];
-    return Object.entries(problem?.errors ?? {}).find(([field]) =>
-        begins.some((begin) => field.startsWith(begin)),
-    )?.[1][0];
 }

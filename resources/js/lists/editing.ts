@@ -48,6 +48,24 @@ export function freshLine(lines: EditedLine[]): EditedLine {
     };
 }
 
+/** What serves a line of a list or a need of an emergency, as it is typed. */
+export function entriesOf(accepts: Schemas['EntryResource'][]): EditedEntry[] {
+    return accepts.map((entry) => ({
+        kind: entry.item === null ? 'class' : 'item',
+        item: entry.item ?? '',
+        class: entry.class ?? '',
+        least: entry.minima.map((least) => `${least.measure} ${least.quantity}`).join(', '),
+    }));
+}
+
+export function entriesToSend(entries: EditedEntry[]) {
+    return entries.map((entry) =>
+        entry.kind === 'item'
+            ? { item: entry.item || null }
+            : { class: entry.class.trim(), minima: minima(entry.least) },
+    );
+}
+
 export function linesOf(list: Schemas['ListResource']): EditedLine[] {
     return list.lines.map((line) => ({
         code: line.code,
@@ -57,12 +75,7 @@ export function linesOf(list: Schemas['ListResource']): EditedLine[] {
         quantity: line.quantity === null ? '' : String(line.quantity),
         measure: line.total_measure ?? 'length',
         total: line.total_quantity ?? '',
-        accepts: line.accepts.map((entry) => ({
-            kind: entry.item === null ? 'class' : 'item',
-            item: entry.item ?? '',
-            class: entry.class ?? '',
-            least: entry.minima.map((least) => `${least.measure} ${least.quantity}`).join(', '),
-        })),
+        accepts: entriesOf(line.accepts),
         reason: line.reason ?? '',
         anyoneMayUse: line.anyone_may_use,
     }));
@@ -97,11 +110,7 @@ export function listToSend(typed: EditedList, list: Schemas['ListResource']): Sc
             ...(line.asks === 'pieces'
                 ? { quantity: /^\d+$/.test(line.quantity.trim()) ? Number(line.quantity) : 0 }
                 : { total_measure: line.measure.trim().toLowerCase(), total_quantity: line.total.trim() || '?' }),
-            accepts: line.accepts.map((entry) =>
-                entry.kind === 'item'
-                    ? { item: entry.item || null }
-                    : { class: entry.class.trim(), minima: minima(entry.least) },
-            ),
+            accepts: entriesToSend(line.accepts),
             reason: line.reason.trim() || null,
             anyone_may_use: line.anyoneMayUse,
         })),

@@ -25,6 +25,16 @@ export interface EditedItem {
     stand_ins: string[];
     only_for_trained: boolean;
     never_for: string;
+    handling: {
+        layer: '' | 'contact' | 'absorb' | 'hold';
+        start_minutes: string;
+        staging: string;
+        keep_dry: boolean;
+        has_latex: boolean;
+        bulk_ml: string;
+        told_from: { item: string; by: string }[];
+        names: { name: string; region: string }[];
+    };
 }
 
 export const freshItem: EditedItem = {
@@ -51,6 +61,16 @@ export const freshItem: EditedItem = {
     stand_ins: [],
     only_for_trained: false,
     never_for: '',
+    handling: {
+        layer: '',
+        start_minutes: '',
+        staging: '',
+        keep_dry: false,
+        has_latex: false,
+        bulk_ml: '',
+        told_from: [],
+        names: [],
+    },
 };
 
 export function itemOf(item: Schemas['ItemResource']): EditedItem {
@@ -87,10 +107,23 @@ export function itemOf(item: Schemas['ItemResource']): EditedItem {
         stand_ins: item.stand_ins.map((one) => one.code),
         only_for_trained: item.only_for_trained,
         never_for: item.never_for.join(', '),
+        handling: {
+            layer: item.handling.layer ?? '',
+            start_minutes: figure(item.handling.start_minutes),
+            staging: item.handling.staging ?? '',
+            keep_dry: item.handling.keep_dry,
+            has_latex: item.handling.has_latex,
+            bulk_ml: figure(item.handling.bulk_ml),
+            told_from: item.handling.told_from.map(({ item: code, by }) => ({ item: code, by })),
+            names: item.handling.names.map(({ name, region }) => ({ name, region: region ?? '' })),
+        },
     };
 }
 
 const whole = (typed: string) => (/^-?\d+$/.test(typed.trim()) ? Number(typed) : null);
+
+/** What is no figure is sent as one that the server refuses. */
+const optional = (typed: string) => (typed.trim() === '' ? null : (whole(typed) ?? -1));
 
 /** "4.50" as 450; what is no price is sent as one that the server refuses. */
 function minor(typed: string): number | null {
@@ -125,5 +158,17 @@ export function itemToSend(typed: EditedItem, base: number | null): Schemas['Wri
             .split(',')
             .map((part) => part.trim())
             .filter((part) => part !== ''),
+        handling: {
+            ...typed.handling,
+            layer: typed.handling.layer === '' ? null : typed.handling.layer,
+            start_minutes: optional(typed.handling.start_minutes),
+            staging: typed.handling.staging.trim() || null,
+            bulk_ml: optional(typed.handling.bulk_ml),
+            told_from: typed.handling.told_from.map(({ item, by }) => ({ item, by: by.trim() })),
+            names: typed.handling.names.map(({ name, region }) => ({
+                name: name.trim(),
+                region: region.trim() || null,
+            })),
+        },
     };
 }

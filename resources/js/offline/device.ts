@@ -114,7 +114,7 @@ class Device {
     /** Work of this person that the server does not have; forms that are half filled in are not meant. */
     unsent(): { kind: string; isWaiting: boolean }[] {
         this.unsentOnes ??= [...this.kept.values()]
-            .filter((one) => one.kind !== 'form')
+            .filter((one) => one.kind !== 'form' && one.kind !== 'sent')
             .map((one) => ({ kind: one.kind, isWaiting: (one.value as { isWaiting?: boolean }).isWaiting === true }));
         return this.unsentOnes;
     }
@@ -240,7 +240,8 @@ class Device {
     private async readAll(): Promise<void> {
         this.closedOnes = [];
         for (const locked of await (await db()).getAll('locked')) {
-            if (!(await this.read(locked))) {
+            // What the server took already is nobody's to send.
+            if (!(await this.read(locked)) && locked.kind !== 'sent') {
                 const isNewer = locked.person === this.person?.id && locked.version > versionOf(locked.kind);
                 this.closedOnes.push({ ...locked, isNewer });
             }

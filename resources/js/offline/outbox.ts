@@ -1,5 +1,6 @@
 import { isProblem } from '../api/client';
 import { device, type Kept } from './device';
+import { keepSent } from './sent';
 
 /** Work that is signed here and sent as soon as the server answers. */
 export interface Outgoing {
@@ -14,6 +15,8 @@ export interface Outgoing {
 /** How a kind of work is sent; where its person is led when the server has it. */
 export interface Sender<T extends Outgoing> {
     kind: string;
+    /** Whether it becomes an operation of the record, which a restore from a backup may lose. */
+    isOperation: boolean;
     send: (value: T) => Promise<string>;
     /** Whether the screen that it is open on sends it itself. */
     isHeld?: (value: T) => boolean;
@@ -88,6 +91,9 @@ function first(senders: readonly Sender<never>[]): Next | null {
 async function send(sender: Sender<never>, work: Kept<Outgoing>): Promise<'taken' | 'refused' | 'later'> {
     try {
         sentTo.set(work.id, await sender.send(work.value as never));
+        if (sender.isOperation) {
+            keepSent(work);
+        }
         device.remove(work.id);
         return 'taken';
     } catch (error) {

@@ -4,6 +4,12 @@ import { device } from './device';
 /** Forms that are not sent yet, each under its own name. */
 const FORM = 'form';
 
+/** What is kept of a form, where it is not shown. */
+export const keptForm = {
+    of: (name: string) => device.get(`${FORM}:${name}`),
+    discard: (name: string) => device.remove(`${FORM}:${name}`),
+};
+
 /** What is typed into a form, kept on this device until it is sent, so that a reload or a lost connection loses nothing. */
 export function useKept<T>(
     name: string,

@@ -13,6 +13,7 @@ import { VerdictMark } from '../ui/VerdictMark';
 import { sayDay, sayInstant, sayList, sayScope } from '../ui/words';
 import { ListWarning } from '../lists/ListWarning';
 import { Notice } from '../ui/Notice';
+import { Alike } from './Alike';
 import { Modules } from './Modules';
 import { Notes } from './Notes';
 import { PocketContents } from './PocketContents';
@@ -69,6 +70,11 @@ export default function KitPage() {
                     <Button component={Link} to={`/compare?subject=kit:${kit.code}`}>
                         {words.compareWithAList}
                     </Button>
+                    {!kit.retired_on && (
+                        <Button component={Link} to={`/kits/${kit.code}/coping`}>
+                            {words.whatCanItDealWith}
+                        </Button>
+                    )}
                     <Button component={Link} to={`/kits/${kit.code}/history`}>
                         {words.history}
                     </Button>
@@ -99,14 +105,6 @@ export default function KitPage() {
                     {words.andIsJudgedWithIt}
                 </Notice>
             )}
-            {kit.later_edition && !kit.retired_on && (
-                <Notice>
-                    {words.keepsEdition(kit.edition.number, kit.design_name, kit.later_edition.number)}
-                    <Link to={`/kits/${kit.code}/adoption`} style={{ color: 'inherit' }}>
-                        {words.whatWouldChange}
-                    </Link>
-                </Notice>
-            )}
             <TwoColumns widths="1.25fr 1fr">
                 <Box sx={{ minWidth: 0 }}>
                     <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
@@ -114,6 +112,7 @@ export default function KitPage() {
                     <Notes notes={kit.notes} of={kit.code} />
                     <WhoAnswers kit={kit} />
                     <Facts kit={kit} />
+                    <Alike kit={kit} />
                     <Modules kit={kit} />
                 </Box>
                 <Box sx={{ order: { lg: -1 }, minWidth: 0 }}>

@@ -53,11 +53,9 @@ export default function PlacesPage() {
             beside={
                 <>
                     {may('export') && <ExportSheet listing={listing} path="/kits" />}
-                    {may('plan') && (
-                        <Button component={Link} to="/designs/new">
-                            {words.newDesign}
-                        </Button>
-                    )}
+                    <Button component={Link} to="/designs">
+                        {words.designs}
+                    </Button>
                     <Button component={Link} to="/places">
                         {words.places}
                     </Button>

@@ -3,22 +3,26 @@ import Typography from '@mui/material/Typography';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
 import { Stitch } from '../ui/OpenKit';
+import { livesIn, shareIn } from '../ui/livesIn';
 import { Caution, Empty, Sheet } from '../ui/Page';
-import { sayCondition, sayElsewhere, sayGoodUntil } from '../ui/words';
+import { Sign } from '../ui/Sign';
+import { sayCondition, sayDay, sayElsewhere, sayGoodUntil } from '../ui/words';
 import { pocketName } from './VerdictSheet';
 import { words } from './words';
 
 /** What is in one pocket, line by line, with lots and dates. */
 export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; pocket: string }) {
-    const lines = kit.verdict.lines.filter((line) => line.pocket_id === pocket);
+    const lines = kit.verdict.lines.filter((line) => livesIn(line, pocket));
     const rest = kit.contents.filter((row) => row.pocket_id === pocket && row.line === null);
     return (
         <Sheet title={pocketName(kit.leaves, pocket)}>
+            <PocketFacts kit={kit} pocket={pocket} />
             {lines.length === 0 && rest.length === 0 && <Empty>{words.noLineIsPlannedFor}</Empty>}
             {lines.map((line) => (
                 <Box key={line.code} sx={{ py: 2, borderTop: 1, borderColor: 'divider' }}>
                     <Box sx={{ display: 'flex', gap: 2, alignItems: 'baseline', justifyContent: 'space-between' }}>
-                        <Box sx={{ minWidth: 0 }}>
+                        <Box sx={{ minWidth: 0, display: 'flex', gap: 1, alignItems: 'center' }}>
+                            <Sign of={line.item_class ?? ''} size={24} />
                             <Typography component="span" sx={{ fontWeight: 700 }}>
                                 {line.item ? (
                                     <Link to={`/items/${line.item}`} style={{ color: 'inherit' }}>
@@ -44,6 +48,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
                             <Stitch state={line.state} />
                             <strong>
                                 {line.effective} of {line.required}
+                                {shareIn(line, pocket) !== null && words.ofThemHere(shareIn(line, pocket) ?? 0)}
                             </strong>
                         </Box>
                     </Box>
@@ -52,6 +57,9 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
                         {line.reason && `. ${line.reason}`}
                     </Typography>
                     <Caution text={line.caution} />
+                    {line.told_from !== null && (
+                        <Typography variant="body2">{words.toldFrom(line.told_from)}</Typography>
+                    )}
                     {line.elsewhere > 0 && <Typography variant="body2">{sayElsewhere(line.elsewhere)}</Typography>}
                     <Rows
                         rows={kit.contents.filter((row) => row.pocket_id === pocket && row.line === line.code)}
@@ -66,6 +74,40 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
                 </Box>
             )}
         </Sheet>
+    );
+}
+
+/** What is said of the pocket itself: its caution, what it is, what people look for here, and what is planned for later. */
+function PocketFacts({ kit, pocket }: { kit: Schemas['KitResource']; pocket: string }) {
+    const one = kit.leaves.flatMap((leaf) => leaf.pockets).find(({ id }) => id === pocket);
+    const planned = kit.planned.filter((line) => line.pocket_id === pocket);
+    if (!one) {
+        return null;
+    }
+    return (
+        <>
+            <Caution text={one.caution} />
+            {one.properties.length > 0 && (
+                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                    {one.properties.map((property) => words.propertyWords[property] ?? property).join(', ')}
+                </Typography>
+            )}
+            {one.looked_for.map((line) => (
+                <Typography
+                    key={line.need}
+                    variant="body2"
+                    sx={{ borderLeft: 3, borderColor: 'ochre', pl: 1.5, my: 1 }}
+                >
+                    {words.livesElsewhere(line.need, line.lives)}
+                </Typography>
+            ))}
+            {planned.map((line) => (
+                <Typography key={line.code} variant="body2" sx={{ my: 1 }}>
+                    <strong>{words.notYetCovered(line.need)}</strong>{' '}
+                    {line.from !== null ? words.askedForFrom(sayDay(line.from)) : words.waitsFor(line.waits_for ?? '')}
+                </Typography>
+            ))}
+        </>
     );
 }
 

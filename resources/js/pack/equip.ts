@@ -13,6 +13,7 @@ export const equipId = (task: string | null) => `${EQUIP}:${task ?? 'new'}`;
 
 export const equipSender: Sender<EquipDraft> = {
     kind: EQUIP,
+    isOperation: true,
     send: async ({ kit, others }) => {
         if (others.length === 0) {
             const made = await ask(api.POST('/kits', { body: kit }));

@@ -113,6 +113,7 @@ describe('what is done otherwise than listed', () => {
         item,
         name: item,
         caution: null,
+        item_class: null,
         lot_id: lot,
         lot,
         expires: null,

@@ -5,6 +5,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Caution } from '../ui/Page';
+import { Sign } from '../ui/Sign';
 import { sayGoodUntil } from '../ui/words';
 import { piecesOf } from './draft';
 import { Instead } from './Instead';
@@ -76,8 +77,11 @@ export function RestockRow({ step, error, waits, shelf = [], onChange, onRemove,
                 sx={{ minWidth: 0, minHeight: { xs: 56, md: 0 }, cursor: 'pointer' }}
                 onClick={() => waits.length === 0 && !isAbsent && onChange({ isDone: !step.isDone })}
             >
-                <Typography>
-                    <strong>{step.way === 'out' ? words.out : words.inWord}</strong> {what.name}
+                <Typography sx={{ display: 'flex', gap: 1, alignItems: 'center' }}>
+                    <Sign of={what.item_class ?? ''} size={24} />
+                    <span>
+                        <strong>{step.way === 'out' ? words.out : words.inWord}</strong> {what.name}
+                    </span>
                 </Typography>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                     {what.lot ? words.lot(what.lot) : words.noLot}, {sayGoodUntil(what.good_until, false)}

@@ -81,6 +81,7 @@ export function piecesOf(step: Step): number | null {
 
 export const restockSender: Sender<RestockDraft> = {
     kind: KIND,
+    isOperation: true,
     send: async (draft) => {
         const done = draft.steps.filter((step) => step.isDone);
         await ask(

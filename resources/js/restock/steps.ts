@@ -70,7 +70,7 @@ export function servesAsListed(step: Step): boolean {
 /** What goes in: as listed, or what was put in instead. */
 export function putOf(
     step: Step & { way: 'in' },
-): Pick<Schemas['ShelfLot'], 'lot_id' | 'lot' | 'name' | 'good_until' | 'caution'> {
+): Pick<Schemas['ShelfLot'], 'lot_id' | 'lot' | 'name' | 'good_until' | 'caution' | 'item_class'> {
     return step.instead ?? step.row;
 }
 

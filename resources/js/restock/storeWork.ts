@@ -140,6 +140,7 @@ export function finishStoreWork(draft: StoreDraft): StoreDraft {
 
 export const storeSender: Sender<StoreDraft> = {
     kind: KIND,
+    isOperation: true,
     send: async (draft) => {
         const isReceived = draft.task === 'receive';
         await ask(

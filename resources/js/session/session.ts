@@ -3,6 +3,7 @@ import { api, ask, isProblem, keepToken, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
 import { keepToday } from '../api/today';
 import { device } from '../offline/device';
+import { keepRecord } from '../offline/sent';
 
 /** Who is signed in; where the server does not answer, who was when it last did. */
 export function sessionQuestion() {
@@ -33,6 +34,7 @@ export function sessionQuestion() {
 /** Kept without any secret, so that a reload without a network knows who it is. */
 export async function keep(session: Schemas['SessionResource']): Promise<void> {
     if (session.user) {
+        keepRecord(session.record);
         await device.keepWho({
             user: session.user,
             organisation: session.organisation,
@@ -52,6 +54,7 @@ async function lastKnown(): Promise<Schemas['SessionResource'] | null> {
               time_zone: who.timeZone,
               today: dayIn(who.timeZone),
               needs_setup: false,
+              record: '',
           };
 }
 

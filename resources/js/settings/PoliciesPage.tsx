@@ -1,4 +1,5 @@
 import Box from '@mui/material/Box';
+import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -72,11 +73,24 @@ export default function PoliciesPage() {
                                     )}
                                 </Typography>
                             </div>
-                            {may('plan') && (
-                                <Box sx={{ justifySelf: 'start' }}>
-                                    <ChangePolicy design={design} />
-                                </Box>
-                            )}
+                            <Box
+                                sx={{
+                                    justifySelf: 'start',
+                                    display: 'flex',
+                                    flexWrap: 'wrap',
+                                    alignItems: 'start',
+                                    gap: 2,
+                                }}
+                            >
+                                {may('plan') && <ChangePolicy design={design} />}
+                                <Button
+                                    component={Link}
+                                    to={`/designs/${design.id}/coping`}
+                                    aria-label={words.whatDealsWith(design.name)}
+                                >
+                                    {words.whatCanItDealWith}
+                                </Button>
+                            </Box>
                         </Box>
                     ))
                 )}

@@ -173,6 +173,7 @@ function SettingsLinks() {
         ['/assess/people', words.firstAidersWord, may('plan')],
         ['/assess/choices', words.provisionChoices, true],
         ['/classes', words.itemClasses, true],
+        ['/emergencies', words.emergencyKinds, true],
         ['/settings/mail', words.mailTray, may('plan')],
     ] as const;
     return (

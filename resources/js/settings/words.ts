@@ -204,6 +204,7 @@ export const words = {
     storesWord: 'Stores',
     provisionChoices: 'Which list for which size',
     itemClasses: 'Classes of items',
+    emergencyKinds: 'Kinds of emergency',
     start: 'First steps',
     requireFactor: 'Everybody needs a second factor',
     requireFactorAbout: 'Who has none sets it up at their next step, before anything else.',
@@ -284,4 +285,6 @@ export const words = {
             word: 'People and roles',
         },
     },
+    whatCanItDealWith: 'What can it deal with?',
+    whatDealsWith: (name: string) => `What can it deal with? ${name}`,
 };

@@ -27,7 +27,13 @@ export function content(of: Partial<Schemas['ContentResource']>): Schemas['Conte
 }
 
 export function line(code: string, pocket: string): Schemas['LineResource'] {
-    return { code, need: `Need of ${code}`, pocket_id: pocket } as Schemas['LineResource'];
+    return {
+        code,
+        need: `Need of ${code}`,
+        pocket_id: pocket,
+        told_from: null,
+        shares: [] as Schemas['ShareResource'][],
+    } as Schemas['LineResource'];
 }
 
 /** A kit of two pockets and three lines; of the third nothing is recorded. */

@@ -24,6 +24,8 @@ const Notes = lazy(() => import('../pack/Notes').then((part) => ({ default: part
 
 const Asks = lazy(() => import('../assess/Asks').then((part) => ({ default: part.Asks })));
 
+const Following = lazy(() => import('./Following').then((part) => ({ default: part.Following })));
+
 const Given = lazy(() => import('./Given').then((part) => ({ default: part.Given })));
 
 const ASK_AGAIN_MS = 1500;
@@ -64,6 +66,14 @@ export function TodayPage() {
                             {words.notJudgedSince(sayInstant(today.worker_silent_since, timeZone))}
                         </Notice>
                     )}
+                    {today.backup_trouble && (
+                        <Notice>
+                            <strong>{words.backups[today.backup_trouble]}</strong>{' '}
+                            {words.backupsMore[today.backup_trouble](
+                                today.backup_at ? sayInstant(today.backup_at, timeZone) : null,
+                            )}
+                        </Notice>
+                    )}
                     <WhoseWork whose={whose} onChoose={(one) => setSearch(one === 'all' ? {} : { whose: one })} />
                     <Suspense fallback={null}>
                         <Unsettled />
@@ -92,6 +102,7 @@ export function TodayPage() {
                     })}
                     <Suspense fallback={null}>
                         <Notes />
+                        {whose === 'all' && <Following />}
                         {whose === 'all' && <Given whose={whose} />}
                     </Suspense>
                     {today.pages > 1 && (

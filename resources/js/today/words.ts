@@ -1,5 +1,12 @@
 /** What the page says here, to be read in one go. */
 export const words = {
+    editionsToFollow: 'Editions to follow',
+    followEdition: (latest: number, design: string, number: number) =>
+        `Edition ${latest} of ${design} is published; this kit keeps edition ${number}.`,
+    exceptionEnded: (name: string, day: string) => ` Its exception ended on ${day}: ${name}.`,
+    seeWhatChanges: 'Add, move, remove',
+    seeWhatChangesIn: (kit: string) => `Add, move, remove in ${kit}`,
+    firstOf: (shown: number, all: string) => `the first ${shown} of ${all}`,
     thePlan: 'The plan',
     planTaskOf: (who: string, day: string) => ` · ${who}, by ${day}`,
     dayHasPassed: ' · the day has passed',
@@ -48,5 +55,17 @@ export const words = {
     workHasStopped: 'Background work has stopped.',
     notJudgedSince: (since: string) =>
         `Nothing has been judged in the background since ${since}. Kits marked “being judged again” stay so until it runs again; the page of a kit always shows its status of now.`,
+    backups: {
+        none: 'There is no backup of this record yet.',
+        late: 'The backups are late.',
+        drill_failed: 'The newest backup cannot be put back.',
+    },
+    backupsMore: {
+        none: () => 'Ask whoever looks after the machine to make the first one; from then on one is made each night.',
+        late: (at: string | null) =>
+            `${at ? `The newest is of ${at}` : 'None is left'}, and one is made each night. Ask whoever looks after the machine to find out why.`,
+        drill_failed: (at: string | null) =>
+            `It was tried on ${at ?? 'a day that nobody knows'}. Ask whoever looks after the machine to make a new one and try it.`,
+    },
     firstSteps: 'First steps',
 };

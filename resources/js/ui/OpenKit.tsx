@@ -3,6 +3,8 @@ import ButtonBase from '@mui/material/ButtonBase';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef } from 'react';
 import type { Schemas } from '../api/client';
+import { livesIn } from './livesIn';
+import { Sign } from './Sign';
 import { count, words } from './words';
 
 type LineState = Schemas['LineResource']['state'];
@@ -137,7 +139,7 @@ export function OpenKit({ leaves, lines, selected, onSelect, note, isLooked = ()
                         }}
                     >
                         {leaf.pockets.map((pocket) => {
-                            const own = lines.filter((line) => line.pocket_id === pocket.id);
+                            const own = lines.filter((line) => livesIn(line, pocket.id));
                             const isHere = pocket.id === selected;
                             return (
                                 <ButtonBase
@@ -191,7 +193,18 @@ export function OpenKit({ leaves, lines, selected, onSelect, note, isLooked = ()
                                     </span>
                                     <Box component="span" sx={{ display: 'flex', flexWrap: 'wrap', gap: '3px 4px' }}>
                                         {own.map((line) => (
-                                            <Stitch key={line.code} state={isLooked(line) ? line.state : null} />
+                                            <Box
+                                                key={line.code}
+                                                component="span"
+                                                sx={{
+                                                    display: 'inline-flex',
+                                                    flexDirection: 'column',
+                                                    alignItems: 'center',
+                                                }}
+                                            >
+                                                <Sign of={line.item_class ?? ''} size={20} />
+                                                <Stitch state={isLooked(line) ? line.state : null} />
+                                            </Box>
                                         ))}
                                     </Box>
                                 </ButtonBase>

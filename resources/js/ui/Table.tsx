@@ -17,7 +17,7 @@ export function Table({ children }: { children: ReactNode }) {
                     borderTop: 1,
                     borderColor: 'divider',
                 },
-                '& th': { verticalAlign: 'bottom' },
+                '& thead th': { verticalAlign: 'bottom' },
                 '& .n': { textAlign: 'right', whiteSpace: 'nowrap' },
                 '& .wide': { display: { xs: 'none', md: 'table-cell' } },
             }}

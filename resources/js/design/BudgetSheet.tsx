@@ -1,0 +1,110 @@
+import Box from '@mui/material/Box';
+import Typography from '@mui/material/Typography';
+import type { Schemas } from '../api/client';
+import { Empty, Sheet } from '../ui/Page';
+import { Table } from '../ui/Table';
+import { count, sayMoney } from '../ui/words';
+import { partsOf, pathOf, type Draft } from './packing';
+import { words } from './words';
+
+interface BudgetSheetProps {
+    draft: Draft;
+    foresight: Schemas['ForesightResource'];
+}
+
+const figure = (value: number) => value.toLocaleString('en-GB');
+
+/** "340 of 900 ml, too full" */
+function sayVolume(load: Schemas['ForeseenLoad']): string {
+    return load.volume_ml === null
+        ? `${figure(load.bulk_ml)} ml`
+        : words.ofMillilitres(figure(load.bulk_ml), figure(load.volume_ml)) +
+              (load.bulk_ml > load.volume_ml ? `, ${words.tooFull}` : '');
+}
+
+function sayMass(load: Schemas['ForeseenLoad']): string {
+    return load.max_mass_g === null
+        ? words.grams(figure(load.mass_g))
+        : words.ofGrams(figure(load.mass_g), figure(load.max_mass_g)) +
+              (load.mass_g > load.max_mass_g ? `, ${words.tooHeavy}` : '');
+}
+
+function sayCost(load: Schemas['ForeseenLoad'], currency: string): string {
+    const cost = sayMoney(load.cost, currency);
+    return load.max_cost === null
+        ? cost
+        : `${cost} of ${sayMoney(load.max_cost, currency)}${load.cost > load.max_cost ? `, ${words.tooDear}` : ''}`;
+}
+
+/** What the kit, its parts and its pockets carry against their limits, and what may be left out. */
+export function BudgetSheet({ draft, foresight }: BudgetSheetProps) {
+    const [whole] = foresight.loads;
+    const parts = new Set(partsOf(draft).map((part) => part.id));
+    return (
+        <Sheet title={words.budget}>
+            <Table>
+                <thead>
+                    <tr>
+                        <th scope="col">{words.where}</th>
+                        <th scope="col">{words.mass}</th>
+                        <th scope="col">{words.volumeWord}</th>
+                        <th scope="col">{words.cost}</th>
+                        <th scope="col" className="wide">
+                            {words.reachWord}
+                        </th>
+                    </tr>
+                </thead>
+                <tbody>
+                    {foresight.loads.map((load) => (
+                        <tr key={load.compartment ?? ''}>
+                            <th
+                                scope="row"
+                                style={{
+                                    fontWeight: load.compartment === null || parts.has(load.compartment) ? 700 : 400,
+                                }}
+                            >
+                                {load.compartment === null ? words.whole : pathOf(draft, load.compartment)}
+                            </th>
+                            <td>{sayMass(load)}</td>
+                            <td>{sayVolume(load)}</td>
+                            <td>{sayCost(load, foresight.currency)}</td>
+                            <td className="wide">{load.compartment === null ? '' : words.reach(load.reach)}</td>
+                        </tr>
+                    ))}
+                </tbody>
+            </Table>
+            {whole && (whole.without_bulk > 0 || whole.without_price > 0) && (
+                <Typography variant="body2" sx={{ color: 'text.secondary', mt: 1 }}>
+                    {[
+                        whole.without_bulk > 0 ? words.withoutBulk(count(whole.without_bulk, 'item')) : '',
+                        whole.without_price > 0 ? words.withoutPrice(count(whole.without_price, 'item')) : '',
+                    ]
+                        .filter(Boolean)
+                        .join('; ')}
+                </Typography>
+            )}
+            <Typography variant="h3" sx={{ mt: 3 }}>
+                {words.leaveOut}
+            </Typography>
+            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                {words.leaveOutAbout}
+            </Typography>
+            {foresight.leave_out.length === 0 ? (
+                <Empty>{words.noLeaveOut}</Empty>
+            ) : (
+                <Box component="ol" sx={{ pl: 5, my: 1 }}>
+                    {foresight.leave_out.map((one) => (
+                        <li key={one.line}>
+                            {one.text}:{' '}
+                            {words.frees(
+                                words.grams(figure(one.mass_g)),
+                                one.bulk_ml === null ? null : `${figure(one.bulk_ml)} ml`,
+                                sayMoney(one.cost, foresight.currency),
+                            )}
+                        </li>
+                    ))}
+                </Box>
+            )}
+        </Sheet>
+    );
+}

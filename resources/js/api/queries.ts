@@ -1,5 +1,6 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
-import { api, ask, type Schemas } from './client';
+import { api, ask } from './client';
+import { designQuestions } from './designQuestions';
 
 /** How a list is sorted and filtered, as its address says; the server refuses what it does not know. */
 type Asked = Record<string, string>;
@@ -12,6 +13,7 @@ export type Whose = 'all' | 'mine' | 'nobody';
 
 /** Every question that the page asks the server, each with its key. */
 export const questions = {
+    ...designQuestions,
     today: (page: number, whose: Whose) =>
         queryOptions({
             queryKey: ['today', page, whose],
@@ -21,26 +23,6 @@ export const questions = {
     account: () => queryOptions({ queryKey: ['account'], queryFn: () => ask(api.GET('/account')) }),
     accounts: () => queryOptions({ queryKey: ['accounts'], queryFn: () => ask(api.GET('/accounts')) }),
     mail: () => queryOptions({ queryKey: ['mail'], queryFn: () => ask(api.GET('/mail')) }),
-    draft: (design: string) =>
-        queryOptions({
-            queryKey: ['draft', design],
-            queryFn: () => ask(api.GET('/designs/{design}/draft', { params: { path: { design } } })),
-            staleTime: 0,
-        }),
-    foresight: (design: string | null, draft: Schemas['Draft']) =>
-        queryOptions({
-            queryKey: ['foresight', design, draft],
-            queryFn: () => ask(api.POST('/designs/foresight', { body: { design, draft } })),
-            placeholderData: keepPreviousData,
-            gcTime: 60_000,
-        }),
-    draftEffects: (design: string, draft: Schemas['Draft']) =>
-        queryOptions({
-            queryKey: ['draft-effects', design, draft],
-            queryFn: () =>
-                ask(api.POST('/designs/{design}/effects', { params: { path: { design } }, body: { design, draft } })),
-            gcTime: 60_000,
-        }),
     toBuy: () => queryOptions({ queryKey: ['to-buy'], queryFn: () => ask(api.GET('/to-buy')) }),
     storeLevels: (store: string) =>
         queryOptions({
@@ -103,41 +85,7 @@ export const questions = {
                 ),
             placeholderData: keepPreviousData,
         }),
-    copingOfDesign: (design: string, scope: Scope, together: string) =>
-        queryOptions({
-            queryKey: ['coping', 'design', design, scope, together],
-            queryFn: () =>
-                ask(
-                    api.GET('/designs/{design}/coping', {
-                        params: { path: { design }, query: { scope, ...(together === '' ? {} : { together }) } },
-                    }),
-                ),
-            placeholderData: keepPreviousData,
-        }),
     emergencies: () => queryOptions({ queryKey: ['emergencies'], queryFn: () => ask(api.GET('/emergencies')) }),
-    adoption: (kit: string, edition?: string) =>
-        queryOptions({
-            queryKey: ['adoption', kit, edition ?? null],
-            queryFn: () => ask(api.GET('/kits/{kit}/adoption', { params: { path: { kit }, query: { edition } } })),
-        }),
-    editionChoices: () =>
-        queryOptions({ queryKey: ['edition-choices'], queryFn: () => ask(api.GET('/choices/editions')) }),
-    /** Two editions, each with a configuration or none after a colon. */
-    beside: (one: string, other: string) =>
-        queryOptions({
-            queryKey: ['beside', one, other],
-            queryFn: () => {
-                const [a = '', aIn = ''] = one.split(':');
-                const [b = '', bIn = ''] = other.split(':');
-                return ask(
-                    api.GET('/beside', {
-                        params: { query: { one: a, one_in: aIn, other: b, other_in: bIn } },
-                    }),
-                );
-            },
-            enabled: one !== '' && other !== '',
-        }),
-    following: () => queryOptions({ queryKey: ['following'], queryFn: () => ask(api.GET('/following')) }),
     configuration: (kit: string, to: string) =>
         queryOptions({
             queryKey: ['configuration', kit, to],
@@ -260,7 +208,6 @@ export const questions = {
         }),
     /** All editions by name, to choose from. */
     listChoices: () => queryOptions({ queryKey: ['lists', 'choices'], queryFn: () => ask(api.GET('/choices/lists')) }),
-    designs: () => queryOptions({ queryKey: ['designs'], queryFn: () => ask(api.GET('/designs')) }),
     stores: () => queryOptions({ queryKey: ['stores'], queryFn: () => ask(api.GET('/stores')) }),
     store: (store: string, asked: Asked, page: number) =>
         queryOptions({

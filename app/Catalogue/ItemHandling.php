@@ -13,18 +13,18 @@ use stdClass;
  * How an item is handled when one packs, what it is taken for, and what it is called elsewhere: the same in requests, files and tables.
  *
  * @phpstan-type HandlingData array{
- *     layer: string|null, start_minutes: int|null, staging: string|null, keep_dry: bool, has_latex: bool, bulk_ml: int|null,
+ *     layer: string|null, start_minutes: int|null, staging: string|null, unwraps: bool, keep_dry: bool, has_latex: bool, bulk_ml: int|null,
  *     told_from: list<array{item: string, by: string}>, names: list<array{name: string, region: string|null}>,
  * }
  */
 final class ItemHandling
 {
     /** Columns of the table of items. */
-    public const COLUMNS = ['layer', 'start_minutes', 'staging', 'keep_dry', 'has_latex', 'bulk_ml'];
+    public const COLUMNS = ['layer', 'start_minutes', 'staging', 'unwraps', 'keep_dry', 'has_latex', 'bulk_ml'];
 
     /** Where nothing is said. */
     public const NONE = [
-        'layer' => null, 'start_minutes' => null, 'staging' => null, 'keep_dry' => false, 'has_latex' => false, 'bulk_ml' => null,
+        'layer' => null, 'start_minutes' => null, 'staging' => null, 'unwraps' => false, 'keep_dry' => false, 'has_latex' => false, 'bulk_ml' => null,
         'told_from' => [], 'names' => [],
     ];
 
@@ -36,6 +36,7 @@ final class ItemHandling
             'handling.layer' => ['nullable', 'in:contact,absorb,hold'],
             'handling.start_minutes' => ['nullable', 'integer:strict', 'between:1,240'],
             'handling.staging' => ['nullable', 'string', 'max:120'],
+            'handling.unwraps' => ['boolean:strict'],
             'handling.keep_dry' => ['boolean:strict'],
             'handling.has_latex' => ['boolean:strict'],
             'handling.bulk_ml' => ['nullable', 'integer:strict', 'between:1,100000'],
@@ -71,7 +72,8 @@ final class ItemHandling
         foreach (DB::table('items')->whereIn('id', $items)->get(['id', ...self::COLUMNS]) as $row) {
             $all[(string) $row->id] = [
                 'layer' => $row->layer, 'start_minutes' => self::figure($row->start_minutes), 'staging' => $row->staging,
-                'keep_dry' => (bool) $row->keep_dry, 'has_latex' => (bool) $row->has_latex, 'bulk_ml' => self::figure($row->bulk_ml),
+                'unwraps' => (bool) $row->unwraps, 'keep_dry' => (bool) $row->keep_dry, 'has_latex' => (bool) $row->has_latex,
+                'bulk_ml' => self::figure($row->bulk_ml),
                 'told_from' => [], 'names' => [],
             ];
         }
@@ -100,8 +102,8 @@ final class ItemHandling
             ->whereIn('item_id', $rows->pluck('id')->all())->get(['item_id', 'items.code'])->groupBy('item_id');
 
         return $rows->mapWithKeys(static fn (stdClass $row): array => [(string) $row->code => new Handling(
-            $row->layer === null ? null : Layer::from($row->layer), self::figure($row->start_minutes), $row->staging, (bool) $row->keep_dry,
-            (bool) $row->has_latex, $row->caution !== null,
+            $row->layer === null ? null : Layer::from($row->layer), self::figure($row->start_minutes), $row->staging, (bool) $row->unwraps,
+            (bool) $row->keep_dry, (bool) $row->has_latex, $row->caution !== null,
             array_values(array_map(strval(...), $alike->get($row->id)?->pluck('code')->all() ?? [])), self::figure($row->bulk_ml),
         )])->all();
     }

@@ -244,7 +244,7 @@ final class ReadItems
         return [
             (string) ($title->text ?? $item->class), array_values(array_map(strval(...), $found->get('never_for')?->pluck('text')->all() ?? [])),
             new HandlingResource(
-                $item->layer, $item->start_minutes, $item->staging, $item->keep_dry, $item->has_latex, $item->bulk_ml, $alike, $names,
+                $item->layer, $item->start_minutes, $item->staging, $item->unwraps, $item->keep_dry, $item->has_latex, $item->bulk_ml, $alike, $names,
             ),
         ];
     }

@@ -30,11 +30,6 @@ final readonly class Disagreement
     ) {
     }
 
-    public function text(): string
-    {
-        return self::say($this->fact(Severity::Fix));
-    }
-
     public function fact(Severity $severity): CheckFinding
     {
         return new CheckFinding(

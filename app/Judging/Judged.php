@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Kits\Models\Kit;
+use App\Ledger\Parts\CheckFinding;
 use App\People\KitScope;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Judgement;
+use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Due\NextCheck;
 use Sarcina\Core\Kit\Scope;
@@ -25,6 +27,7 @@ final readonly class Judged
      * @param  int  $graceDays  after that check is due before it is overdue
      * @param  string|null  $dueIn  the module whose check is due first; null: the kit itself
      * @param  Judgement|null  $best  of those who may use most; null: there is one judgement alone
+     * @param  BeingBuilt|null  $beingBuilt  while everything may be out of it: it is not ready, whatever is on record
      * @param  list<ShiftVerdict>  $shifts  of each shift of its place by itself; the judgement is the worst of them
      */
     public function __construct(
@@ -41,13 +44,14 @@ final readonly class Judged
         public int $graceDays = 0,
         private array $shifts = [],
         private ?Judgement $best = null,
+        public ?BeingBuilt $beingBuilt = null,
     ) {
     }
 
     /** @return list<ShiftVerdict> of each shift of its place; none where none are kept */
     public function shifts(): array
     {
-        $lowered = $this->disagreement?->verdict;
+        $lowered = $this->beingBuilt === null ? $this->disagreement?->verdict : BeingBuilt::VERDICT;
 
         return $lowered === null ? $this->shifts : array_map(static fn (ShiftVerdict $one): ShiftVerdict => $one->atBest($lowered), $this->shifts);
     }
@@ -82,17 +86,29 @@ final readonly class Judged
         return $this->judgement->assignment->kit->scope;
     }
 
-    /** The core's verdict, lowered where a look that nobody could put in order found worse. */
+    /** The core's verdict, lowered where a look that nobody could put in order found worse, and while it is being packed anew. */
     public function verdict(): Verdict
     {
         $own = $this->judgement->standing();
+        if ($this->beingBuilt !== null) {
+            return BeingBuilt::VERDICT;
+        }
 
         return $this->disagreement !== null && $this->disagreement->verdict->isWorseThan($own) ? $this->disagreement->verdict : $own;
     }
 
+    /** Whether two looks that disagree make it worse than the core found it. */
     public function isLowered(): bool
     {
-        return $this->verdict() !== $this->judgement->standing();
+        return $this->disagreement !== null && $this->disagreement->verdict->isWorseThan($this->judgement->standing());
+    }
+
+    /** @return list<CheckFinding> what lowers it beside its contents */
+    public function overlays(): array
+    {
+        $doubt = $this->isLowered() && $this->verdict() === Verdict::NotReady ? Severity::Stop : Severity::Fix;
+
+        return array_values(array_filter([$this->disagreement?->fact($doubt), $this->beingBuilt?->fact()]));
     }
 
     public function due(): Due

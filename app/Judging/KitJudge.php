@@ -43,6 +43,7 @@ final class KitJudge
         private readonly Scopes $scopes,
         private readonly KitContents $contents,
         private readonly Disagreements $disagreements,
+        private readonly OpenBuilds $builds,
     ) {
     }
 
@@ -118,6 +119,7 @@ final class KitJudge
         return new Judged(
             $kit, $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
             $asChecked ? null : $this->disagreements->worstOf($kit), $dueIn, $grace, $shifts, $best,
+            $this->builds->of($kit, array_values(array_filter(array_map(static fn (PlanPart $part): ?Kit => $part->kit, $parts)))),
         );
     }
 

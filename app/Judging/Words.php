@@ -32,6 +32,9 @@ final class Words
         $count = static fn (Severity $severity): int => count(
             array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity),
         );
+        if ($judged->beingBuilt !== null) {
+            return 'Not ready. Do not use this kit: it is being packed anew.';
+        }
         if ($judged->isLowered()) {
             return self::word($judged->verdict()).'. Two looks at this kit disagree: do a full check.';
         }
@@ -71,11 +74,11 @@ final class Words
     public function reasons(Judged $judged): array
     {
         $reasons = array_map(fn (Advised $advised): Reason => $this->reason($judged, $advised), (new Advice($judged->judgement))->findings());
-        if ($judged->disagreement !== null) {
-            $reasons[] = new Reason(
-                'disagreement', $judged->isLowered() && $judged->verdict() === Verdict::NotReady ? 'stop' : 'fix', $judged->disagreement->text(),
-                'Do a full check: what is counted then settles it.', 'check', null, null, null, null,
-            );
+        foreach ($judged->overlays() as $fact) {
+            [$todo, $job] = $fact->kind === BeingBuilt::KIND
+                ? ['Go on packing it, or end that.', 'build']
+                : ['Do a full check: what is counted then settles it.', 'check'];
+            array_unshift($reasons, new Reason($fact->kind, $fact->severity, self::found($fact), $todo, $job, null, null, null, null));
         }
         usort($reasons, static fn (Reason $one, Reason $other): int => $one->order() <=> $other->order());
 
@@ -157,9 +160,7 @@ final class Words
             $judged->judgement->findings,
             static fn (Finding $finding): bool => $finding->severity !== Severity::Note,
         )));
-        if ($judged->disagreement !== null) {
-            $facts[] = $judged->disagreement->fact($judged->isLowered() && $judged->verdict() === Verdict::NotReady ? Severity::Stop : Severity::Fix);
-        }
+        array_unshift($facts, ...$judged->overlays());
         $grave = static fn (CheckFinding $fact): int => $fact->severity === Severity::Stop->value ? 0 : 1;
         usort($facts, static fn (CheckFinding $one, CheckFinding $other): int => $grave($one) <=> $grave($other));
 
@@ -169,8 +170,8 @@ final class Words
     /** What was found, in words. */
     public static function found(CheckFinding $fact): string
     {
-        if ($fact->kind === Disagreement::KIND) {
-            return Disagreement::say($fact);
+        if ($fact->kind === Disagreement::KIND || $fact->kind === BeingBuilt::KIND) {
+            return $fact->kind === BeingBuilt::KIND ? BeingBuilt::say($fact) : Disagreement::say($fact);
         }
         $what = $fact->lotNumber === null ? (string) $fact->subject : "{$fact->subject} (lot {$fact->lotNumber})";
         $until = $fact->goodUntil === null ? '' : self::date($fact->goodUntil);

@@ -12,7 +12,9 @@ use App\Kits\Models\Kit;
 use App\Ledger\Models\KitChange;
 use App\Ledger\Models\Movement;
 use App\Ledger\Models\Operation;
+use App\Ledger\Models\Preparation;
 use App\Ledger\Models\Seal;
+use App\Ledger\Models\Weighing;
 use App\Ledger\PieceCondition;
 use Illuminate\Support\Facades\DB;
 
@@ -28,7 +30,7 @@ final class ReadHistory
     /** What can be asked for alone. */
     public const ONLY = [
         'checks' => ['full_check', 'quick_check'],
-        'contents' => ['restock', 'use', 'equip', 'move', 'transfer', 'dispose', 'module_in', 'module_out'],
+        'contents' => ['restock', 'use', 'equip', 'build', 'move', 'transfer', 'dispose', 'module_in', 'module_out'],
         'seals' => ['seal_set', 'seal_broken'],
         'changes' => ['change', 'retire'],
     ];
@@ -57,6 +59,8 @@ final class ReadHistory
                 'movements' => $ofKit,
                 'seals' => fn ($query) => $query->where('kit_id', $kit->id),
                 'changes' => fn ($query) => $query->where('kit_id', $kit->id),
+                'preparations' => fn ($query) => $query->where('kit_id', $kit->id),
+                'weighings' => fn ($query) => $query->where('kit_id', $kit->id),
             ])
             ->orderByDesc('done_at')
             ->orderByDesc('number')
@@ -147,6 +151,10 @@ final class ReadHistory
                 )
                 ->all(),
             ...$operation->changes->map(self::change(...))->filter()->all(),
+            ...$operation->weighings->map(static fn (Weighing $one): string => "Weighed {$one->weighed_g} g, calculated {$one->computed_g} g".
+                ($one->because === null ? '' : ": {$one->because}"))->all(),
+            ...$operation->preparations->map(static fn (Preparation $one): string => ($one->is_done ? 'Prepared' : 'Not prepared').
+                ": {$one->item_name}, {$one->pocket}: {$one->task}")->all(),
         ];
     }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Kits;
 
+use App\Builds\Http\OpenBuild;
+use App\Builds\Models\Build;
 use App\Catalogue\Catalogue;
 use App\Checks\CheckNotes;
 use App\Designs\Http\DesignEditionRef;
@@ -84,7 +86,22 @@ final class ReadKit
             $last,
             $notes,
             self::planned($judged->plan, Day::of($today)),
-            ...$alike,
+            $alike[0],
+            $alike[1],
+            $alike[2],
+            self::build($kit),
+        );
+    }
+
+    private static function build(Kit $kit): ?OpenBuild
+    {
+        $build = $kit->build_id === null ? null : Build::query()->with(['begunBy', 'leftBy', 'takenBy'])->find($kit->build_id);
+
+        $instant = static fn (?string $at): ?string => $at === null ? null : str_replace(' ', 'T', $at).'Z';
+
+        return $build === null ? null : new OpenBuild(
+            $build->id, $build->begunBy->name, (string) $instant($build->begun_at), $build->leftBy?->name, $instant($build->left_at),
+            $build->left_note, $build->pockets_packed, $build->pockets, $build->taken_by_id, $build->takenBy?->name, $instant($build->taken_at),
         );
     }
 

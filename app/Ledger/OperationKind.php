@@ -28,6 +28,7 @@ enum OperationKind: string
     case SignAssessment = 'sign_assessment';
     case ConfirmEdition = 'confirm_edition';
     case Restore = 'restore';
+    case Build = 'build';
 
     public function kind(): Kind
     {
@@ -51,6 +52,7 @@ enum OperationKind: string
             self::SignAssessment => new Kinds\SignAssessment,
             self::ConfirmEdition => new Kinds\ConfirmEdition,
             self::Restore => new Kinds\Restore,
+            self::Build => new Kinds\Build,
         };
     }
 

@@ -18,6 +18,8 @@ enum Part: string
     case Changes = 'kit_changes';
     case Attestations = 'attestations';
     case Receipts = 'receipts';
+    case Preparations = 'preparations';
+    case Weighings = 'weighings';
 
     /** The columns of the operation itself that its hash covers, in order. */
     public const OPERATION = [
@@ -52,6 +54,8 @@ enum Part: string
             self::Seals => ['kit_id', 'event', 'seal_number', 'reason', 'set_by'],
             self::Changes => ['kit_id', 'field', 'was', 'becomes', 'was_name', 'becomes_name'],
             self::Receipts => ['lot_id', 'packs', 'price', 'currency', 'supplier', 'delivery_note'],
+            self::Preparations => ['kit_id', 'pocket_id', 'pocket', 'item_code', 'item_name', 'task', 'is_done'],
+            self::Weighings => ['kit_id', 'computed_g', 'weighed_g', 'because'],
             self::Attestations => ['subject', 'subject_id', 'title', 'digest'],
         }];
     }
@@ -59,7 +63,7 @@ enum Part: string
     /** Came later: covered only where there is something of it, so that what was recorded before reads as it did. */
     public function isLater(): bool
     {
-        return $this === self::Receipts;
+        return in_array($this, [self::Receipts, self::Preparations, self::Weighings], true);
     }
 
     /** @return list<string> the tables of the record that were made with it: their triggers came in one migration */

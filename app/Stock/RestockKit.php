@@ -15,10 +15,8 @@ use App\Kits\KitSeal;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
 use App\Ledger\Head;
-use App\Ledger\Holdings;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
-use App\Ledger\Names;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\OperationSince;
@@ -41,7 +39,7 @@ final class RestockKit
     public function __construct(
         private readonly Record $record,
         private readonly OperationsSince $since,
-        private readonly Holdings $holdings,
+        private readonly AsFarAsThere $asFarAsThere,
         private readonly LateCheck $late,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
@@ -85,7 +83,7 @@ final class RestockKit
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = [...$this->out($kit, $report), ...$this->in($kit, $report)];
-            [$possible, $rest] = $isLate || $report->base->number < $head->number ? $this->asFarAsThere($movements, $isLate) : [$movements, []];
+            [$possible, $rest] = $isLate || $report->base->number < $head->number ? ($this->asFarAsThere)($movements, $isLate) : [$movements, []];
             array_push($possible, ...$this->notFound->movements($report));
             if ($possible === []) {
                 return $this->keepWhole($kit, $report, $by, $rest);
@@ -157,50 +155,6 @@ final class RestockKit
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rows, null, $report->body);
 
         return Recorded::under(null, $report->id);
-    }
-
-    /**
-     * What of it the pieces are there for, and what not.
-     *
-     * @param  list<LotMovement>  $movements
-     * @param  bool  $isLate  else only what others took from the store since counts as a reason
-     * @return array{list<LotMovement>, list<UnsettledRow>}
-     */
-    private function asFarAsThere(array $movements, bool $isLate): array
-    {
-        $names = new Names;
-        $names->read($movements);
-        $there = [];
-        $possible = [];
-        $rest = [];
-        foreach ($movements as $movement) {
-            $from = $movement->from;
-            if ($from === null || ! $isLate && $from->storeId === null) {
-                $possible[] = $movement;
-
-                continue;
-            }
-            $key = "{$from->whereabouts()} {$movement->lotId} {$from->condition}";
-            $there[$key] ??= $this->holdings->of($from, $movement->lotId);
-            $quantity = min($movement->quantity, $there[$key]);
-            $there[$key] -= $quantity;
-            if ($quantity > 0) {
-                $possible[] = new LotMovement($movement->lotId, $quantity, $from, $movement->to, $movement->reason);
-            }
-            if ($quantity < $movement->quantity) {
-                $lot = $names->lot($movement->lotId);
-                $rest[] = new UnsettledRow(
-                    'not_there',
-                    $lot->itemName,
-                    $lot->number,
-                    $names->pocket($from->pocketId ?? $movement->to?->pocketId),
-                    $movement->quantity,
-                    $quantity,
-                );
-            }
-        }
-
-        return [$possible, $rest];
     }
 
     private static function field(RestockReport $report, PiecesAreNotThere $short): string

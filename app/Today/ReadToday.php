@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Judging\BeingBuilt;
 use App\Judging\KitStates;
 use App\Judging\ShiftVerdict;
 use App\Judging\StateCounts;
@@ -139,7 +140,11 @@ final class ReadToday
         }
         $isDue = $row->due_on !== null && $row->due_on <= $today;
         // What is missing is restocked first; but a kit that is due is counted before anything is put in.
-        $job = $isDue || ! $row->wants_restock ? 'check' : 'restock';
+        $job = match (true) {
+            $isPresent && self::isBeingBuilt($findings->get($row->kit_id)) => 'build',
+            $isDue || ! $row->wants_restock => 'check',
+            default => 'restock',
+        };
 
         return new WorkResource(
             $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), Band::from((int) $row->band)->word(),
@@ -147,6 +152,12 @@ final class ReadToday
             $job === 'check' ? $row->due_kind : null, array_slice($texts, 0, 3), max(0, count($texts) - 3), $row->due_on, $overdue,
             $isPresent ? ShiftVerdictResource::each($this->shifts[$row->kit_id] ?? [], $this->on) : [],
         );
+    }
+
+    /** @param  Collection<int, stdClass>|null  $findings */
+    private static function isBeingBuilt(?Collection $findings): bool
+    {
+        return $findings?->contains('kind', BeingBuilt::KIND) ?? false;
     }
 
     private static function dueText(stdClass $row, int $overdue, string $today): string

@@ -118,7 +118,7 @@ final class PackingTest extends TestCase
         yield 'two models of what is critical' => [$two(Rank::Critical), [HintKind::TwoModels]];
         yield 'two models of what is not' => [$two(Rank::Required), []];
         $staged = static fn (?Wrappers $wrappers): Packing => new Packing($leaves, [
-            self::line('L1', $tape, ['a' => 1], new Handling(staging: 'Take the wrapper off'), Rank::Critical),
+            self::line('L1', $tape, ['a' => 1], new Handling(staging: 'Take the wrapper off', unwraps: true), Rank::Critical),
         ], wrappers: $wrappers);
         yield 'a wrapper left, nobody chose' => [$staged(null), [HintKind::WrapperLeft]];
         yield 'a wrapper left on purpose' => [$staged(Wrappers::On), [HintKind::WrapperLeft]];

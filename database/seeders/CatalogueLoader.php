@@ -31,7 +31,7 @@ final class CatalogueLoader
                 'caution' => $row['caution'] ?: null, 'allergy' => $row['allergy'] ?: null,
                 ...self::storage($row['storage']), ...self::openedLife($row['opened']),
                 'layer' => $row['layer'] ?: null, 'start_minutes' => $row['start_minutes'] === '' ? null : (int) $row['start_minutes'],
-                'staging' => $row['staging'] ?: null, 'keep_dry' => $row['keep_dry'] === 'y', 'has_latex' => $row['latex'] === 'y',
+                'staging' => $row['staging'] ?: null, 'unwraps' => $row['unwraps'] === 'y', 'keep_dry' => $row['keep_dry'] === 'y', 'has_latex' => $row['latex'] === 'y',
                 'bulk_ml' => $row['bulk_ml'] === '' ? null : (int) $row['bulk_ml'],
             ]);
             foreach (self::parts($row['measures'], ';') as $measure) {

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Builds\Http\BuildController;
 use App\Kits\Http\KitController;
 use App\Kits\Http\KitDesignController;
 use App\Kits\Http\KitListController;
@@ -37,3 +38,9 @@ Route::put('kits/{kit:code}/exceptions/{id}', [KitDesignController::class, 'exce
 Route::delete('kits/{kit:code}/exceptions/{id}', [KitDesignController::class, 'endException'])->can('equip', Kit::class)->name('exceptions.end');
 Route::post('kits/{kit:code}/judgement', [KitController::class, 'judge'])->can('check', Kit::class)->name('kits.judgement');
 Route::put('kits/{kit:code}/seals/{id}', [KitController::class, 'seal'])->can('restock', Kit::class)->name('seals.store');
+Route::get('kits/{kit:code}/build', [BuildController::class, 'plan'])->can('restock', Kit::class)->name('builds.plan');
+Route::put('kits/{kit:code}/builds/{id}/beginning', [BuildController::class, 'begin'])->can('restock', Kit::class)->name('builds.begin');
+Route::put('kits/{kit:code}/builds/{id}/leaving', [BuildController::class, 'leave'])->can('restock', Kit::class)->name('builds.leave');
+Route::post('kits/{kit:code}/builds/{id}/taking', [BuildController::class, 'takeUp'])->can('restock', Kit::class)->name('builds.take');
+Route::put('kits/{kit:code}/builds/{id}/end', [BuildController::class, 'end'])->can('restock', Kit::class)->name('builds.end');
+Route::put('kits/{kit:code}/builds/{id}', [BuildController::class, 'finish'])->can('restock', Kit::class)->name('builds.finish');

@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace Tests\Feature;
 
 use Illuminate\Support\Facades\DB;
+use Tests\Support\PacksDesigns;
 use Tests\TestCase;
 
 /** A design is packed: what it makes, what is wrong with it, two who pack at once, and what it changes in its kits. */
 final class PackingTest extends TestCase
 {
+    use PacksDesigns;
+
     public function test_a_design_read_as_a_draft_and_published_again_is_the_same(): void
     {
         foreach (DB::table('designs')->whereNull('retired_on')->orderBy('code')->pluck('id', 'code') as $code => $id) {
@@ -240,37 +243,6 @@ final class PackingTest extends TestCase
         $this->assertSame(1, $in->where('pocket_id', $other['id'])->sum('quantity'));
         $this->assertSame($in->sum('quantity') - 1, $in->where('pocket_id', $one['compartment'])->sum('quantity'));
         $this->assertGreaterThan(1, $in->sum('quantity'));
-    }
-
-    private function design(string $code): string
-    {
-        $id = DB::table('designs')->where('code', $code)->value('id');
-
-        return is_string($id) ? $id : $this->fail("There is no design {$code}.");
-    }
-
-    /** @return array<string, mixed> */
-    private function draftOf(string $design): array
-    {
-        return $this->actAs('lead')->getJson("/api/designs/{$design}/draft")->assertOk()->json();
-    }
-
-    /**
-     * @param  array<string, mixed>  $start
-     * @return array<string, mixed>
-     */
-    private function foresee(array $start): array
-    {
-        return $this->postJson('/api/designs/foresight', ['design' => $start['design'], 'draft' => $start['draft']])->assertOk()->json();
-    }
-
-    /**
-     * @param  array<string, mixed>  $start
-     * @return \Illuminate\Testing\TestResponse<\Symfony\Component\HttpFoundation\Response>
-     */
-    private function publish(string $id, array $start): \Illuminate\Testing\TestResponse
-    {
-        return $this->putJson("/api/designs/{$id}/editions/{$this->ulid()}", ['base' => $start['edition'], 'name' => $start['name'], 'draft' => $start['draft']]);
     }
 
     /**

@@ -21,6 +21,8 @@ final readonly class HandlingResource
         public ?int $start_minutes,
         #[OA\Property(description: 'what is done to it before it is packed')]
         public ?string $staging,
+        #[OA\Property(description: 'whether that takes its wrapper off')]
+        public bool $unwraps,
         #[OA\Property]
         public bool $keep_dry,
         #[OA\Property]

@@ -111,6 +111,7 @@ use Sarcina\Core\Measure\Unit;
                 new OA\Property(property: 'layer', type: 'string', enum: ['contact', 'absorb', 'hold'], nullable: true),
                 new OA\Property(property: 'start_minutes', type: 'integer', nullable: true),
                 new OA\Property(property: 'staging', type: 'string', nullable: true),
+                new OA\Property(property: 'unwraps', type: 'boolean'),
                 new OA\Property(property: 'keep_dry', type: 'boolean'),
                 new OA\Property(property: 'has_latex', type: 'boolean'),
                 new OA\Property(property: 'bulk_ml', type: 'integer', nullable: true),

@@ -37,6 +37,7 @@ use Sarcina\Core\Kit\Scope;
  * @property 'contact'|'absorb'|'hold'|null $layer of a dressing: it touches the wound, soaks, or holds the others
  * @property int|null $start_minutes
  * @property string|null $staging what is done to it before it is packed
+ * @property bool $unwraps whether that takes its wrapper off
  * @property bool $keep_dry
  * @property bool $has_latex
  * @property int|null $bulk_ml what a piece takes up in a pocket
@@ -64,7 +65,7 @@ final class Item extends Model
             'sterile' => 'boolean',
             'keeps_as_reserve' => 'boolean',
             'only_for_trained' => 'boolean',
-            'keep_dry' => 'boolean',
+            'unwraps' => 'boolean', 'keep_dry' => 'boolean',
             'has_latex' => 'boolean',
         ];
     }

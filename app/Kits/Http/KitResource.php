@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Http;
 
+use App\Builds\Http\OpenBuild;
 use App\Checks\Http\CheckNote;
 use App\Checks\Http\CheckRef;
 use App\Designs\Http\DesignEditionRef;
@@ -79,6 +80,8 @@ final readonly class KitResource
         public array $configurations,
         #[OA\Property(nullable: true, description: 'that it differs from the others of its design on purpose')]
         public ?ExceptionResource $exception,
+        #[OA\Property(nullable: true, description: 'that it is being packed anew')]
+        public ?OpenBuild $build,
     ) {
     }
 }

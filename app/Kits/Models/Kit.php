@@ -45,6 +45,7 @@ use Sarcina\Core\Kit\Scope;
  * @property int $last_operation
  * @property string|null $last_done_at
  * @property string|null $retired_on
+ * @property string|null $build_id while it is built, and everything may be out of it
  * @property Collection<int, Kit> $modules
  * @property Kit|null $parent
  * @property DesignEdition $edition

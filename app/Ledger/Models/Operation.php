@@ -36,6 +36,8 @@ use Illuminate\Database\Eloquent\Relations\HasOne;
  * @property Collection<int, CheckRow> $rows
  * @property Collection<int, CheckLine> $lines
  * @property Collection<int, CheckFinding> $findings
+ * @property Collection<int, Preparation> $preparations
+ * @property Collection<int, Weighing> $weighings
  */
 final class Operation extends Model
 {
@@ -84,6 +86,18 @@ final class Operation extends Model
     public function changes(): HasMany
     {
         return $this->hasMany(KitChange::class, 'operation_number')->orderBy('position');
+    }
+
+    /** @return HasMany<Preparation, $this> */
+    public function preparations(): HasMany
+    {
+        return $this->hasMany(Preparation::class, 'operation_number')->orderBy('position');
+    }
+
+    /** @return HasMany<Weighing, $this> */
+    public function weighings(): HasMany
+    {
+        return $this->hasMany(Weighing::class, 'operation_number')->orderBy('position');
     }
 
     /** @return HasMany<CheckRow, $this> */

@@ -237,7 +237,7 @@ final readonly class Hints
     private function wrappers(): array
     {
         return $this->packing->wrappers === Wrappers::Off ? [] : $this->each(
-            static fn (PackedLine $line, Item $item): ?Hint => $line->handling->staging !== null && $line->rank === Rank::Critical
+            static fn (PackedLine $line, Item $item): ?Hint => $line->handling->unwraps && $line->rank === Rank::Critical
                 ? new Hint(HintKind::WrapperLeft, $line->code, $item->code) : null,
         );
     }

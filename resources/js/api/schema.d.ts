@@ -560,6 +560,107 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/kits/{kit}/build": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["planBuild"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/builds/{id}/beginning": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description From now on everything may be out of the kit: it is not ready. The id is a ULID made by the page. */
+        put: operations["beginBuild"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/builds/{id}/leaving": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Hands it over half done. */
+        put: operations["leaveBuild"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/builds/{id}/taking": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** @description Goes on with it. */
+        post: operations["takeUpBuild"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/builds/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Ends it without a record. */
+        put: operations["endBuild"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/builds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Records a kit as it was packed anew. The id is a ULID made by the page: sent twice, it counts once. */
+        put: operations["finishBuild"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/items": {
         parameters: {
             query?: never;
@@ -2534,6 +2635,151 @@ export interface components {
             full: number;
             each: number | null;
         };
+        BegunBuild: {
+            /**
+             * Format: date-time
+             * @description by the device's clock, corrected
+             */
+            begun_at: string;
+        };
+        /** @description What matters of an item while a kit is packed. */
+        BuildItem: {
+            item: string;
+            /** @description grams a piece */
+            mass_g: number;
+            /** @description what is done to it before it is packed, as the design wants it */
+            task: string | null;
+        };
+        /** @description Pieces of one lot that lie in a pocket on record: they come out, and as many as the design asks for go back. */
+        BuildPiece: {
+            pocket_id: string;
+            lot_id: string;
+            item: string;
+            name: string;
+            item_class: string;
+            caution: string | null;
+            lot: string | null;
+            expires: string | null;
+            /** @enum {string} */
+            condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+            /** Format: date */
+            opened_on: string | null;
+            quantity: number;
+            /** @description into which pockets so many of them go back */
+            back: components["schemas"]["BuildShare"][];
+            /**
+             * @description where the rest belongs
+             * @enum {string}
+             */
+            rest_to: "store" | "discard";
+            /** @description why some do not go back, such as expired */
+            because: string | null;
+        };
+        /** @description How a kit is packed anew: what comes out of it, what goes back where, and what goes in from the store, in packing order. */
+        BuildPlan: {
+            /** @description pockets: what is reached last is packed first */
+            order: string[];
+            pieces: components["schemas"]["BuildPiece"][];
+            /** @description what goes in besides; it names the store, and how far the record goes */
+            restock: components["schemas"]["RestockResource"];
+            items: components["schemas"]["BuildItem"][];
+            /** @description grams: the bag and the modules in it */
+            empty_mass_g: number;
+            max_mass_g: number | null;
+            /** @description per cent by which what is weighed may differ before somebody is asked why */
+            ask_over: number;
+        };
+        /** @description So many pieces, in one pocket. */
+        BuildShare: {
+            pocket_id: string;
+            quantity: number;
+        };
+        /** @description What became of a build: the kit as it is now, and what could not be recorded as it was sent. */
+        BuiltResource: {
+            /** @description the number under which it is on record; null where nothing of it could be recorded */
+            operation: number | null;
+            unsettled: components["schemas"]["UnsettledResource"][];
+            kit: components["schemas"]["KitResource"];
+        };
+        EndedBuild: {
+            /** @enum {string} */
+            outcome: "put_back" | "nothing_moved";
+        };
+        FinishedBuild: {
+            store: string;
+            /** Format: date-time */
+            begun_at: string;
+            /** Format: date-time */
+            done_at?: string | null;
+            /** Format: date-time */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
+            /** @description all that was on record in the kit itself: what was found went back, to the store, or was disposed of */
+            pieces: {
+                pocket_id: string;
+                lot_id: string;
+                /** @enum {string} */
+                condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+                /** Format: date */
+                opened_on?: string | null;
+                recorded: number;
+                found: number;
+                back: components["schemas"]["BuildShare"][];
+                to_store: number;
+                discarded: number;
+            }[];
+            in: {
+                pocket_id: string;
+                lot_id: string;
+                quantity: number;
+            }[];
+            /** @description what was to be done to items before they were packed, and whether it was */
+            prepared: {
+                pocket_id: string;
+                /** @description its code */
+                item: string;
+                done: boolean;
+            }[];
+            weighed_g?: number | null;
+            weighed_because?: string | null;
+            seal_reason?: string | null;
+            seal_set?: string | null;
+        };
+        LeftBuild: {
+            version: number;
+            /** @description as the page keeps it */
+            work: string;
+            pockets_packed: number;
+            pockets: number;
+            note?: string | null;
+        };
+        /** @description Work that was handed over half done, as the page kept it. */
+        LeftWork: {
+            id: string;
+            /** @description of the form in which it is kept */
+            version: number;
+            work: string;
+        };
+        /** @description Somebody packs the kit anew. */
+        OpenBuild: {
+            id: string;
+            /** @description who began it */
+            by: string;
+            /** Format: date-time */
+            begun_at: string;
+            /** @description who handed it over half done */
+            left_by: string | null;
+            /** Format: date-time */
+            left_at: string | null;
+            left_note: string | null;
+            pockets_packed: number;
+            pockets: number;
+            /** @description the account that has it since */
+            taken_by_id: string | null;
+            taken_by: string | null;
+            /** Format: date-time */
+            taken_at: string | null;
+        };
         /** @description Where pieces of an item lie. */
         CarriedResource: {
             where: string;
@@ -2572,6 +2818,8 @@ export interface components {
             start_minutes: number | null;
             /** @description what is done to it before it is packed */
             staging: string | null;
+            /** @description whether that takes its wrapper off */
+            unwraps: boolean;
             keep_dry: boolean;
             has_latex: boolean;
             /** @description millilitres that a piece takes up in a pocket */
@@ -2756,6 +3004,7 @@ export interface components {
                 layer?: "contact" | "absorb" | "hold" | null;
                 start_minutes?: number | null;
                 staging?: string | null;
+                unwraps?: boolean;
                 keep_dry?: boolean;
                 has_latex?: boolean;
                 bulk_ml?: number | null;
@@ -3554,6 +3803,7 @@ export interface components {
             /** @description that its edition has */
             configurations: string[];
             exception: components["schemas"]["ExceptionResource"] | null;
+            build: components["schemas"]["OpenBuild"] | null;
         };
         /** @description A kit in a list. */
         KitRow: {
@@ -3759,7 +4009,7 @@ export interface components {
             text: string;
             todo: string;
             /** @enum {string} */
-            job: "restock" | "check" | "none";
+            job: "restock" | "check" | "build" | "none";
             line: string | null;
             item: string | null;
             row: number | null;
@@ -4732,7 +4982,7 @@ export interface components {
              */
             verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready" | null;
             /** @enum {string} */
-            job: "check" | "restock";
+            job: "check" | "restock" | "build";
             /** @enum {string|null} */
             check_kind: "full" | "quick" | null;
             reasons: string[];
@@ -6073,6 +6323,206 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["AskResource"][];
                 };
+            };
+        };
+    };
+    planBuild: {
+        parameters: {
+            query?: {
+                store?: string;
+            };
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What comes out, what goes back and in */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuildPlan"];
+                };
+            };
+        };
+    };
+    beginBuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BegunBuild"];
+            };
+        };
+        responses: {
+            /** @description It is not ready until this has ended */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    leaveBuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeftBuild"];
+            };
+        };
+        responses: {
+            /** @description Whoever may restock the kit can go on with it */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    takeUpBuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description the account that had taken it up when that was read */
+                    seen?: string | null;
+                };
+            };
+        };
+        responses: {
+            /** @description The work as it was left */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LeftWork"];
+                };
+            };
+            /** @description Somebody else has it */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endBuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EndedBuild"];
+            };
+        };
+        responses: {
+            /** @description The kit is judged as it is on record */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    finishBuild: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FinishedBuild"];
+            };
+        };
+        responses: {
+            /** @description The kit, judged again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuiltResource"];
+                };
+            };
+            /** @description Kept, but nothing of it could be recorded: somebody must settle it */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BuiltResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -58,6 +58,7 @@ export function ItemHandling({ typed, type, problem, others }: ItemHandlingProps
                     />
                 </Row>
                 <Box sx={{ display: 'grid', justifyItems: 'start' }}>
+                    <Tick label={words.unwraps} checked={handling.unwraps} onTick={(unwraps) => set({ unwraps })} />
                     <Tick label={words.keepDry} checked={handling.keep_dry} onTick={(keep_dry) => set({ keep_dry })} />
                     <Tick
                         label={words.hasLatex}

@@ -29,6 +29,7 @@ export interface EditedItem {
         layer: '' | 'contact' | 'absorb' | 'hold';
         start_minutes: string;
         staging: string;
+        unwraps: boolean;
         keep_dry: boolean;
         has_latex: boolean;
         bulk_ml: string;
@@ -65,6 +66,7 @@ export const freshItem: EditedItem = {
         layer: '',
         start_minutes: '',
         staging: '',
+        unwraps: false,
         keep_dry: false,
         has_latex: false,
         bulk_ml: '',
@@ -111,6 +113,7 @@ export function itemOf(item: Schemas['ItemResource']): EditedItem {
             layer: item.handling.layer ?? '',
             start_minutes: figure(item.handling.start_minutes),
             staging: item.handling.staging ?? '',
+            unwraps: item.handling.unwraps,
             keep_dry: item.handling.keep_dry,
             has_latex: item.handling.has_latex,
             bulk_ml: figure(item.handling.bulk_ml),

@@ -10,6 +10,7 @@ export const words = {
     startMinutesHelp: 'For what must be started before it is needed.',
     bulk: 'Takes up in a pocket, ml',
     bulkHelp: 'Of one piece, packed.',
+    unwraps: 'What is done before it is packed takes its wrapper off',
     keepDry: 'Must be kept dry',
     hasLatex: 'Contains latex',
     takenFor: 'Taken for something else',

@@ -26,6 +26,7 @@ use App\Stock\PlannedOut;
 use App\Stock\PlanRestock;
 use App\Stock\RestockPlan;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Packing\Compartment;
 use Sarcina\Core\Packing\Packing;
 use Sarcina\Core\Packing\PackingOrder;
@@ -173,7 +174,8 @@ final class ReadBuild
 
         return new BuildPiece(
             $row->pocketId, (string) $row->lotId, $row->itemCode, $item->name ?? $row->itemCode, $item->class ?? '', $item?->caution, $row->lot,
-            $row->expires, $condition->condition->value, $condition->openedOn, $row->quantity,
+            $row->expires, $row->expires === null ? null : (string) PrintedDate::of($row->expires)->lastGoodDay,
+            $condition->condition->value, $condition->openedOn, $row->quantity,
             array_map(
                 static fn (string $pocket, int $pieces): BuildShare => new BuildShare($pocket, $pieces), array_keys($back), array_values($back),
             ),

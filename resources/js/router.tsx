@@ -30,6 +30,7 @@ const StartPage = lazy(() => import('./settings/StartPage'));
 const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
 const PickListPage = lazy(() => import('./restock/PickListPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
+const BuildPage = lazy(() => import('./build/BuildPage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
 const TreePage = lazy(() => import('./pack/TreePage'));
@@ -119,6 +120,7 @@ export const router = createBrowserRouter([
                     { path: '/kits/:code/adoption', element: part(<AdoptionPage />) },
                     { path: '/kits/:code/configuration', element: part(<ConfigurationPage />) },
                     { path: '/kits/:code/check', element: part(<CheckPage />) },
+                    { path: '/kits/:code/build', element: part(<BuildPage />) },
                     { path: '/kits/:code/restock', element: part(<RestockPage />) },
                     { path: '/kits/:code/coping', element: part(<KitCopingPage />) },
                     { path: '/designs/:id/coping', element: part(<DesignCopingPage />) },

@@ -28,6 +28,8 @@ final readonly class BuildPiece
         public ?string $lot,
         #[OA\Property(nullable: true)]
         public ?string $expires,
+        #[OA\Property(format: 'date', nullable: true)]
+        public ?string $good_until,
         #[OA\Property(enum: ['good', 'opened', 'damaged', 'soiled', 'failed'])]
         public string $condition,
         #[OA\Property(format: 'date', nullable: true)]

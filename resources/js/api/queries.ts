@@ -109,6 +109,12 @@ export const questions = {
             queryFn: () => ask(api.GET('/kits/{kit}/restock', { params: { path: { kit }, query: { store } } })),
             staleTime: 0,
         }),
+    build: (kit: string, store?: string) =>
+        queryOptions({
+            queryKey: ['build', kit, store ?? null],
+            queryFn: () => ask(api.GET('/kits/{kit}/build', { params: { path: { kit }, query: { store } } })),
+            staleTime: 0,
+        }),
     pickList: (kits: string[], store: string) =>
         queryOptions({
             queryKey: ['pick-list', kits, store],

@@ -2660,6 +2660,8 @@ export interface components {
             caution: string | null;
             lot: string | null;
             expires: string | null;
+            /** Format: date */
+            good_until: string | null;
             /** @enum {string} */
             condition: "good" | "opened" | "damaged" | "soiled" | "failed";
             /** Format: date */

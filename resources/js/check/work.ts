@@ -1,4 +1,5 @@
 import { answersSender, type AnswersDraft } from '../assess/answersKept';
+import { begunSender, buildSender, isPacked, pocketsOf, type BegunDraft, type BuildDraft } from '../build/draft';
 import { device } from '../offline/device';
 import type { Outgoing, Sender } from '../offline/outbox';
 import { equipSender, type EquipDraft } from '../pack/equip';
@@ -10,7 +11,15 @@ import { checkSender } from './outbox';
 import { words } from './words';
 
 /** Every kind of work that this device keeps until the server has it. */
-export const senders: readonly Sender<never>[] = [checkSender, restockSender, storeSender, equipSender, answersSender];
+export const senders: readonly Sender<never>[] = [
+    checkSender,
+    restockSender,
+    begunSender,
+    buildSender,
+    storeSender,
+    equipSender,
+    answersSender,
+];
 
 /** One piece of work, as it is named to its person. */
 export interface Work {
@@ -56,6 +65,25 @@ function named(kind: string, value: Outgoing): Omit<Work, 'id' | 'kind' | 'value
             detail: words.stepsDone(done, restock.steps.length),
             startedAt: restock.begunAt,
             href: `/kits/${restock.kit}/restock`,
+        };
+    }
+    if (kind === 'build') {
+        const build = value as BuildDraft;
+        const pockets = pocketsOf(build);
+        return {
+            title: words.packingOf(build.kit),
+            detail: words.pocketsPacked(pockets.filter((pocket) => isPacked(build, pocket)).length, pockets.length),
+            startedAt: build.begunAt,
+            href: `/kits/${build.kit}/build`,
+        };
+    }
+    if (kind === 'build_begun') {
+        const begun = value as BegunDraft;
+        return {
+            title: words.packingBegun(begun.kit),
+            detail: '',
+            startedAt: begun.begunAt,
+            href: `/kits/${begun.kit}/build`,
         };
     }
     if (kind === 'store') {

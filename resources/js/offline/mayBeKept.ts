@@ -7,7 +7,7 @@ const KEPT = [
     /^\/api\/items\/[^/]+\/lots$/,
     /^\/api\/choices\/(items|lists)$/,
     /^\/api\/(lists|items|stores|assessments)\/[^/]+$/,
-    /^\/api\/kits\/[^/]+(\/(restock|adoption))?$/,
+    /^\/api\/kits\/[^/]+(\/(restock|adoption|build))?$/,
 ];
 
 export function mayBeKept(url: URL): boolean {

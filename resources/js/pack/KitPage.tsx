@@ -64,6 +64,11 @@ export default function KitPage() {
                             {words.restock2}
                         </Button>
                     )}
+                    {may('restock') && !kit.retired_on && (
+                        <Button component={Link} to={`/kits/${kit.code}/build`}>
+                            {words.packAnew}
+                        </Button>
+                    )}
                     {may('restock') && !kit.retired_on && (kit.seal.state === 'intact' || kit.sealed_design) && (
                         <SealDialog kit={kit} />
                     )}

@@ -72,11 +72,15 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
     );
 }
 
+const jobWords = { build: words.goOnPacking, restock: words.restockThisKit, check: words.checkThisKit } as const;
+
 /** The buttons that do what the reasons of a verdict ask for. */
 export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResource']; kit: string }) {
     const { may } = useSession();
-    const jobs = (['restock', 'check'] as const).filter(
-        (job) => may(job) && verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),
+    const jobs = (['build', 'restock', 'check'] as const).filter(
+        (job) =>
+            may(job === 'build' ? 'restock' : job) &&
+            verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),
     );
     return jobs.length === 0 ? null : (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
@@ -87,7 +91,7 @@ export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResourc
                     to={`/kits/${kit}/${job}`}
                     variant={index === 0 ? 'contained' : 'outlined'}
                 >
-                    {job === 'restock' ? words.restockThisKit : words.checkThisKit}
+                    {jobWords[job]}
                 </Button>
             ))}
         </Box>

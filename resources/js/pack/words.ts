@@ -200,6 +200,8 @@ export const words = {
     forInformation: 'For information',
     statusOn: 'Status on ',
     itemsMustBeInDate: '. Items must be in date until the next check,',
+    goOnPacking: 'Go on packing it anew',
+    packAnew: 'Pack anew',
     restockThisKit: 'Restock this kit',
     checkThisKit: 'Check this kit',
     elsewhere: 'Elsewhere',

@@ -4,6 +4,7 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
+import type { Outgoing } from '../offline/outbox';
 import { Confirm } from '../ui/Confirm';
 import { Choose } from '../ui/Fields';
 import { Empty, Sheet } from '../ui/Page';
@@ -12,7 +13,7 @@ import { absentLots, finish, piecesOf, restocks, type RestockDraft } from './dra
 import { words } from './words';
 
 /** Why the server did not take it, and that it waits. */
-export function RestockTrouble({ draft }: { draft: RestockDraft }) {
+export function RestockTrouble({ draft }: { draft: Outgoing }) {
     return (
         <>
             {draft.trouble && (

@@ -163,9 +163,16 @@ function Counts({ today }: { today: Schemas['TodayResource'] }) {
     );
 }
 
+function wordOf(row: Schemas['WorkResource']): string {
+    if (row.job === 'check') {
+        return row.check_kind === 'quick' ? words.quickCheck : words.check;
+    }
+    return row.job === 'build' ? words.goOnPacking : words.restock;
+}
+
 function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
     const { may } = useSession();
-    const word = row.job === 'restock' ? words.restock : row.check_kind === 'quick' ? words.quickCheck : words.check;
+    const word = wordOf(row);
     return (
         <Box
             sx={{
@@ -197,7 +204,7 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                     ))}
                 </Typography>
             </Box>
-            {may(row.job) && (
+            {may(row.job === 'build' ? 'restock' : row.job) && (
                 <Button
                     component={Link}
                     to={`/kits/${row.kit}/${row.job}`}

@@ -4,10 +4,11 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../api/client';
 import { upgraded } from '../offline/versions';
+import { Missing } from '../restock/Missing';
 import { useSession } from '../session/useSession';
 import { Choose } from '../ui/Fields';
 import { Page, Sheet, Trouble } from '../ui/Page';
-import { sayInstant } from '../ui/words';
+import { count, sayInstant } from '../ui/words';
 import { BUILD, beginBuild, beginnings, builds, type BuildDraft } from './draft';
 import { EndBuild } from './HandOver';
 import { words } from './words';
@@ -17,6 +18,8 @@ interface StartBuildProps {
     plan: Schemas['BuildPlan'];
     onStore: (store: string) => void;
 }
+
+const sumOf = (rows: { quantity: number }[]): number => rows.reduce((all, row) => all + row.quantity, 0);
 
 /** What packing a kit anew means, before it is begun; or that somebody is at it. */
 export function StartBuild({ kit, plan, onStore }: StartBuildProps) {
@@ -31,6 +34,13 @@ export function StartBuild({ kit, plan, onStore }: StartBuildProps) {
             <Sheet>
                 <Typography sx={{ maxWidth: '68ch' }}>{words.whatItIs}</Typography>
                 <Typography sx={{ my: 2, fontWeight: 600 }}>{words.notReadyMeanwhile(kit.code)}</Typography>
+                <Typography>
+                    {words.comesOut(
+                        count(sumOf(plan.pieces), 'piece comes', 'pieces come'),
+                        sumOf(plan.pieces) - sumOf(plan.pieces.flatMap((piece) => piece.back)),
+                        sumOf(plan.restock.in),
+                    )}
+                </Typography>
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center', mt: 3 }}>
                     {plan.restock.stores.length > 1 && (
                         <Choose
@@ -46,6 +56,7 @@ export function StartBuild({ kit, plan, onStore }: StartBuildProps) {
                     </Button>
                 </Box>
             </Sheet>
+            <Missing missing={plan.restock.missing} />
         </Page>
     );
 }

@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { pocketName } from '../pack/VerdictSheet';
@@ -51,9 +50,6 @@ export function EverythingOut({ kit, build }: StepProps) {
                 {kit.modules.some((module) => module.code !== null) &&
                     ` ${words.modulesStay(kit.modules.flatMap((module) => module.code ?? []).join(', '))}`}
             </Typography>
-            <Button onClick={build.allCounted} sx={{ mb: 2 }}>
-                {words.allAsRecorded}
-            </Button>
             {pieces.map((piece) => {
                 const found = wholeOf(piece.found);
                 const apart = found === null ? 0 : found - piece.quantity;

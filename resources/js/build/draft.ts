@@ -1,4 +1,4 @@
-import { api, ask, type Schemas } from '../api/client';
+import { api, ask, done, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
 import { newId } from '../api/newId';
 import { device } from '../offline/device';
@@ -216,7 +216,7 @@ export const buildSender: Sender<BuildDraft> = {
 };
 
 export function bodyOf(draft: BuildDraft): Schemas['FinishedBuild'] {
-    const done = draft.puts.filter((put) => put.isDone && (wholeOf(put.quantity) ?? 0) > 0);
+    const put = draft.puts.filter((one) => one.isDone && (wholeOf(one.quantity) ?? 0) > 0);
     return {
         store: draft.store,
         base: draft.base,
@@ -233,19 +233,19 @@ export function bodyOf(draft: BuildDraft): Schemas['FinishedBuild'] {
                 opened_on: piece.opened_on,
                 recorded: piece.quantity,
                 found: wholeOf(piece.found) ?? 0,
-                back: done
-                    .filter((put) => put.of === piece.key)
-                    .map((put) => ({ pocket_id: put.pocket, quantity: wholeOf(put.quantity) ?? 0 })),
+                back: put
+                    .filter((one) => one.of === piece.key)
+                    .map((one) => ({ pocket_id: one.pocket, quantity: wholeOf(one.quantity) ?? 0 })),
                 to_store: isToStore ? left : 0,
                 discarded: isToStore ? 0 : left,
             };
         }),
-        in: done
-            .filter((put) => put.of === null)
-            .map((put) => ({ pocket_id: put.pocket, lot_id: put.lot_id, quantity: wholeOf(put.quantity) ?? 0 })),
+        in: put
+            .filter((one) => one.of === null)
+            .map((one) => ({ pocket_id: one.pocket, lot_id: one.lot_id, quantity: wholeOf(one.quantity) ?? 0 })),
         prepared: pocketsOf(draft).flatMap((pocket) =>
             tasksIn(draft, pocket)
-                .filter(({ item }) => done.some((put) => put.pocket === pocket && put.item === item))
+                .filter(({ item }) => put.some((one) => one.pocket === pocket && one.item === item))
                 .map(({ key, item }) => ({ pocket_id: pocket, item, done: draft.tasks[key] ?? false })),
         ),
         weighed_g: wholeOf(draft.weighed),
@@ -277,7 +277,7 @@ export const begunSender: Sender<BegunDraft> = {
     kind: BEGUN,
     isOperation: false,
     send: async ({ id, kit, begunAt }) => {
-        await ask(
+        await done(
             api.PUT('/kits/{kit}/builds/{id}/beginning', {
                 params: { path: { kit, id } },
                 body: { begun_at: begunAt },

@@ -5,6 +5,8 @@ export const words = {
         'Take everything out, and put back only what the design asks for, pocket by pocket: what is reached last goes in first. ' +
         'Every piece on record is accounted for. It is not a check: that follows.',
     notReadyMeanwhile: (kit: string) => `From the first step until this is recorded or ended, ${kit} is not ready.`,
+    comesOut: (pieces: string, leaves: number, more: number) =>
+        `${pieces} out; ${leaves} of them do not go back, and ${more} are to come from the store.`,
     begin: 'Begin',
     beginAnyway: 'Begin anew on this device',
     modulesStay: (codes: string) => `Modules come out whole, and go back into their slots: ${codes}.`,

@@ -5,13 +5,16 @@ declare(strict_types=1);
 namespace Tests\Browser;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use Tests\Browser\Support\LooksForFaults;
 
 /** axe-core finds nothing serious or critical on any screen in either theme, and no screen moves sideways. */
 final class ReachTest extends BrowserTestCase
 {
+    use LooksForFaults;
+
     private const SCREENS = [
         '/' => 'Horizon', '/kits' => 'Walking order', '/kits/QH-11' => 'Action required', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
-        '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-03/history' => 'Equipped', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
+        '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-11/build' => 'Take everything out', '/kits/QH-03/history' => 'Equipped', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
         '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'includes the classes below it', '/kits/QH-09/coping' => 'What runs short first', '/emergencies' => 'Knock to the head', '/emergencies/small-burn/edit' => 'What one casualty takes', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
         '/assess/people' => 'Private.', '/settings' => 'Measures are stored as entered', '/exchange' => 'Export',
         '/places' => 'Add a place', '/stores' => 'Add a store', '/to-buy' => 'in whole packs', '/start' => 'All steps are done', '/account' => 'Where you are signed in',
@@ -95,29 +98,5 @@ final class ReachTest extends BrowserTestCase
             "/stores/{$ask('stores')[0]['id']}" => 'Expiry', "/stores/{$ask('stores')[0]['id']}/receive" => 'What came', "/stores/{$ask('stores')[0]['id']}/count" => 'On the shelf', "/assess/{$site}" => 'Whole site', "/assess/{$site}/print" => 'Justification', "/assess/{$site}/work" => 'Carry out', "/lists/{$old}" => 'line by line', "/lists/{$new}" => 'Used by', "/lists/{$new}/edit" => 'About this list',
             "/lists/{$new}/confirm" => 'lines compared', "/lists/{$new}/change" => 'Changes', "/compare?list={$new}&subject=kit:QH-16" => 'What is needed',
         ];
-    }
-
-    /** @return list<string> */
-    private function faults(\Tests\Browser\Support\Visit $visit, string $where): array
-    {
-        $driver = $visit->chrome->driver;
-        // What fades in has its colours when it stands.
-        $visit->wait(
-            static fn (): bool => $driver->executeScript('return document.getAnimations().every((one) => one.playState !== "running")') === true,
-            'It keeps moving.',
-        );
-        $driver->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $look = static fn (): array => $driver->executeAsyncScript('const done = arguments[arguments.length - 1]; axe.run(document, {resultTypes: ["violations"]}).then((result) => done(result.violations.filter((one) => ["serious", "critical"].includes(one.impact)).map((one) => one.id + ": " + one.nodes.slice(0, 3).map((node) => node.html.slice(0, 140) + " " + node.any.map((any) => any.message).join(" ")).join(" | "))))');
-        $found = $look();
-        if ($found !== []) {
-            // What an answer that came meanwhile set fading is looked at again once it stands.
-            $visit->wait(
-                static fn (): bool => $driver->executeScript('return document.getAnimations().every((one) => one.playState !== "running")') === true,
-                'It keeps moving.',
-            );
-            $found = $look();
-        }
-
-        return array_map(static fn (string $fault): string => "{$where}: {$fault}", $found);
     }
 }

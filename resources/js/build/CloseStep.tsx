@@ -85,7 +85,10 @@ export function CloseStep({ kit, build }: { kit: Schemas['KitResource']; build: 
                 <Button
                     variant="contained"
                     disabled={
-                        draft.isWaiting || isUnsettled(draft) || (apart !== null && draft.weighedBecause.trim() === '')
+                        draft.isWaiting ||
+                        isUnsettled(draft) ||
+                        (apart !== null && draft.weighedBecause.trim() === '') ||
+                        (kit.seal.state === 'intact' && draft.sealReason.trim() === '')
                     }
                     onClick={() => builds.keep(finish(draft))}
                     sx={{ minHeight: { xs: 56, md: 44 } }}

@@ -59,7 +59,6 @@ export const words = {
     notPrepared: (what: string) => `${what} not done: it is recorded as not prepared.`,
     record: 'Record and update status',
     aCheckFollows: 'A full check follows: this counts what went in, not what it is like.',
-    waiting: 'Recorded on this device. It is sent as soon as there is a connection.',
     packed: (done: number, all: number) => `${done} of ${all} packed`,
     counted: (done: number, all: number) => `${done} of ${all} counted`,
     missing: 'Not in this store',

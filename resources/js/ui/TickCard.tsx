@@ -45,11 +45,13 @@ export function TickCard({
                 alignItems: 'center',
                 py: 2,
                 borderTop: 1,
-                borderColor: 'divider',
                 // In hand each is a card of its own.
                 mb: { xs: 2, md: 0 },
                 px: { xs: 2, md: 0 },
                 border: { xs: 1, md: 0 },
+                borderTopWidth: { md: 1 },
+                borderTopStyle: { md: 'solid' },
+                borderColor: { xs: 'divider', md: 'divider' },
                 borderRadius: { xs: '6px', md: 0 },
                 bgcolor: { xs: isDone ? 'canvas' : 'background.paper', md: 'transparent' },
             }}

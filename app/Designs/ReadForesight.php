@@ -14,9 +14,12 @@ use App\Designs\Http\ForeseenLine;
 use App\Designs\Http\ForeseenLoad;
 use App\Designs\Http\ForesightResource;
 use App\Designs\Http\MayLeaveOut;
+use App\Designs\Http\MissedRemark;
 use App\Designs\Models\Design;
+use App\Judging\Words;
 use App\Kits\ReadKit;
 use App\Lists\Models\KitList;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Lists\Line;
 use Sarcina\Core\Packing\Hint;
 use Sarcina\Core\Packing\Hints;
@@ -50,6 +53,8 @@ final class ReadForesight
             $loads[] = $this->loadOf($packed, $content, $one);
         }
 
+        $missed = self::missed($design);
+
         return new ForesightResource(
             ReadKit::list($packed->plan),
             $this->organisation->currency,
@@ -61,10 +66,27 @@ final class ReadForesight
                 $hint->compartment, $content->setAside[$hint->subject()] ?? null,
             ), Hints::of($packed->packing)),
             array_map(fn (LeaveOut $one): MayLeaveOut => new MayLeaveOut(
-                $one->line->code, "{$one->pieces} × {$this->catalogue->name($one->line->item->code ?? '')}", $one->mass, $one->bulk,
-                $this->prices->byThePiece([$one->line->item->code ?? '' => $one->pieces])[0],
+                $one->line->code, $one->line->item->code ?? '', "{$one->pieces} × {$this->catalogue->name($one->line->item->code ?? '')}", $one->mass,
+                $one->bulk, $this->prices->byThePiece([$one->line->item->code ?? '' => $one->pieces])[0],
+                $missed[$one->line->item->code ?? ''] ?? [],
             ), LeaveOut::ranked($packed->packing->lines)),
         );
+    }
+
+    /** @return array<string, list<MissedRemark>> by the code of the item, the latest first */
+    private static function missed(?Design $design): array
+    {
+        $missed = [];
+        $rows = $design === null ? [] : DB::table('missed_items')->join('items', 'items.id', '=', 'missed_items.item_id')
+            ->join('users', 'users.id', '=', 'missed_items.user_id')->where('design_id', $design->id)->orderByDesc('left_on')->orderBy('missed_items.id')
+            ->get(['missed_items.id', 'left_on', 'note', 'items.code', 'users.name']);
+        foreach ($rows as $row) {
+            $missed[(string) $row->code][] = new MissedRemark(
+                $row->id, 'Left behind on '.Words::date($row->left_on).", then missed: {$row->note}", $row->name,
+            );
+        }
+
+        return $missed;
     }
 
     private function line(PackedDesign $packed, PackedLine $line): ForeseenLine

@@ -9,6 +9,7 @@ use App\Accounts\Models\User;
 use App\Assess\Models\ProvisionChoice;
 use App\Catalogue\Catalogue;
 use App\Cope\ShippedEmergencies;
+use App\Designs\KeepMissed;
 use App\Designs\Models\Design;
 use App\Designs\PublishEdition;
 use App\Exchange\DesignDocument;
@@ -74,6 +75,22 @@ final class DemoSeeder extends Seeder
         $planning->load($files, $people, $this->places);
         $history->load($files, $people, $stores, $kits);
         $this->responsibility($files, $people, $kits, $organisation->today());
+        $this->missed($files, $people, $organisation->today());
+    }
+
+    /**
+     * What was left behind once, and then missed.
+     *
+     * @param  array<string, User>  $people
+     */
+    private function missed(DemoFiles $files, array $people, string $today): void
+    {
+        foreach ($files->rows('missed') as $row) {
+            app(KeepMissed::class)->note(
+                Design::query()->where('code', $row['design'])->firstOrFail(), Str::lower((string) Str::ulid()), $row['item'],
+                CarbonImmutable::parse($today)->subDays((int) $row['days_ago'])->toDateString(), $row['note'], $people[$row['by']], $today,
+            );
+        }
     }
 
     /**

@@ -20,5 +20,7 @@ Route::get('beside', [DesignController::class, 'beside'])->can('view', Design::c
 Route::get('following', [DesignController::class, 'following'])->can('view', Design::class)->name('following');
 Route::put('designs/{design:id}/lines/{line}/beginning', [DesignController::class, 'begin'])->can('plan', Design::class)->name('designs.begin');
 Route::delete('designs/{design:id}/lines/{line}/beginning', [DesignController::class, 'end'])->can('plan', Design::class)->name('designs.end');
+Route::put('designs/{design:id}/missed/{id}', [DraftController::class, 'noteMissed'])->can('plan', Design::class)->name('missed.note');
+Route::delete('designs/{design:id}/missed/{id}', [DraftController::class, 'removeMissed'])->can('plan', Design::class)->name('missed.remove');
 Route::put('designs/{design:id}/policy', [DesignController::class, 'policy'])->can('plan', Design::class)->name('designs.policy');
 Route::put('designs/{design:id}/retirement', [DesignController::class, 'retire'])->can('plan', Design::class)->name('designs.retire');

@@ -42,7 +42,7 @@ final class AccessTest extends TestCase
         'designs.layout' => self::ALL, 'designs.draft' => self::ALL, 'designs.pattern' => ['lead'], 'designs.foresight' => ['lead'], 'designs.effects' => ['lead'],
         'builds.plan' => ['lead', 'keeper'], 'builds.begin' => ['lead', 'keeper'], 'builds.leave' => ['lead', 'keeper'], 'builds.take' => ['lead', 'keeper'], 'builds.end' => ['lead', 'keeper'], 'builds.finish' => ['lead', 'keeper'],
         'kits.configuration' => self::ALL, 'kits.configure' => ['lead', 'keeper'], 'exceptions.make' => ['lead'], 'exceptions.end' => ['lead'], 'following' => self::ALL, 'designs.editions' => self::ALL, 'designs.beside' => self::ALL,
-        'designs.begin' => ['lead'], 'designs.end' => ['lead'], 'designs.merging' => ['lead'], 'designs.publish' => ['lead'], 'designs.retire' => ['lead'],
+        'designs.begin' => ['lead'], 'missed.note' => ['lead'], 'missed.remove' => ['lead'], 'designs.end' => ['lead'], 'designs.merging' => ['lead'], 'designs.publish' => ['lead'], 'designs.retire' => ['lead'],
         'places.keep' => ['lead'], 'places.order' => ['lead'], 'places.retire' => ['lead'], 'places.merging' => ['lead'], 'places.merge' => ['lead'],
         'kits.codes' => ['lead'], 'kits.several' => ['lead'], 'kits.change' => ['lead'], 'kits.retire' => ['lead'],
         'stores.keep' => ['lead'], 'stores.retire' => ['lead'], 'stores.work' => ['lead', 'keeper'], 'stores.history' => self::ALL, 'to-buy' => self::ALL,

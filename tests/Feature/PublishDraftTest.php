@@ -84,6 +84,28 @@ final class PublishDraftTest extends TestCase
         $this->publish($this->design('tree-crew'), $other, $edition)->assertUnprocessable();
     }
 
+    public function test_what_was_left_behind_and_missed_is_said_where_it_may_be_left_out(): void
+    {
+        $start = $this->draftOf($id = $this->design('walk-pouch'));
+        $offer = $this->foresee($start)['leave_out'][0] ?? $this->fail('Nothing may be left out.');
+        $this->assertSame([], $offer['missed']);
+        $note = ['item' => $offer['item'], 'left_on' => '2026-05-03', 'note' => 'A long walk for it'];
+        foreach ([['left_on' => '2099-01-01'], ['left_on' => '3 May'], ['note' => ''], ['item' => 'no-such-item']] as $wrong) {
+            $this->putJson("/api/designs/{$id}/missed/{$this->ulid()}", [...$note, ...$wrong])->assertUnprocessable();
+        }
+        $remark = $this->ulid();
+        foreach ([1, 2] as $time) {
+            $this->putJson("/api/designs/{$id}/missed/{$remark}", $note)->assertNoContent();
+        }
+        $missed = $this->foresee($start)['leave_out'][0]['missed'];
+        $this->assertSame([['Left behind on 3 May 2026, then missed: A long walk for it', 'Maren Oduya']], array_map(
+            static fn (array $one): array => [$one['text'], $one['by']], $missed,
+        ));
+        $this->putJson("/api/designs/{$this->design('tree-crew')}/missed/{$remark}", $note)->assertUnprocessable();
+        $this->deleteJson("/api/designs/{$id}/missed/{$remark}")->assertNoContent();
+        $this->assertSame([], $this->foresee($start)['leave_out'][0]['missed']);
+    }
+
     public function test_wrappers_are_advised_by_the_school_that_the_design_follows(): void
     {
         $start = $this->draftOf($this->design('bleeding-set'));

@@ -6,6 +6,7 @@ namespace App\Designs\Http;
 
 use App\Designs\Draft\Draft;
 use App\Designs\Edition\ReadEdition;
+use App\Designs\KeepMissed;
 use App\Designs\MergeDrafts;
 use App\Designs\Models\Design;
 use App\Designs\Models\DesignEdition;
@@ -50,6 +51,37 @@ final class DraftController extends Controller
     public function ofKit(Kit $kit, ReadDrafts $read): JsonResponse
     {
         return $this->json($read->ofKit($kit, $this->today()));
+    }
+
+    #[OA\Put(
+        path: '/designs/{design}/missed/{id}', operationId: 'noteMissed', tags: ['designs'],
+        description: 'That an item was left behind, and then missed. The id is a ULID made by the page.',
+    )]
+    #[OA\Parameter(name: 'design', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: NotedMissed::class))]
+    #[OA\Response(response: 204, description: 'Whoever thinks of leaving it out is told')]
+    #[OA\Response(response: 422, description: 'Not accepted as entered')]
+    public function noteMissed(NotedMissed $request, Design $design, string $id, KeepMissed $keep): JsonResponse
+    {
+        abort_unless(Str::isUlid($id), 404);
+        $keep->note(
+            $design, Str::lower($id), $request->string('item')->value(), $request->string('left_on')->value(), $request->string('note')->value(),
+            $this->user($request), $this->today(),
+        );
+
+        return new JsonResponse(null, 204);
+    }
+
+    #[OA\Delete(path: '/designs/{design}/missed/{id}', operationId: 'removeMissed', tags: ['designs'])]
+    #[OA\Parameter(name: 'design', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(response: 204, description: 'The remark is gone')]
+    public function removeMissed(Design $design, string $id, KeepMissed $keep): JsonResponse
+    {
+        $keep->remove($design, Str::lower($id));
+
+        return new JsonResponse(null, 204);
     }
 
     #[OA\Post(path: '/designs/foresight', operationId: 'foreseeDesign', tags: ['designs'], description: 'What a design that is being packed makes.')]

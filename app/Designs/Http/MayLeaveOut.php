@@ -10,9 +10,12 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class MayLeaveOut
 {
+    /** @param  list<MissedRemark>  $missed */
     public function __construct(
         #[OA\Property]
         public string $line,
+        #[OA\Property(description: 'the code of the item')]
+        public string $item,
         #[OA\Property]
         public string $text,
         #[OA\Property]
@@ -21,6 +24,8 @@ final readonly class MayLeaveOut
         public ?int $bulk_ml,
         #[OA\Property(description: 'whole minor units')]
         public int $cost,
+        #[OA\Property(items: new OA\Items(ref: MissedRemark::class), description: 'what came of leaving it behind before')]
+        public array $missed,
     ) {
     }
 }

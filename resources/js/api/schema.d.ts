@@ -1137,6 +1137,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/designs/{design}/missed/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description That an item was left behind, and then missed. The id is a ULID made by the page. */
+        put: operations["noteMissed"];
+        post?: never;
+        delete: operations["removeMissed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/designs/foresight": {
         parameters: {
             query?: never;
@@ -3537,11 +3554,15 @@ export interface components {
         /** @description What may be left out of a kit that is too heavy or too full, and what it frees. */
         MayLeaveOut: {
             line: string;
+            /** @description the code of the item */
+            item: string;
             text: string;
             mass_g: number;
             bulk_ml: number | null;
             /** @description whole minor units */
             cost: number;
+            /** @description what came of leaving it behind before */
+            missed: components["schemas"]["MissedRemark"][];
         };
         /** @description What two people changed in one design, joined. */
         MergedResource: {
@@ -3555,6 +3576,25 @@ export interface components {
             taken: string[];
             /** @description what both changed otherwise, and how it stands */
             clashes: string[];
+        };
+        /** @description That an item of a design was left behind once, and then missed. */
+        MissedRemark: {
+            id: string;
+            /** @description in words: "Left behind on 3 May 2026, then missed: …" */
+            text: string;
+            /** @description who noted it */
+            by: string;
+        };
+        NotedMissed: {
+            /** @description its code */
+            item: string;
+            /**
+             * Format: date
+             * @description the day on which it was left behind
+             */
+            left_on: string;
+            /** @description how it was missed */
+            note: string;
         };
         SentDraft: {
             /** @description null: a new one */
@@ -7419,6 +7459,59 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DraftStart"];
                 };
+            };
+        };
+    };
+    noteMissed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NotedMissed"];
+            };
+        };
+        responses: {
+            /** @description Whoever thinks of leaving it out is told */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    removeMissed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                design: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The remark is gone */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -1,13 +1,14 @@
-import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
-import { Empty, Sheet } from '../ui/Page';
+import { Sheet } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count, sayMoney } from '../ui/words';
+import { LeaveOut } from './LeaveOut';
 import { partsOf, pathOf, type Draft } from './packing';
 import { words } from './words';
 
 interface BudgetSheetProps {
+    design: string | null;
     draft: Draft;
     foresight: Schemas['ForesightResource'];
 }
@@ -37,7 +38,7 @@ function sayCost(load: Schemas['ForeseenLoad'], currency: string): string {
 }
 
 /** What the kit, its parts and its pockets carry against their limits, and what may be left out. */
-export function BudgetSheet({ draft, foresight }: BudgetSheetProps) {
+export function BudgetSheet({ design, draft, foresight }: BudgetSheetProps) {
     const [whole] = foresight.loads;
     const parts = new Set(partsOf(draft).map((part) => part.id));
     return (
@@ -83,28 +84,7 @@ export function BudgetSheet({ draft, foresight }: BudgetSheetProps) {
                         .join('; ')}
                 </Typography>
             )}
-            <Typography variant="h3" sx={{ mt: 3 }}>
-                {words.leaveOut}
-            </Typography>
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {words.leaveOutAbout}
-            </Typography>
-            {foresight.leave_out.length === 0 ? (
-                <Empty>{words.noLeaveOut}</Empty>
-            ) : (
-                <Box component="ol" sx={{ pl: 5, my: 1 }}>
-                    {foresight.leave_out.map((one) => (
-                        <li key={one.line}>
-                            {one.text}:{' '}
-                            {words.frees(
-                                words.grams(figure(one.mass_g)),
-                                one.bulk_ml === null ? null : `${figure(one.bulk_ml)} ml`,
-                                sayMoney(one.cost, foresight.currency),
-                            )}
-                        </li>
-                    ))}
-                </Box>
-            )}
+            <LeaveOut design={design} offers={foresight.leave_out} currency={foresight.currency} />
         </Sheet>
     );
 }

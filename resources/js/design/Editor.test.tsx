@@ -67,7 +67,25 @@ describe('the design editor', () => {
         expect(screen.getByText('90 of 50 ml, too full')).toBeTruthy();
         expect(screen.getByText('£4.50 of £4.00, over the limit')).toBeTruthy();
         expect(screen.getByText('behind 2 closures')).toBeTruthy();
-        expect(screen.getByText(/1 × Shears:/).textContent).toBe('1 × Shears: frees 10 g, £2.40');
+        expect(screen.getByText(/1 × Shears:/).textContent).toContain('1 × Shears: frees 10 g, £2.40');
+    });
+
+    it('says what was left behind and missed, and takes another remark', async () => {
+        const { sent, person } = await begin();
+        expect(screen.getByText('Left behind on 3 May 2026, then missed: No way to cut (Maren Oduya)')).toBeTruthy();
+        await person.click(screen.getByRole('button', { name: 'It was missed: 1 × Shears' }));
+        const dialog = within(screen.getByRole('dialog'));
+        expect(dialog.getByRole('button', { name: 'Save remark' })).toHaveProperty('disabled', true);
+        fireEvent.change(dialog.getByLabelText('Left behind on'), { target: { value: '2026-06-01' } });
+        await person.type(dialog.getByLabelText('How it was missed'), 'Nothing to cut the boot');
+        await person.click(dialog.getByRole('button', { name: 'Save remark' }));
+        await waitFor(() =>
+            expect(sent.find((one) => one.method === 'PUT')?.body).toEqual({
+                item: 'L2',
+                left_on: '2026-06-01',
+                note: 'Nothing to cut the boot',
+            }),
+        );
     });
 
     it('sets advice aside with a reason, which goes with the draft', async () => {

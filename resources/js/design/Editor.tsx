@@ -170,7 +170,7 @@ export function Editor({ hands, onPublished, onDiscarded }: EditorProps) {
                                 sx={{ mt: 3, maxWidth: 420 }}
                             />
                         </Sheet>
-                        {foresight && <BudgetSheet draft={settled} foresight={foresight} />}
+                        {foresight && <BudgetSheet design={packing.design} draft={settled} foresight={foresight} />}
                     </div>
                     <div>
                         {one ? (

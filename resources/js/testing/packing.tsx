@@ -131,7 +131,19 @@ export function foresee(sent: Draft, to: Partial<Schemas['ForesightResource']> =
                 set_aside: null,
             },
         ],
-        leave_out: [{ line: 'L2', text: '1 × Shears', mass_g: 10, bulk_ml: null, cost: 240 }],
+        leave_out: [
+            {
+                line: 'L2',
+                item: 'L2',
+                text: '1 × Shears',
+                mass_g: 10,
+                bulk_ml: null,
+                cost: 240,
+                missed: [
+                    { id: 'm1', text: 'Left behind on 3 May 2026, then missed: No way to cut', by: 'Maren Oduya' },
+                ],
+            },
+        ],
         ...to,
     };
 }

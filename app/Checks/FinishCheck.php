@@ -50,6 +50,7 @@ final class FinishCheck
         private readonly CheckParts $parts,
         private readonly KeepUnsettled $unsettled,
         private readonly DisagreeingLines $disagreeing,
+        private readonly CarriedOver $carriedOver,
         private readonly Organisation $organisation,
         private readonly CheckNotes $notes,
         private readonly TasksOfKit $tasks,
@@ -99,7 +100,8 @@ final class FinishCheck
             }
         }
         [$before, $closed] = $opened->apart($this->contents->of($kit));
-        [$counted] = $opened->apart($this->lots->resolve($report->rows));
+        [$rows, $homeless] = ($this->carriedOver)($kit, $since, $this->lots->resolve($report->rows));
+        [$counted] = $opened->apart($rows);
         $counted = array_values(array_filter($counted, static fn (ContentRow $row): bool => $row->quantity > 0));
         $standing = $this->late->standing($report->when, $since);
         $after = match (true) {
@@ -142,7 +144,7 @@ final class FinishCheck
         $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
         if ($since !== []) {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
-                ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
+                ...$homeless, ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
             ], $number);
             $this->states->renew($whole, $this->organisation->today());
         }

@@ -7,6 +7,7 @@ namespace App\Checks;
 use App\Judging\ContentRow;
 use App\Kits\Models\Kit;
 use App\Ledger\KitHistory;
+use App\Ledger\OperationKind;
 use App\Ledger\OperationSince;
 use App\Ledger\WhenDone;
 use Illuminate\Support\Facades\DB;
@@ -86,7 +87,8 @@ final class LateCheck
     {
         $isAfter = [];
         foreach ($since as $operation) {
-            if ($operation->kind->isCheck() || $when->isClearlyAfter($operation->when)) {
+            // What changed its pocket with an edition is carried over with what was counted (CarriedOver).
+            if ($operation->kind->isCheck() || $operation->kind === OperationKind::Change || $when->isClearlyAfter($operation->when)) {
                 continue;
             }
             $isAfter[$operation->number] = $when->isSure() && $operation->when->isSure() && $operation->when->doneAt->greaterThan($when->doneAt);

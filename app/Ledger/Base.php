@@ -13,4 +13,9 @@ final readonly class Base
         public int $number,
     ) {
     }
+
+    public function isBefore(int $operation): bool
+    {
+        return $this->number < $operation;
+    }
 }

@@ -9,6 +9,8 @@ use App\Judging\JudgingVersion;
 use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Ledger\PieceCondition;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /** Rows as somebody counts them, in a check that runs or is finished. */
@@ -20,8 +22,11 @@ trait CountedRows
         return ['rows' => ['present', 'array', 'max:1000', new SoundRows]];
     }
 
-    /** @return list<CountedRow> */
-    private function countedRows(Kit $kit): array
+    /**
+     * @param  bool  $mayBeOlder  counted by an older edition of its design: pockets that it had are taken as well
+     * @return list<CountedRow>
+     */
+    private function countedRows(Kit $kit, bool $mayBeOlder = false): array
     {
         // Plans that are kept are read at once.
         app(JudgingVersion::class)->now();
@@ -35,8 +40,9 @@ trait CountedRows
          * }>} $valid
          */
         $valid = $this->validated();
+        $former = $mayBeOlder ? self::former(array_column($valid['rows'], 'pocket_id')) : [];
         foreach ($valid['rows'] as $index => $row) {
-            if (! isset($pockets[$row['pocket_id']])) {
+            if (! isset($pockets[$row['pocket_id']]) && ! isset($former[$row['pocket_id']])) {
                 $errors["rows.{$index}.pocket_id"] = "Kit {$kit->code} has no such pocket; its design may have changed. Open the kit again.";
             }
             $rows[] = new CountedRow(
@@ -54,5 +60,17 @@ trait CountedRows
         }
 
         return $rows;
+    }
+
+    /**
+     * @param  list<string>  $ids
+     * @return array<string, true> those that some design has or had
+     */
+    private static function former(array $ids): array
+    {
+        $own = array_combine($ids, array_map(static fn (string $id): string => Str::lower(Str::afterLast($id, '.')), $ids));
+        $known = array_flip(DB::table('pockets')->whereIn('id', array_values($own))->pluck('id')->all());
+
+        return array_fill_keys(array_keys(array_filter($own, static fn (string $id): bool => isset($known[$id]))), true);
     }
 }

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import useMediaQuery from '@mui/material/useMediaQuery';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { pocketName } from '../pack/VerdictSheet';
@@ -113,6 +113,13 @@ function AtDesk(shape: ShapeProps) {
     const { kit, build, steps, here, onStep } = shape;
     const navigate = useNavigate();
     const onwards = useOnwards(shape);
+    const sheet = useRef<HTMLDivElement>(null);
+    useEffect(() => {
+        // A step that was chosen from the end of the list begins at its top.
+        if ((sheet.current?.getBoundingClientRect().top ?? 0) < 0) {
+            window.scrollTo(0, 0);
+        }
+    }, [here.key]);
     const pocket = build.pockets.includes(here.key) ? here.key : (build.pockets[0] ?? '');
     return (
         <Page
@@ -160,7 +167,7 @@ function AtDesk(shape: ShapeProps) {
                         ))}
                     </Box>
                 </Box>
-                <Box sx={{ minWidth: 0 }}>
+                <Box ref={sheet} sx={{ minWidth: 0 }}>
                     <Sheet
                         title={here.title}
                         beside={

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Ledger\Verification\Verify;
+use Illuminate\Support\Facades\DB;
+use Tests\Support\PacksDesigns;
+use Tests\TestCase;
+
+/** A check that was begun by an older edition of the kit's design, and arrives when the kit follows the next one. */
+final class OlderEditionTest extends TestCase
+{
+    use PacksDesigns;
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->travelTo(now()->setTime(12, 0));
+    }
+
+    public function test_what_was_counted_in_a_pocket_that_is_gone_lies_where_its_line_lives_now(): void
+    {
+        [$check, $gone, $into] = $this->countedBeforeItsPocketWent();
+        $at = $this->rowOf($check, 'plaster-washproof');
+        $counted = --$check['rows'][$at]['quantity'];
+        $answer = $this->actAs('keeper')->finish($check)->assertOk()->json();
+        $this->assertSame(['stands', []], [$answer['standing'], $answer['unsettled']]);
+        $kit = $this->readKit('QH-13');
+        $lot = $check['rows'][$at]['lot'];
+        $there = array_filter($kit['contents'], static fn (array $row): bool => $row['item'] === 'plaster-washproof' && $row['lot'] === $lot);
+        $this->assertSame([[$into, $counted]], array_values(array_map(static fn (array $row): array => [$row['pocket_id'], $row['quantity']], $there)));
+        $this->assertNotContains($gone, array_column($kit['contents'], 'pocket_id'));
+        $sum = static fn (array $rows): int => array_sum(array_column($rows, 'quantity'));
+        $this->assertSame($sum($check['rows']), $sum($kit['contents']), 'as many as were counted');
+        $this->assertSame([], app(Verify::class)()->faults);
+    }
+
+    public function test_what_no_line_takes_now_needs_somebody(): void
+    {
+        [$check, $gone] = $this->countedBeforeItsPocketWent();
+        $check['rows'][] = [
+            'pocket_id' => $gone, 'item' => 'chest-needle', 'lot' => 'ZZ1', 'expires' => '2029-01', 'quantity' => 1, 'condition' => 'good',
+            'opened_on' => null, 'new_lot' => true,
+        ];
+        // Another one of what a line of that pocket takes goes where that line lives.
+        $check['rows'][] = [
+            'pocket_id' => $gone, 'item' => 'plaster-washproof', 'lot' => 'ZZ2', 'expires' => '2029-02', 'quantity' => 3, 'condition' => 'good',
+            'opened_on' => null, 'new_lot' => true,
+        ];
+        $answer = $this->actAs('keeper')->finish($check)->assertOk()->json();
+        $this->assertSame(['no_such_pocket'], array_column($answer['unsettled'], 'because'));
+        $this->assertStringContainsString('Plasters', $answer['unsettled'][0]['text']);
+        $kit = $this->readKit('QH-13');
+        $this->assertNotContains('chest-needle', array_column($kit['contents'], 'item'));
+        $this->assertContains('ZZ2', array_column($kit['contents'], 'lot'));
+        $this->assertSame([], app(Verify::class)()->faults);
+    }
+
+    public function test_a_pocket_that_no_design_has_is_refused_all_the_same(): void
+    {
+        [$check] = $this->countedBeforeItsPocketWent();
+        $check['rows'][0]['pocket_id'] = $this->ulid();
+        $this->actAs('keeper')->finish($check)->assertUnprocessable();
+        // And who has seen the new edition names its pockets.
+        [$check, $gone] = [$this->asRecorded($this->readKit('QH-13')), DB::table('compartments')->where('name', 'Plasters')->value('pocket_id')];
+        $check['rows'][0]['pocket_id'] = $gone;
+        $this->finish($check)->assertUnprocessable();
+    }
+
+    /** @return array{array<string, mixed>, string, string} the check, the pocket that is gone, and where its lines live now */
+    private function countedBeforeItsPocketWent(): array
+    {
+        $check = $this->actAs('keeper')->asRecorded($this->readKit('QH-13'));
+        $instant = static fn (int $minutes): string => now()->subMinutes($minutes)->toIso8601ZuluString();
+        $check = [...$check, 'begun_at' => $instant(60), 'done_at' => $instant(50), 'clock_checked_at' => $instant(61), 'seal_reason' => 'Planned full check'];
+        $start = $this->draftOf($this->design('walk-pouch'));
+        $pockets = collect($start['draft']['compartments'])->where('kind', 'pocket');
+        $gone = (string) ($pockets->firstWhere('name', 'Plasters')['id'] ?? $this->fail('There is no pocket for plasters.'));
+        $into = (string) ($pockets->where('parent_id', $pockets->firstWhere('id', $gone)['parent_id'] ?? null)->where('id', '!=', $gone)->first()['id'] ?? '');
+        $start['draft']['compartments'] = array_values(array_filter($start['draft']['compartments'], static fn (array $one): bool => $one['id'] !== $gone));
+        foreach ($start['draft']['placements'] as &$placed) {
+            $placed['compartment'] = $placed['compartment'] === $gone ? $into : $placed['compartment'];
+        }
+        unset($placed);
+        $this->publish($this->design('walk-pouch'), $start)->assertOk();
+        $edition = $this->getJson('/api/kits/QH-13/adoption')->assertOk()->json('to.id');
+        if ($this->readKit('QH-13')['seal']['state'] === 'intact') {
+            $this->putJson("/api/kits/QH-13/seals/{$this->ulid()}", [
+                'event' => 'broken', 'reason' => 'New edition', 'begun_at' => $instant(31), 'done_at' => $instant(30), 'base' => $this->readKit('QH-13')['base'],
+            ]);
+        }
+        $this->postJson('/api/kits/QH-13/adoption', ['edition' => $edition])->assertOk();
+
+        return [$check, $gone, $into];
+    }
+}

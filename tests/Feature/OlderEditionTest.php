@@ -37,6 +37,18 @@ final class OlderEditionTest extends TestCase
         $this->assertSame([], app(Verify::class)()->faults);
     }
 
+    public function test_what_changed_its_pocket_is_counted_where_it_went(): void
+    {
+        [$check, $left, $into] = $this->countedBeforeItsPocketWent(false);
+        $check['rows'][$this->rowOf($check, 'plaster-washproof')]['quantity']--;
+        $this->assertSame([], $this->actAs('keeper')->finish($check)->assertOk()->json('unsettled'));
+        $kit = $this->readKit('QH-13');
+        $this->assertContains($left, array_column($kit['leaves'][0]['pockets'], 'id'), 'the pocket is still there');
+        $this->assertSame([$into], array_values(array_unique(array_column(array_filter(
+            $kit['contents'], static fn (array $row): bool => $row['item'] === 'plaster-washproof',
+        ), 'pocket_id'))));
+    }
+
     public function test_what_no_line_takes_now_needs_somebody(): void
     {
         [$check, $gone] = $this->countedBeforeItsPocketWent();
@@ -70,7 +82,7 @@ final class OlderEditionTest extends TestCase
     }
 
     /** @return array{array<string, mixed>, string, string} the check, the pocket that is gone, and where its lines live now */
-    private function countedBeforeItsPocketWent(): array
+    private function countedBeforeItsPocketWent(bool $isGone = true): array
     {
         $check = $this->actAs('keeper')->asRecorded($this->readKit('QH-13'));
         $instant = static fn (int $minutes): string => now()->subMinutes($minutes)->toIso8601ZuluString();
@@ -79,7 +91,9 @@ final class OlderEditionTest extends TestCase
         $pockets = collect($start['draft']['compartments'])->where('kind', 'pocket');
         $gone = (string) ($pockets->firstWhere('name', 'Plasters')['id'] ?? $this->fail('There is no pocket for plasters.'));
         $into = (string) ($pockets->where('parent_id', $pockets->firstWhere('id', $gone)['parent_id'] ?? null)->where('id', '!=', $gone)->first()['id'] ?? '');
-        $start['draft']['compartments'] = array_values(array_filter($start['draft']['compartments'], static fn (array $one): bool => $one['id'] !== $gone));
+        $start['draft']['compartments'] = array_values(array_filter(
+            $start['draft']['compartments'], static fn (array $one): bool => ! $isGone || $one['id'] !== $gone,
+        ));
         foreach ($start['draft']['placements'] as &$placed) {
             $placed['compartment'] = $placed['compartment'] === $gone ? $into : $placed['compartment'];
         }

@@ -26,7 +26,7 @@ final class Catalogue
     /**
      * @var array<string, object{
      *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-     *     purpose: string, caution: string|null, told_from: string|null,
+     *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
      * }> by code
      */
     private array $rows = [];
@@ -51,7 +51,7 @@ final class Catalogue
     /**
      * @return object{
      *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-     *     purpose: string, caution: string|null, told_from: string|null,
+     *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
      * }|null
      */
     public function item(string $code): ?object
@@ -89,7 +89,7 @@ final class Catalogue
         /**
          * @var array<string, object{
          *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-         *     purpose: string, caution: string|null, told_from: string|null,
+         *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
          * }> $rows
          */
         $this->rows += $rows;
@@ -133,7 +133,7 @@ final class Catalogue
             /**
              * @var object{
              *     id: string, code: string, name: string, class: string, count_unit: string, dated: int,
-             *     sterile: int, purpose: string, caution: string|null, told_from: string|null,
+             *     sterile: int, purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
              * } $item
              */
             $this->rows[$item->code] = $item;

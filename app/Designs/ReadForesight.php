@@ -78,7 +78,8 @@ final class ReadForesight
     {
         $missed = [];
         $rows = $design === null ? [] : DB::table('missed_items')->join('items', 'items.id', '=', 'missed_items.item_id')
-            ->join('users', 'users.id', '=', 'missed_items.user_id')->where('design_id', $design->id)->orderByDesc('left_on')->orderBy('missed_items.id')
+            ->join('users', 'users.id', '=', 'missed_items.user_id')->where('design_id', $design->id)
+            ->orderByDesc('left_on')->orderBy('missed_items.id')
             ->get(['missed_items.id', 'left_on', 'note', 'items.code', 'users.name']);
         foreach ($rows as $row) {
             $missed[(string) $row->code][] = new MissedRemark(

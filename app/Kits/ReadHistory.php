@@ -9,6 +9,7 @@ use App\Kits\Http\HistoryEntry;
 use App\Kits\Http\HistoryResource;
 use App\Kits\Http\MovementResource;
 use App\Kits\Models\Kit;
+use App\Ledger\LotMovement;
 use App\Ledger\Models\KitChange;
 use App\Ledger\Models\Movement;
 use App\Ledger\Models\Operation;
@@ -183,6 +184,9 @@ final class ReadHistory
         $came = $movement->to_kit_id === $kit->id;
         $went = $movement->from_kit_id === $kit->id;
         $store = $stores["{$movement->operation_number} ".($movement->from_store_id ?? $movement->to_store_id)] ?? null;
+        if ($came && $went && in_array($movement->reason, LotMovement::USES, true)) {
+            return "opened in {$movement->to_pocket}";
+        }
         if ($came && $went) {
             return $movement->from_condition !== $movement->to_condition
                 ? 'found '.PieceCondition::inWords((string) $movement->to_condition).
@@ -199,6 +203,9 @@ final class ReadHistory
         return match ($movement->reason) {
             'counted' => "not found, recorded in {$movement->from_pocket}",
             'used' => "used from {$movement->from_pocket}",
+            'training' => "used for training, from {$movement->from_pocket}",
+            'given' => "given away, from {$movement->from_pocket}",
+            'lost' => "lost, from {$movement->from_pocket}",
             'discarded' => "disposed of, from {$movement->from_pocket}, ".PieceCondition::inWords((string) $movement->from_condition),
             default => "removed from {$movement->from_pocket}".($store === null ? '' : " to {$store}"),
         };

@@ -259,6 +259,8 @@ final class ReadKit
                 $condition->openedOn,
                 $judgedRow->item->afterOpeningDays,
                 $judgedRow->isInUse(),
+                isset($item->start_minutes) ? (int) $item->start_minutes : null,
+                $item?->class,
             );
         }
 

@@ -74,7 +74,7 @@ final class KitHistory
         }
         $uses = [];
         foreach ($only(
-            DB::table('movements')->where('reason', 'used'),
+            DB::table('movements')->whereIn('reason', LotMovement::USES),
             'from_kit_id',
         )->distinct()->get(['operation_number', 'from_kit_id']) as $use) {
             $uses["{$use->from_kit_id} {$use->operation_number}"] = true;

@@ -7,6 +7,9 @@ namespace App\Ledger;
 /** So many pieces of a lot, from one place to another, to be recorded. No place means outside. */
 final readonly class LotMovement
 {
+    /** Reasons for which somebody reached into a kit in earnest: it is checked after that. */
+    public const USES = ['used', 'training', 'given', 'lost'];
+
     public string $lotId;
 
     public function __construct(
@@ -18,5 +21,10 @@ final readonly class LotMovement
     ) {
         // Ids are kept in small letters; whoever sends capitals means the same lot.
         $this->lotId = strtolower($lotId);
+    }
+
+    public function isUse(): bool
+    {
+        return in_array($this->reason, self::USES, true);
     }
 }

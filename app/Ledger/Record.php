@@ -278,7 +278,7 @@ final class Record
         $isUse =
             array_filter(
                 $operation->movements,
-                static fn (LotMovement $movement): bool => $movement->reason === 'used' && $movement->from?->kitId === $kit->id,
+                static fn (LotMovement $movement): bool => $movement->isUse() && $movement->from?->kitId === $kit->id,
             ) !== [];
         $leavesDoubt = array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt) !== [];
 

@@ -70,7 +70,7 @@ final class RestockKit
                 }
                 $isLate = true;
             } elseif ($report->touchesKit() && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
-                foreach ([$kit, ...self::opened($kit, $report)] as $one) {
+                foreach ([$kit, ...$kit->modulesAt($report->pockets())] as $one) {
                     if ($one->seal === Seal::Intact) {
                         throw ValidationException::withMessages([
                             'seal_reason' => "Restocking breaks the seal of {$one->code}. Say in writing why it was opened.",
@@ -100,7 +100,7 @@ final class RestockKit
     private function write(Kit $whole, Kit $kit, Store $store, RestockReport $report, User $by, array $movements, array $rest): Recorded
     {
         $seals = $report->touchesKit() ? $this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet) : [];
-        foreach (self::opened($kit, $report) as $module) {
+        foreach ($kit->modulesAt($report->pockets()) as $module) {
             array_push($seals, ...$this->seal->opened($module, $report->when, $report->sealReason, null));
         }
         $operation = new Operation(
@@ -135,18 +135,6 @@ final class RestockKit
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
 
         return Recorded::under($number, $report->id);
-    }
-
-    /** @return list<Kit> modules of which something was put in or taken out */
-    private static function opened(Kit $kit, RestockReport $report): array
-    {
-        $pockets = [
-            ...array_map(static fn (TakenOut $row): string => $row->pocketId, $report->out),
-            ...array_map(static fn (PutIn $row): string => $row->pocketId, $report->in),
-        ];
-        $ids = array_filter(array_map(static fn (string $pocket): string => strtolower((string) strstr($pocket, '.', true)), $pockets));
-
-        return array_values($kit->modules->whereIn('id', $ids)->all());
     }
 
     /** @param  list<UnsettledRow>  $rows */

@@ -50,6 +50,15 @@ final readonly class RestockReport
         );
     }
 
+    /** @return list<string> that something was put into, or taken out of */
+    public function pockets(): array
+    {
+        return [
+            ...array_map(static fn (TakenOut $row): string => $row->pocketId, $this->out),
+            ...array_map(static fn (PutIn $row): string => $row->pocketId, $this->in),
+        ];
+    }
+
     /** Whether the kit itself was opened for it. */
     public function touchesKit(): bool
     {

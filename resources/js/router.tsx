@@ -30,6 +30,8 @@ const StartPage = lazy(() => import('./settings/StartPage'));
 const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
 const PickListPage = lazy(() => import('./restock/PickListPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
+const UsePage = lazy(() => import('./use/UsePage'));
+const UseListPage = lazy(() => import('./use/UseListPage'));
 const BuildPage = lazy(() => import('./build/BuildPage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
@@ -120,6 +122,8 @@ export const router = createBrowserRouter([
                     { path: '/kits/:code/adoption', element: part(<AdoptionPage />) },
                     { path: '/kits/:code/configuration', element: part(<ConfigurationPage />) },
                     { path: '/kits/:code/check', element: part(<CheckPage />) },
+                    { path: '/use', element: part(<UseListPage />) },
+                    { path: '/kits/:code/use', element: part(<UsePage />) },
                     { path: '/kits/:code/build', element: part(<BuildPage />) },
                     { path: '/kits/:code/restock', element: part(<RestockPage />) },
                     { path: '/kits/:code/coping', element: part(<KitCopingPage />) },

@@ -10,6 +10,7 @@ use App\Kits\Http\KitRecordController;
 use App\Kits\Http\PlaceController;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
+use App\Uses\Http\UseController;
 use Illuminate\Support\Facades\Route;
 
 Route::get('places', [KitListController::class, 'places'])->can('view', Place::class)->name('places');
@@ -38,6 +39,7 @@ Route::put('kits/{kit:code}/exceptions/{id}', [KitDesignController::class, 'exce
 Route::delete('kits/{kit:code}/exceptions/{id}', [KitDesignController::class, 'endException'])->can('equip', Kit::class)->name('exceptions.end');
 Route::post('kits/{kit:code}/judgement', [KitController::class, 'judge'])->can('check', Kit::class)->name('kits.judgement');
 Route::put('kits/{kit:code}/seals/{id}', [KitController::class, 'seal'])->can('restock', Kit::class)->name('seals.store');
+Route::put('kits/{kit:code}/uses/{id}', [UseController::class, 'use'])->can('restock', Kit::class)->name('uses.store');
 Route::get('kits/{kit:code}/build', [BuildController::class, 'plan'])->can('restock', Kit::class)->name('builds.plan');
 Route::put('kits/{kit:code}/builds/{id}/beginning', [BuildController::class, 'begin'])->can('restock', Kit::class)->name('builds.begin');
 Route::put('kits/{kit:code}/builds/{id}/leaving', [BuildController::class, 'leave'])->can('restock', Kit::class)->name('builds.leave');

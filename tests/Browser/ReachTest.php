@@ -14,7 +14,7 @@ final class ReachTest extends BrowserTestCase
 
     private const SCREENS = [
         '/' => 'Horizon', '/kits' => 'Walking order', '/kits/QH-11' => 'Action required', '/kits/QH-11/check' => 'Whole pocket as recorded', '/kits/QH-13/check' => 'Open it for a full check',
-        '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-11/build' => 'Take everything out', '/kits/QH-03/history' => 'Equipped', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
+        '/kits/QH-11/restock' => 'All of this pocket done', '/kits/QH-11/build' => 'Take everything out', '/kits/QH-11/use' => 'Nothing yet.', '/use' => 'From which kit', '/kits/QH-03/history' => 'Equipped', '/check' => 'Due now', '/restock' => 'to restock', '/lists' => 'Starter list', '/items' => 'In store',
         '/items/new' => 'What it is', '/items/shears/edit' => 'Measures', '/classes' => 'includes the classes below it', '/kits/QH-09/coping' => 'What runs short first', '/emergencies' => 'Knock to the head', '/emergencies/small-burn/edit' => 'What one casualty takes', '/assess' => '▲ 1 too few', '/assess/choices' => 'Modules, one for each risk',
         '/assess/people' => 'Private.', '/settings' => 'Measures are stored as entered', '/exchange' => 'Export',
         '/places' => 'Add a place', '/stores' => 'Add a store', '/to-buy' => 'in whole packs', '/start' => 'All steps are done', '/account' => 'Where you are signed in',

@@ -57,7 +57,7 @@ final class TouchJourneyTest extends BrowserTestCase
     public function test_what_is_pressed_in_hand_is_large_enough(): void
     {
         $visit = $this->inHand()->signIn('keeper');
-        foreach (['/', '/kits/QH-05', '/kits/QH-05/check', '/kits/QH-05/restock'] as $path) {
+        foreach (['/', '/kits/QH-05', '/kits/QH-05/check', '/kits/QH-05/restock', '/kits/QH-05/use', '/kits/QH-05/build'] as $path) {
             $visit->open($path)->wait(
                 fn (): bool => ! str_contains($visit->text(), 'Reading…') && $visit->all('//h1') !== [],
                 'The page stays empty.',

@@ -40,7 +40,7 @@ final class AccessTest extends TestCase
         'accounts.activate' => ['lead'], 'accounts.factor' => ['lead'], 'mail' => ['lead'],
         'account' => self::ALL, 'account.password' => self::ALL, 'account.sessions' => self::ALL, 'account.factor.begin' => self::ALL, 'account.factor.set' => self::ALL, 'account.factor.remove' => self::ALL,
         'designs.layout' => self::ALL, 'designs.draft' => self::ALL, 'designs.pattern' => ['lead'], 'designs.foresight' => ['lead'], 'designs.effects' => ['lead'],
-        'builds.plan' => ['lead', 'keeper'], 'builds.begin' => ['lead', 'keeper'], 'builds.leave' => ['lead', 'keeper'], 'builds.take' => ['lead', 'keeper'], 'builds.end' => ['lead', 'keeper'], 'builds.finish' => ['lead', 'keeper'],
+        'uses.store' => ['lead', 'keeper'], 'builds.plan' => ['lead', 'keeper'], 'builds.begin' => ['lead', 'keeper'], 'builds.leave' => ['lead', 'keeper'], 'builds.take' => ['lead', 'keeper'], 'builds.end' => ['lead', 'keeper'], 'builds.finish' => ['lead', 'keeper'],
         'kits.configuration' => self::ALL, 'kits.configure' => ['lead', 'keeper'], 'exceptions.make' => ['lead'], 'exceptions.end' => ['lead'], 'following' => self::ALL, 'designs.editions' => self::ALL, 'designs.beside' => self::ALL,
         'designs.begin' => ['lead'], 'missed.note' => ['lead'], 'missed.remove' => ['lead'], 'designs.end' => ['lead'], 'designs.merging' => ['lead'], 'designs.publish' => ['lead'], 'designs.retire' => ['lead'],
         'places.keep' => ['lead'], 'places.order' => ['lead'], 'places.retire' => ['lead'], 'places.merging' => ['lead'], 'places.merge' => ['lead'],

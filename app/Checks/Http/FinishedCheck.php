@@ -126,8 +126,8 @@ final class FinishedCheck extends FormRequest
             ?? throw ValidationException::withMessages(['kit' => 'There is no kit with this code.']);
 
         return new CheckReport(
-            Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(), $this->countedRows($kit, $this->base()->isBefore($kit->last_operation)),
-            $valid['signed'],
+            Str::lower($id), $kit->id, $valid['kind'], $this->whenDone(), $this->base(),
+            $this->countedRows($kit, $this->base()->isBefore($kit->last_operation)), $valid['signed'],
             $valid['seal_found'] ?? null, $valid['seal_set'] ?? null, $valid['seal_reason'] ?? null, $valid['note'] ?? null, $this->getContent(),
             array_map(static fn (array $module): ModuleAtCheck => new ModuleAtCheck(
                 $module['code'], $module['relied'], $module['seal_set'] ?? null, $module['seal_found'] ?? null,

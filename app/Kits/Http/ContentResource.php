@@ -45,6 +45,10 @@ final readonly class ContentResource
         public ?int $opened_life_days,
         #[OA\Property(description: 'opened, and within its life after opening: it counts')]
         public bool $in_use,
+        #[OA\Property(description: 'minutes for which it must have been started before it works')]
+        public ?int $start_minutes,
+        #[OA\Property]
+        public ?string $item_class,
     ) {
     }
 }

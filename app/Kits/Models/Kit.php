@@ -103,6 +103,17 @@ final class Kit extends Model
     }
 
     /**
+     * @param  list<string>  $pockets  of modules with the module's id and a dot before it
+     * @return list<Kit> the modules in it that those pockets are in
+     */
+    public function modulesAt(array $pockets): array
+    {
+        $ids = array_filter(array_map(static fn (string $pocket): string => strtolower((string) strstr($pocket, '.', true)), $pockets));
+
+        return array_values($this->modules->whereIn('id', $ids)->all());
+    }
+
+    /**
      * @param  list<string>  $ids
      * @return list<string> those that were asked for, with the kits that they are modules in
      */

@@ -6,7 +6,7 @@ namespace App\Ledger\Kinds;
 
 use App\Ledger\Part;
 
-/** What was used from a kit. */
+/** What was taken out of a kit, or opened in it, and why; what was moved to another one. */
 final class UseOfKit implements Kind
 {
     public function parts(): array
@@ -16,7 +16,10 @@ final class UseOfKit implements Kind
 
     public function ways(): array
     {
-        return ['kit > out, used'];
+        return [
+            'kit > out, used', 'kit > out, training', 'kit > out, given', 'kit > out, lost', 'kit > kit, used', 'kit > kit, training',
+            'kit > kit, transferred',
+        ];
     }
 
     public function title(): string

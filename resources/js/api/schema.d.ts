@@ -2212,6 +2212,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/kits/{kit}/uses/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Records what was taken out of a kit, and why. The id is a ULID made by the page: sent twice, it counts once. */
+        put: operations["useKit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -3750,6 +3767,9 @@ export interface components {
             opened_life_days: number | null;
             /** @description opened, and within its life after opening: it counts */
             in_use: boolean;
+            /** @description minutes for which it must have been started before it works */
+            start_minutes: number | null;
+            item_class: string | null;
         };
         /** @description When the next check is, and why. */
         DueResource: {
@@ -5033,6 +5053,40 @@ export interface components {
             overdue_days: number;
             /** @description where shifts fare differently; the verdict is the worst */
             shifts: components["schemas"]["ShiftVerdictResource"][];
+        };
+        ReportedUse: {
+            /** Format: date-time */
+            begun_at: string;
+            /** Format: date-time */
+            done_at?: string | null;
+            /** Format: date-time */
+            clock_checked_at?: string | null;
+            base: components["schemas"]["Base"];
+            taken: {
+                pocket_id: string;
+                lot_id: string;
+                /** @enum {string} */
+                condition: "good" | "opened" | "damaged" | "soiled" | "failed";
+                /** Format: date */
+                opened_on?: string | null;
+                quantity: number;
+                /** @enum {string} */
+                why: "used" | "training" | "given" | "lost" | "moved";
+                /** @description opened now, and some of it is left in the kit */
+                opened?: boolean;
+                /** @description where it was moved: the code of the kit */
+                to_kit?: string | null;
+            }[];
+            /** @description what happened; nothing about a person */
+            note?: string | null;
+            seal_reason?: string | null;
+        };
+        /** @description What became of a use: the kit as it is now, and what could not be recorded as it was sent. */
+        UsedResource: {
+            /** @description the number under which it is on record; null where nothing of it could be recorded */
+            operation: number | null;
+            unsettled: components["schemas"]["UnsettledResource"][];
+            kit: components["schemas"]["KitResource"];
         };
         /** @description A design as it is being packed: what an edition says, with compartments side by side, each naming what it lies in. */
         Draft: {
@@ -9730,6 +9784,49 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["TodayResource"];
                 };
+            };
+        };
+    };
+    useKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReportedUse"];
+            };
+        };
+        responses: {
+            /** @description The kit, judged again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsedResource"];
+                };
+            };
+            /** @description Kept, but nothing of it could be recorded: somebody must settle it */
+            202: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UsedResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

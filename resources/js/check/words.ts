@@ -19,6 +19,8 @@ export const words = {
     doNotCloseThisPage: 'Do not close this page before it is sent.',
     checkOf2: (kit: string) => `Check of ${kit}`,
     restockOf: (kit: string) => `Restock of ${kit}`,
+    useOf: (kit: string) => `What was taken from ${kit}`,
+    piecesTaken: (pieces: number) => (pieces === 1 ? '1 piece' : `${pieces} pieces`),
     packingOf: (kit: string) => `Packing ${kit} anew`,
     packingBegun: (kit: string) => `That ${kit} is being packed anew`,
     pocketsPacked: (done: number, all: number) => `${done} of ${all} pockets packed`,

@@ -5,6 +5,7 @@ import type { Outgoing, Sender } from '../offline/outbox';
 import { equipSender, type EquipDraft } from '../pack/equip';
 import { restockSender, type RestockDraft } from '../restock/draft';
 import { storeSender, type StoreDraft } from '../restock/storeWork';
+import { piecesIn, usedSender, type UseDraft } from '../use/draft';
 import { type Draft } from './draft';
 import { counted } from './rows';
 import { checkSender } from './outbox';
@@ -13,6 +14,7 @@ import { words } from './words';
 /** Every kind of work that this device keeps until the server has it. */
 export const senders: readonly Sender<never>[] = [
     checkSender,
+    usedSender,
     restockSender,
     begunSender,
     buildSender,
@@ -65,6 +67,15 @@ function named(kind: string, value: Outgoing): Omit<Work, 'id' | 'kind' | 'value
             detail: words.stepsDone(done, restock.steps.length),
             startedAt: restock.begunAt,
             href: `/kits/${restock.kit}/restock`,
+        };
+    }
+    if (kind === 'use') {
+        const use = value as UseDraft;
+        return {
+            title: words.useOf(use.kit),
+            detail: words.piecesTaken(piecesIn(use)),
+            startedAt: use.begunAt,
+            href: `/kits/${use.kit}/use`,
         };
     }
     if (kind === 'build') {

@@ -65,6 +65,11 @@ export default function KitPage() {
                         </Button>
                     )}
                     {may('restock') && !kit.retired_on && (
+                        <Button component={Link} to={`/kits/${kit.code}/use`} aria-label={words.useOf(kit.code)}>
+                            {words.use}
+                        </Button>
+                    )}
+                    {may('restock') && !kit.retired_on && (
                         <Button component={Link} to={`/kits/${kit.code}/build`}>
                             {words.packAnew}
                         </Button>

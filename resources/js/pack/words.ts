@@ -201,6 +201,8 @@ export const words = {
     statusOn: 'Status on ',
     itemsMustBeInDate: '. Items must be in date until the next check,',
     goOnPacking: 'Go on packing it anew',
+    use: 'Use',
+    useOf: (kit: string) => `Say what was taken from ${kit}`,
     packAnew: 'Pack anew',
     restockThisKit: 'Restock this kit',
     checkThisKit: 'Check this kit',

@@ -24,6 +24,7 @@ const stages: Stage[] = [
     { to: '/lists', word: words.lists, icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
     { to: '/kits', word: words.pack, icon: 'pack', here: /^\/(designs|kits(\/[^/]+(\/history)?)?$)/ },
     { to: '/check', word: words.check, icon: 'check', here: /^\/(check$|checks\/|waiting$|kits\/[^/]+\/check)/ },
+    { to: '/use', word: words.use, icon: 'use', here: /^\/(use$|kits\/[^/]+\/use)/ },
     {
         to: '/restock',
         word: words.restock,
@@ -40,7 +41,7 @@ const settings: Stage = {
     here: /^\/(settings|account|start|places|stores$)/,
 };
 
-const inHand = [words.today, words.check, words.restock];
+const inHand = [words.today, words.check, words.use, words.restock];
 
 /** The rail of the stages of the work, the finder, and the screen. */
 export function Frame({ waiting }: { waiting: ReactNode }) {

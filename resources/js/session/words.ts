@@ -13,6 +13,7 @@ export const words = {
     lists: 'Lists',
     pack: 'Pack',
     check: 'Check',
+    use: 'Use',
     restock: 'Restock',
     skipToTheContent: 'Skip to the content',
     stagesOfTheWork: 'Stages of the work',

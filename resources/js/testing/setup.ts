@@ -16,7 +16,7 @@ beforeEach(async () => {
 afterEach(async () => {
     cleanup();
     localStorage.clear();
-    for (const kind of ['check', 'restock', 'build', 'build_begun', 'equip', 'answers', 'form']) {
+    for (const kind of ['check', 'restock', 'use', 'build', 'build_begun', 'equip', 'answers', 'form']) {
         device.all(kind).forEach((one) => device.remove(one.id));
     }
     await device.settled();

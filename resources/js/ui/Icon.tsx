@@ -6,6 +6,7 @@ const shapes = {
     lists: 'M5 6h2M10 6h9M5 12h2M10 12h9M5 18h2M10 18h9',
     pack: 'M4 9h16v10H4zM9 9V6h6v3M4 13h5M15 13h5',
     check: 'M4 6h8M4 12h6M4 18h8M13 13l3 3 5-7',
+    use: 'M4 11h16l-1.500 9h-13zM9 7.500l3-3.500 3 3.500M12 4v7',
     restock: 'M4 20V9l8-5 8 5v11M8 20v-7h8v7M8 16.5h8',
     settings: 'M4 7h9M17 7h3M4 17h3M11 17h9M15 4.500v5M9 14.500v5',
     more: 'M6 12h.01M12 12h.01M18 12h.01',

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Uses\Http;
+
+use App\Checks\Http\UnsettledResource;
+use App\Kits\Http\KitResource;
+use OpenApi\Attributes as OA;
+
+/** What became of a use: the kit as it is now, and what could not be recorded as it was sent. */
+#[OA\Schema]
+final readonly class UsedResource
+{
+    /** @param  list<UnsettledResource>  $unsettled */
+    public function __construct(
+        #[OA\Property(description: 'the number under which it is on record; null where nothing of it could be recorded')]
+        public ?int $operation,
+        #[OA\Property(items: new OA\Items(ref: UnsettledResource::class))]
+        public array $unsettled,
+        #[OA\Property]
+        public KitResource $kit,
+    ) {
+    }
+}

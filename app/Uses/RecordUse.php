@@ -1,0 +1,199 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Uses;
+
+use App\Accounts\Models\Organisation;
+use App\Accounts\Models\User;
+use App\Catalogue\Catalogue;
+use App\Checks\KeepUnsettled;
+use App\Checks\LateCheck;
+use App\Checks\Recorded;
+use App\Checks\UnsettledRow;
+use App\Judging\KitPlans;
+use App\Judging\KitStates;
+use App\Kits\KitSeal;
+use App\Kits\LockWhole;
+use App\Kits\Models\Kit;
+use App\Ledger\Head;
+use App\Ledger\Location;
+use App\Ledger\LotMovement;
+use App\Ledger\Operation;
+use App\Ledger\OperationKind;
+use App\Ledger\OperationSince;
+use App\Ledger\OperationsSince;
+use App\Ledger\PieceCondition;
+use App\Ledger\PiecesAreNotThere;
+use App\Ledger\Record;
+use App\Stock\AsFarAsThere;
+use App\Support\Transaction;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Validation\ValidationException;
+use Sarcina\Core\Due\Seal;
+
+/**
+ * Records what was used from a kit, and judges it again at once. Sent twice, it counts once; what arrives late is recorded as far as the
+ * pieces are there, and the rest waits for somebody.
+ */
+final class RecordUse
+{
+    public function __construct(
+        private readonly Record $record,
+        private readonly OperationsSince $since,
+        private readonly AsFarAsThere $asFarAsThere,
+        private readonly LateCheck $late,
+        private readonly KitStates $states,
+        private readonly KitSeal $seal,
+        private readonly KitPlans $plans,
+        private readonly Catalogue $catalogue,
+        private readonly KeepUnsettled $unsettled,
+        private readonly Organisation $organisation,
+    ) {
+    }
+
+    public function __invoke(UseReport $report, User $by): Recorded
+    {
+        return Transaction::run(function () use ($report, $by): Recorded {
+            // Of several kits, the locks are taken in one order, whoever comes from which side.
+            $ids = [$report->kitId, ...$report->otherKits()];
+            sort($ids);
+            $held = array_combine($ids, array_map(LockWhole::around(...), $ids));
+            [$whole, $kit] = $held[$report->kitId];
+            $known = $this->record->known($report->id, OperationKind::Use, $by, [$kit->id]);
+            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
+                return Recorded::under($known, $report->id);
+            }
+            $head = Head::read();
+            $this->record->refuseAhead($report->base, $head);
+            $since = $this->since->of($kit, $report->base, $head);
+            if ($kit->retired_on !== null && ! $this->late->wasBeforeRetirement($kit, $report->when)) {
+                return $this->keepWhole($kit, $report, $by, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")]);
+            }
+            $isLate = $since !== [] || $kit->retired_on !== null;
+            $opened = [$kit, ...$kit->modulesAt($report->pockets())];
+            foreach ($report->sealReason === null && ! OperationSince::anySetASeal($since) ? $opened : [] as $one) {
+                if ($one->seal === Seal::Intact) {
+                    throw ValidationException::withMessages([
+                        'seal_reason' => "Taking something out breaks the seal of {$one->code}. Say in writing why it was opened.",
+                    ]);
+                }
+            }
+            if (! $isLate) {
+                LockWhole::refuseSealedAround($whole, $kit, 'seal_reason');
+                $report = $report->at($report->when->notBefore($kit->last_done_at));
+            }
+            $movements = $this->movements($kit, $report, array_map(static fn (array $pair): Kit => $pair[1], $held));
+            [$possible, $rest] = $isLate ? ($this->asFarAsThere)($movements, true) : [$movements, []];
+            if ($possible === []) {
+                return $this->keepWhole($kit, $report, $by, $rest);
+            }
+
+            return $this->write($held, $report, $by, $possible, $rest, $opened);
+        });
+    }
+
+    /**
+     * @param  array<string, array{Kit, Kit}>  $held
+     * @param  list<LotMovement>  $movements
+     * @param  list<UnsettledRow>  $rest
+     * @param  list<Kit>  $opened
+     */
+    private function write(array $held, UseReport $report, User $by, array $movements, array $rest, array $opened): Recorded
+    {
+        [$when, $kit] = [$report->when, $held[$report->kitId][1]];
+        $seals = [];
+        foreach ($opened as $one) {
+            array_push($seals, ...$this->seal->opened($one, $when, $report->sealReason, null));
+        }
+        $kits = [$kit->id => $kit];
+        $wholes = [];
+        foreach ($held as [$whole, $one]) {
+            foreach ([$one, ...$whole->besides($one)] as $part) {
+                $kits[$part->id] ??= $part;
+            }
+            if ($one->retired_on === null) {
+                $wholes[$whole->id] = $whole;
+            }
+        }
+        $operation = (new Operation(
+            $report->id, OperationKind::Use, $by, $when->begunAt, $when->doneAt, $when->receivedAt, $this->organisation->dayOf($when->doneAt),
+            $report->base, array_values($kits), [], $movements, $seals, clockCheckedAt: $when->clockCheckedAt,
+        ))->saying(null, $report->note);
+        $day = $this->organisation->dayOf($when->receivedAt);
+        try {
+            $number = $this->record->write($operation, $wholes === [] ? null : function () use ($wholes, $day): void {
+                foreach ($wholes as $whole) {
+                    $this->states->renew($whole, $day);
+                }
+            });
+        } catch (PiecesAreNotThere $short) {
+            throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the kit again.']);
+        }
+        $this->unsettled->keep($report->id, OperationKind::Use, $kit, $by, $when, $rest, $number);
+
+        return Recorded::under($number, $report->id);
+    }
+
+    /**
+     * @param  array<string, Kit>  $kits  by id
+     * @return list<LotMovement>
+     */
+    private function movements(Kit $kit, UseReport $report, array $kits): array
+    {
+        $day = $this->organisation->dayOf($report->when->doneAt);
+
+        return array_map(function (TakenPiece $one) use ($kit, $kits, $day): LotMovement {
+            $to = match (true) {
+                $one->toKitId !== null => Location::pocket($one->toKitId, $this->pocketFor($kits[$one->toKitId], $one->lotId), $one->condition),
+                // It is good as long as it is from today on.
+                $one->isOpened => Location::pocket($kit->id, $one->pocketId, PieceCondition::recorded('opened', $day)),
+                default => null,
+            };
+
+            $from = Location::pocket($kit->id, $one->pocketId, $one->condition);
+
+            return new LotMovement($one->lotId, $one->quantity, $from, $to, $one->why->reason());
+        }, $report->taken);
+    }
+
+    /** Where something that is moved into a kit lies: with the line that takes it, else in the first pocket. */
+    private function pocketFor(Kit $kit, string $lotId): string
+    {
+        $kit->refuseRetired();
+        if ($kit->seal === Seal::Intact) {
+            throw ValidationException::withMessages([
+                'taken' => "The seal of {$kit->code} is whole on record. Report it broken first, with the reason.",
+            ]);
+        }
+        $code = (string) DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->where('lots.id', $lotId)->value('items.code');
+        $item = $this->catalogue->items([$code])[$code];
+        $plan = $this->plans->forKit($kit);
+        foreach ($plan->lines as $line) {
+            if ($line->pocketId !== null && ! str_contains($line->pocketId, '.') && $line->asked->entryFor($item) !== null) {
+                return $line->pocketId;
+            }
+        }
+
+        return (string) array_key_first($plan->pockets);
+    }
+
+    /** @param  list<UnsettledRow>  $rows */
+    private function keepWhole(Kit $kit, UseReport $report, User $by, array $rows): Recorded
+    {
+        $this->unsettled->keep($report->id, OperationKind::Use, $kit, $by, $report->when, $rows, null, $report->body);
+
+        return Recorded::under(null, $report->id);
+    }
+
+    private static function field(UseReport $report, PiecesAreNotThere $short): string
+    {
+        foreach ($report->taken as $at => $one) {
+            if (strtolower($one->lotId) === $short->lotId) {
+                return "taken.{$at}.quantity";
+            }
+        }
+
+        return 'taken';
+    }
+}

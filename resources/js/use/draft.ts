@@ -1,0 +1,131 @@
+import { api, ask, type Schemas } from '../api/client';
+import { timeNow } from '../api/clock';
+import { newId } from '../api/newId';
+import { device } from '../offline/device';
+import type { Outgoing, Sender } from '../offline/outbox';
+import { signedNow } from '../offline/signedNow';
+
+const KIND = 'use';
+
+export type Why = Schemas['ReportedUse']['taken'][number]['why'];
+
+/** Pieces of one row of a kit that were taken, and why. */
+export interface Taken {
+    pocket_id: string;
+    lot_id: string;
+    condition: Schemas['ContentResource']['condition'];
+    opened_on: string | null;
+    quantity: number;
+    why: Why;
+    isOpened: boolean;
+    toKit: string;
+}
+
+/** What was taken from a kit, as it is kept on this device until the server has it. */
+export interface UseDraft extends Outgoing {
+    id: string;
+    kit: string;
+    begunAt: string;
+    clockCheckedAt: string | null;
+    base: Schemas['Base'];
+    /** By the key of the row. */
+    taken: Record<string, Taken>;
+    note: string;
+    sealReason: string;
+    /** When something that needs its minutes was started, by item. */
+    started: Record<string, string>;
+}
+
+type Content = Schemas['ContentResource'];
+
+/** The same for pieces of one lot in one condition in one pocket. */
+export const keyOf = (row: Content): string =>
+    [row.pocket_id, row.lot_id ?? '', row.condition, row.opened_on ?? ''].join(' ');
+
+export function beginUse(kit: Schemas['KitResource']): UseDraft {
+    return {
+        id: newId(),
+        kit: kit.code,
+        begunAt: timeNow(),
+        doneAt: null,
+        clockCheckedAt: null,
+        base: kit.base,
+        taken: {},
+        note: '',
+        sealReason: '',
+        started: {},
+        isWaiting: false,
+        errors: {},
+        trouble: null,
+    };
+}
+
+export const idOfUse = (kit: string) => `${KIND}:${kit}`;
+
+export const uses = {
+    of: (kit: string): UseDraft | null => (device.get(idOfUse(kit)) as UseDraft | undefined) ?? null,
+    keep: (draft: UseDraft): void => device.put(KIND, idOfUse(draft.kit), draft),
+    drop: (kit: string): void => device.remove(idOfUse(kit)),
+};
+
+/** With so many more pieces of a row taken, within what is there; none left takes it off the list. */
+export function withMore(draft: UseDraft, row: Content, more: number): UseDraft {
+    const key = keyOf(row);
+    const now = draft.taken[key];
+    const quantity = Math.min(row.quantity, Math.max(0, (now?.quantity ?? 0) + more));
+    const others = Object.fromEntries(Object.entries(draft.taken).filter(([one]) => one !== key));
+    if (quantity === 0 || row.lot_id === null) {
+        return { ...draft, taken: others };
+    }
+    const taken: Taken = now ?? {
+        pocket_id: row.pocket_id,
+        lot_id: row.lot_id,
+        condition: row.condition,
+        opened_on: row.opened_on,
+        quantity,
+        why: 'used',
+        isOpened: false,
+        toKit: '',
+    };
+    return { ...draft, taken: { ...draft.taken, [key]: { ...taken, quantity } } };
+}
+
+export const piecesIn = (draft: UseDraft): number =>
+    Object.values(draft.taken).reduce((all, one) => all + one.quantity, 0);
+
+/** Whether there is enough to record it. */
+export const isWhole = (draft: UseDraft, isShut: boolean): boolean =>
+    piecesIn(draft) > 0 &&
+    Object.values(draft.taken).every((one) => one.why !== 'moved' || one.toKit.trim() !== '') &&
+    (!isShut || draft.sealReason.trim() !== '');
+
+export function finish(draft: UseDraft): UseDraft {
+    const { begunAt, signed } = signedNow(draft.begunAt);
+    return { ...draft, ...signed, begunAt };
+}
+
+export function bodyOf(draft: UseDraft): Schemas['ReportedUse'] {
+    return {
+        base: draft.base,
+        begun_at: draft.begunAt,
+        done_at: draft.doneAt ?? draft.begunAt,
+        clock_checked_at: draft.clockCheckedAt,
+        taken: Object.values(draft.taken).map(({ isOpened, toKit, ...one }) => ({
+            ...one,
+            opened: isOpened && one.why !== 'moved',
+            to_kit: one.why === 'moved' ? toKit.trim() : null,
+        })),
+        note: draft.note.trim() || null,
+        seal_reason: draft.sealReason.trim() || null,
+    };
+}
+
+export const usedSender: Sender<UseDraft> = {
+    kind: KIND,
+    isOperation: true,
+    send: async (draft) => {
+        const { kit, id } = draft;
+        await ask(api.PUT('/kits/{kit}/uses/{id}', { params: { path: { kit, id } }, body: bodyOf(draft) }));
+        return `/kits/${kit}`;
+    },
+};

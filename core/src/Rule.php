@@ -12,6 +12,7 @@ use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Json;
 use Sarcina\Core\Format\KitReader;
 use Sarcina\Core\Format\NextCheckDocument;
+use Sarcina\Core\Format\ParReader;
 use Sarcina\Core\Format\PickReader;
 use Sarcina\Core\Format\ProvisionDocument;
 use Sarcina\Core\Format\ScheduleReader;
@@ -25,6 +26,7 @@ enum Rule: string
     case Pick = 'pick';
     case Provision = 'provision';
     case Cope = 'cope';
+    case Par = 'par';
 
     /**
      * @param  string  $text  a JSON document in the rule's own format
@@ -41,6 +43,7 @@ enum Rule: string
             self::Due => NextCheckDocument::of(Due::next(ScheduleReader::read($document))),
             self::Pick => PickReader::answer(PickReader::read($document)),
             self::Cope => CopeReader::answer(...CopeReader::read($document)),
+            self::Par => ParReader::answer(ParReader::read($document)),
             self::Provision => ProvisionDocument::of(AssessmentReader::read($document)),
         };
     }

@@ -19,7 +19,7 @@ final class LayerTest extends TestCase
     /** Folders of the core, each leaning only on those before it. */
     private const CORE = [
         'Measure', 'Calendar', 'Kit', 'Lists', 'Flow', 'Check', 'Due', 'Pick', 'Buying', 'Places', 'Staffing',
-        'Provision', 'Advice', 'Packing', 'Cope', 'Format',
+        'Provision', 'Advice', 'Packing', 'Cope', 'Par', 'Rotate', 'Format',
     ];
 
     /** Folders of the page, each leaning only on those before it. */

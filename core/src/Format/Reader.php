@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Format;
 
+use Brick\Math\BigRational;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\NotADay;
 use Sarcina\Core\Calendar\PrintedDate;
@@ -165,6 +166,17 @@ final readonly class Reader
         }
 
         return is_int($this->value) ? $this->value : $otherwise ?? $least;
+    }
+
+    /** A decimal in a string, 0 or more: digits, perhaps a point and digits. */
+    public function decimal(): BigRational
+    {
+        $text = is_string($this->value) && preg_match('/^\d{1,18}(\.\d{1,18})?$/D', $this->value) === 1 ? $this->value : null;
+        if ($this->isGiven && $text === null) {
+            $this->refuse('This must be a decimal in a string, such as "8.5".');
+        }
+
+        return BigRational::of($text ?? '0');
     }
 
     /**

@@ -181,6 +181,8 @@ export async function begin(more?: (sent: Sent) => Response | undefined) {
     return { sent, onPublished, person: userEvent.setup() };
 }
 
-export const chip = (name: RegExp) => screen.getByRole('button', { name, pressed: undefined });
+export const chip = (name: RegExp) =>
+    screen.getAllByRole('button', { name }).find((one) => one.matches('[data-line]')) ??
+    screen.getByRole('button', { name });
 export const inPocket = (name: string) =>
     [...document.querySelectorAll(`[data-pocket="${name}"] [data-line]`)].map((one) => one.getAttribute('data-line'));

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Tests;
+
+use Brick\Math\BigDecimal;
+use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
+use PHPUnit\Framework\TestCase;
+use Sarcina\Core\Par\Carried;
+use Sarcina\Core\Par\Poisson;
+
+/** How many uses are enough: compared with sums of fractions, and at the very steps. */
+final class PoissonTest extends TestCase
+{
+    public function test_it_is_the_least_number_that_reaches_the_confidence(): void
+    {
+        mt_srand(20261128);
+        for ($round = 0; $round < 30; $round++) {
+            $mean = BigRational::of(mt_rand(1, 4000))->dividedBy(mt_rand(100, 900));
+            $confidence = BigRational::of(mt_rand(1, 999_999))->dividedBy(1_000_000);
+            $k = (new Poisson($mean))->quantile($confidence);
+            self::assertTrue(self::reaches($mean, $k, $confidence), "{$k} is enough for {$mean} at {$confidence}");
+            self::assertTrue($k === 0 || ! self::reaches($mean, $k - 1, $confidence), "fewer than {$k} are not, for {$mean} at {$confidence}");
+        }
+    }
+
+    public function test_close_to_a_step_the_answer_turns_where_the_step_is(): void
+    {
+        // P(at most 1) with mean 1 is 2 / e, between these two.
+        $mean = BigRational::of(1);
+        $below = '0.735758882342884643191047540322921734891622262';
+        $above = '0.735758882342884643191047540322921734891622263';
+        self::assertSame([1, 2], [
+            (new Poisson($mean))->quantile(BigRational::of($below)), (new Poisson($mean))->quantile(BigRational::of($above)),
+        ]);
+        // So sure that 128 bits do not decide.
+        $sure = BigRational::of('0.'.str_repeat('9', 60));
+        $k = (new Poisson($mean))->quantile($sure);
+        self::assertTrue(self::reaches($mean, $k, $sure, 80));
+        self::assertFalse(self::reaches($mean, $k - 1, $sure, 80));
+    }
+
+    public function test_more_people_days_or_confidence_never_ask_for_less(): void
+    {
+        $par = static fn (int $people, int $days, string $confidence): int => Carried::of(
+            'x', BigRational::of($confidence), $people, $days, BigRational::of('8.5'), 2, 1,
+        )->par;
+        $last = 0;
+        foreach ([0, 1, 5, 12, 50, 400, 3000] as $people) {
+            self::assertGreaterThanOrEqual($last, $last = $par($people, 7, '0.95'));
+        }
+        $last = 0;
+        foreach (['0.1', '0.5', '0.9', '0.99', '0.999999'] as $confidence) {
+            self::assertGreaterThanOrEqual($last, $last = $par(40, 7, $confidence));
+        }
+        self::assertSame(1, $par(0, 7, '0.95'), 'its floor');
+    }
+
+    public function test_a_large_mean_is_as_exact_and_takes_no_time(): void
+    {
+        $begun = hrtime(true);
+        $k = (new Poisson(BigRational::of(250_000)))->quantile(BigRational::of('0.95'));
+        // Normal to within a piece or two at this size: 250000 + 1.645 x 500 is 250822.
+        self::assertEqualsWithDelta(250_823, $k, 3);
+        self::assertLessThan(20.0, (hrtime(true) - $begun) / 1e9);
+    }
+
+    /** By the series of e, with so many digits. */
+    private static function reaches(BigRational $mean, int $k, BigRational $confidence, int $digits = 24): bool
+    {
+        [$scale, $small] = [$digits * 2, BigDecimal::one()->dividedBy(BigDecimal::of(10)->power($digits), $digits * 2)];
+        $by = $mean->toScale($scale, RoundingMode::HALF_UP);
+        [$sum, $term, $upTo] = [BigDecimal::zero(), BigDecimal::one(), BigDecimal::zero()];
+        for ($i = 0; $i <= $k || $term->isGreaterThan($small); $i++) {
+            $term = $i === 0 ? $term : $term->multipliedBy($by)->dividedBy($i, $scale, RoundingMode::DOWN);
+            $sum = $sum->plus($term);
+            $upTo = $i <= $k ? $upTo->plus($term) : $upTo;
+        }
+
+        return $upTo->isGreaterThanOrEqualTo($sum->multipliedBy($confidence->toScale($scale, RoundingMode::HALF_UP)));
+    }
+}

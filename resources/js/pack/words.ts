@@ -202,7 +202,7 @@ export const words = {
     itemsMustBeInDate: '. Items must be in date until the next check,',
     goOnPacking: 'Go on packing it anew',
     use: 'Use',
-    useOf: (kit: string) => `Say what was taken from ${kit}`,
+    useOf: (kit: string) => `Use ${kit}: say what was taken`,
     packAnew: 'Pack anew',
     restockThisKit: 'Restock this kit',
     checkThisKit: 'Check this kit',

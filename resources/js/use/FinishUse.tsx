@@ -70,18 +70,21 @@ export function FinishUse({ kit, draft, set, isFixed }: FinishProps) {
                     </Button>
                 )}
             </Box>
+            {isFixed && <Box sx={{ height: 64 }} />}
             {isFixed && (
                 <Box
                     sx={{
                         position: 'fixed',
                         left: 0,
                         right: 0,
-                        bottom: 'calc(72px + env(safe-area-inset-bottom))',
+                        // Right above the bar of stages, which lies over its lower edge.
+                        bottom: 'calc(56px + env(safe-area-inset-bottom))',
                         zIndex: 8,
                         bgcolor: 'background.paper',
                         borderTop: 1,
                         borderColor: 'divider',
                         p: 2,
+                        pb: 4,
                     }}
                 >
                     {record}

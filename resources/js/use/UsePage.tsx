@@ -150,15 +150,14 @@ function Row({ row, draft, onTake, onStart }: RowProps) {
                     variant={taken > 0 ? 'outlined' : 'text'}
                     onClick={() => onTake(1)}
                     disabled={taken >= row.quantity}
-                    aria-label={words.oneMore(name)}
                     sx={{ flex: 1, minHeight: 56, justifyContent: 'start', textAlign: 'left', gap: 2, minWidth: 0 }}
                 >
                     <Sign of={row.item_class ?? ''} size={26} />
-                    <span>
+                    <Box component="span" sx={{ flex: 1, minWidth: 0, lineHeight: 1.35 }}>
                         <Box component="span" sx={{ display: 'block', color: 'text.primary' }}>
                             {row.name}
                         </Box>
-                        <Typography component="span" variant="body2" sx={{ color: 'text.secondary' }}>
+                        <Typography component="span" variant="body2" sx={{ color: 'text.secondary', lineHeight: 1.35 }}>
                             {row.lot ? words.lot(row.lot) : words.noLot}, {sayGoodUntil(row.good_until, row.dated)}
                             {row.condition === 'opened' && `, ${words.isOpened}`}
                             {' · '}
@@ -166,7 +165,8 @@ function Row({ row, draft, onTake, onStart }: RowProps) {
                                 {taken > 0 ? words.takenOf(taken, row.quantity) : words.noneTaken(row.quantity)}
                             </strong>
                         </Typography>
-                    </span>
+                    </Box>
+                    <span>{words.take}</span>
                 </Button>
                 {taken > 0 && (
                     <IconButton

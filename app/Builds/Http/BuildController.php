@@ -7,6 +7,7 @@ namespace App\Builds\Http;
 use App\Builds\FinishBuild;
 use App\Builds\KeepBuilds;
 use App\Builds\ReadBuild;
+use App\Checks\Http\RecordedOfKit;
 use App\Checks\ReadUnsettled;
 use App\Kits\Models\Kit;
 use App\Kits\ReadKit;
@@ -100,10 +101,10 @@ final class BuildController extends Controller
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: FinishedBuild::class))]
-    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: BuiltResource::class))]
+    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: RecordedOfKit::class))]
     #[OA\Response(
         response: 202, description: 'Kept, but nothing of it could be recorded: somebody must settle it',
-        content: new OA\JsonContent(ref: BuiltResource::class),
+        content: new OA\JsonContent(ref: RecordedOfKit::class),
     )]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function finish(
@@ -112,7 +113,7 @@ final class BuildController extends Controller
         $recorded = $finish($request->report($kit, $id), $this->user($request));
 
         return $this->json(
-            new BuiltResource($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
+            new RecordedOfKit($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
             $recorded->operation === null ? 202 : 200,
         );
     }

@@ -6,9 +6,8 @@ namespace App\Builds\Http;
 
 use App\Builds\BuildReport;
 use App\Builds\BuiltPiece;
+use App\Checks\Http\KnownPockets;
 use App\Checks\Http\SaysWhen;
-use App\Judging\JudgingVersion;
-use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Ledger\PieceCondition;
 use App\Stock\PutIn;
@@ -81,7 +80,7 @@ use Sarcina\Core\Kit\Condition;
 )]
 final class FinishedBuild extends FormRequest
 {
-    use KnownKeys, SaysWhen;
+    use KnownKeys, KnownPockets, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -148,14 +147,12 @@ final class FinishedBuild extends FormRequest
          * } $valid
          */
         $valid = $this->validated();
-        // Plans that are kept are read at once.
-        app(JudgingVersion::class)->now();
-        $pockets = app(KitPlans::class)->forKit($kit)->pockets;
+        self::refuseUnknownPockets($kit, self::pocketsOf($valid['in'], 'in'));
         $pieces = [];
         foreach ($valid['pieces'] as $at => $row) {
             $back = [];
+            self::refuseUnknownPockets($kit, self::pocketsOf($row['back'], "pieces.{$at}.back"));
             foreach ($row['back'] as $share) {
-                self::refuseUnknown($kit, $pockets, $share['pocket_id'], "pieces.{$at}.back");
                 $back[$share['pocket_id']] = ($back[$share['pocket_id']] ?? 0) + $share['quantity'];
             }
             if (array_sum($back) + $row['to_store'] + $row['discarded'] !== $row['found']) {
@@ -170,9 +167,6 @@ final class FinishedBuild extends FormRequest
         if (count(array_unique(array_map(static fn (BuiltPiece $one): string => $one->key(), $pieces))) !== count($pieces)) {
             throw ValidationException::withMessages(['pieces' => 'Pieces of one lot in one pocket are named twice. Open the kit again.']);
         }
-        foreach ($valid['in'] as $at => $row) {
-            self::refuseUnknown($kit, $pockets, $row['pocket_id'], "in.{$at}.pocket_id");
-        }
 
         return new BuildReport(
             Str::lower($id), $kit->id, Str::lower($valid['store']), $this->whenDone(), $this->base(), $pieces,
@@ -181,15 +175,5 @@ final class FinishedBuild extends FormRequest
             $valid['weighed_g'] ?? null, $valid['weighed_because'] ?? null, $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null,
             $this->getContent(),
         );
-    }
-
-    /** @param  array<string, mixed>  $pockets */
-    private static function refuseUnknown(Kit $kit, array $pockets, string $pocket, string $field): void
-    {
-        if (! isset($pockets[$pocket])) {
-            throw ValidationException::withMessages([
-                $field => "Kit {$kit->code} has no such pocket; its design may have changed. Open the kit again.",
-            ]);
-        }
     }
 }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Stock\Http;
 
+use App\Checks\Http\KnownPockets;
 use App\Checks\Http\SaysWhen;
-use App\Judging\JudgingVersion;
-use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Ledger\PieceCondition;
 use App\Stock\PutIn;
@@ -82,7 +81,7 @@ use Sarcina\Core\Kit\Condition;
 ]
 final class DoneRestock extends FormRequest
 {
-    use KnownKeys, SaysWhen;
+    use KnownKeys, KnownPockets, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -139,18 +138,7 @@ final class DoneRestock extends FormRequest
             throw ValidationException::withMessages(['in' => 'Nothing was put in or taken out. Tick what you did.']);
         }
 
-        // Plans that are kept are read at once.
-        app(JudgingVersion::class)->now();
-        $pockets = app(KitPlans::class)->forKit($kit)->pockets;
-        foreach (['out', 'in'] as $way) {
-            foreach ($valid[$way] as $index => $row) {
-                if (! isset($pockets[$row['pocket_id']])) {
-                    throw ValidationException::withMessages([
-                        "{$way}.{$index}.pocket_id" => "Kit {$kit->code} has no such pocket; its design may have changed. Open the list again.",
-                    ]);
-                }
-            }
-        }
+        self::refuseUnknownPockets($kit, [...self::pocketsOf($valid['out'], 'out'), ...self::pocketsOf($valid['in'], 'in')]);
 
         return new RestockReport(
             Str::lower($id),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Http;
 
+use App\Checks\Http\RecordedOfKit;
 use App\Checks\ReadUnsettled;
 use App\Judging\KitJudge;
 use App\Kits\Http\BaseResource;
@@ -79,12 +80,12 @@ final class RestockController extends Controller
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: DoneRestock::class))]
-    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: RestockedResource::class))]
+    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: RecordedOfKit::class))]
     #[
         OA\Response(
             response: 202,
             description: 'Kept, but nothing of it could be recorded: somebody must settle it',
-            content: new OA\JsonContent(ref: RestockedResource::class),
+            content: new OA\JsonContent(ref: RecordedOfKit::class),
         ),
     ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
@@ -99,7 +100,7 @@ final class RestockController extends Controller
         $recorded = $restock($request->report($kit, $id), $this->user($request));
 
         return $this->json(
-            new RestockedResource($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
+            new RecordedOfKit($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
             $recorded->operation === null ? 202 : 200,
         );
     }

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Uses\Http;
 
+use App\Checks\Http\KnownPockets;
 use App\Checks\Http\SaysWhen;
-use App\Judging\JudgingVersion;
-use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Ledger\PieceCondition;
 use App\Support\Http\KnownIds;
@@ -52,7 +51,7 @@ use Sarcina\Core\Kit\Condition;
 )]
 final class ReportedUse extends FormRequest
 {
-    use KnownKeys, SaysWhen;
+    use KnownKeys, KnownPockets, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -97,16 +96,9 @@ final class ReportedUse extends FormRequest
          * }>, note?: string|null, seal_reason?: string|null} $valid
          */
         $valid = $this->validated();
-        // Plans that are kept are read at once.
-        app(JudgingVersion::class)->now();
-        $pockets = app(KitPlans::class)->forKit($kit)->pockets;
+        self::refuseUnknownPockets($kit, self::pocketsOf($valid['taken'], 'taken'));
         $taken = [];
         foreach ($valid['taken'] as $at => $row) {
-            if (! isset($pockets[$row['pocket_id']])) {
-                throw ValidationException::withMessages([
-                    "taken.{$at}.pocket_id" => "Kit {$kit->code} has no such pocket; its design may have changed. Open the kit again.",
-                ]);
-            }
             if (($row['opened'] ?? false) && ($row['condition'] !== Condition::Good->value || $row['why'] === WhyTaken::Moved->value)) {
                 throw ValidationException::withMessages(["taken.{$at}.opened" => 'Only what was good and stays in the kit can be opened.']);
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Uses\Http;
 
+use App\Checks\Http\RecordedOfKit;
 use App\Checks\ReadUnsettled;
 use App\Kits\Models\Kit;
 use App\Kits\ReadKit;
@@ -21,10 +22,10 @@ final class UseController extends Controller
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: ReportedUse::class))]
-    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: UsedResource::class))]
+    #[OA\Response(response: 200, description: 'The kit, judged again', content: new OA\JsonContent(ref: RecordedOfKit::class))]
     #[OA\Response(
         response: 202, description: 'Kept, but nothing of it could be recorded: somebody must settle it',
-        content: new OA\JsonContent(ref: UsedResource::class),
+        content: new OA\JsonContent(ref: RecordedOfKit::class),
     )]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function use(ReportedUse $request, Kit $kit, string $id, RecordUse $record, ReadKit $describe, ReadUnsettled $unsettled): JsonResponse
@@ -32,7 +33,7 @@ final class UseController extends Controller
         $recorded = $record($request->report($kit, $id), $this->user($request));
 
         return $this->json(
-            new UsedResource($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
+            new RecordedOfKit($recorded->operation, $unsettled->rows($recorded->unsettled), $describe($kit->refresh(), $this->today())),
             $recorded->operation === null ? 202 : 200,
         );
     }

@@ -2730,13 +2730,6 @@ export interface components {
             pocket_id: string;
             quantity: number;
         };
-        /** @description What became of a build: the kit as it is now, and what could not be recorded as it was sent. */
-        BuiltResource: {
-            /** @description the number under which it is on record; null where nothing of it could be recorded */
-            operation: number | null;
-            unsettled: components["schemas"]["UnsettledResource"][];
-            kit: components["schemas"]["KitResource"];
-        };
         EndedBuild: {
             /** @enum {string} */
             outcome: "put_back" | "nothing_moved";
@@ -3247,6 +3240,13 @@ export interface components {
             /** @description the oldest first */
             notes: components["schemas"]["CheckNote"][];
             in_all: number;
+        };
+        /** @description What became of something that was sent of a kit: the kit as it is now, and what could not be recorded as it was sent. */
+        RecordedOfKit: {
+            /** @description the number under which it is on record; null where nothing of it could be recorded */
+            operation: number | null;
+            unsettled: components["schemas"]["UnsettledResource"][];
+            kit: components["schemas"]["KitResource"];
         };
         SettledNote: {
             /** @description what was done about it */
@@ -4750,13 +4750,6 @@ export interface components {
             /** @description what else could be put in, by name and date */
             shelf: components["schemas"]["ShelfLot"][];
         };
-        /** @description What became of a restock: the kit as it is now, and what could not be recorded as it was sent. */
-        RestockedResource: {
-            /** @description the number under which it is on record; null where nothing of it could be recorded */
-            operation: number | null;
-            unsettled: components["schemas"]["UnsettledResource"][];
-            kit: components["schemas"]["KitResource"];
-        };
         SetLevel: {
             /** @description pieces; null removes the level */
             least: number | null;
@@ -5080,13 +5073,6 @@ export interface components {
             /** @description what happened; nothing about a person */
             note?: string | null;
             seal_reason?: string | null;
-        };
-        /** @description What became of a use: the kit as it is now, and what could not be recorded as it was sent. */
-        UsedResource: {
-            /** @description the number under which it is on record; null where nothing of it could be recorded */
-            operation: number | null;
-            unsettled: components["schemas"]["UnsettledResource"][];
-            kit: components["schemas"]["KitResource"];
         };
         /** @description A design as it is being packed: what an edition says, with compartments side by side, each naming what it lies in. */
         Draft: {
@@ -6601,7 +6587,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BuiltResource"];
+                    "application/json": components["schemas"]["RecordedOfKit"];
                 };
             };
             /** @description Kept, but nothing of it could be recorded: somebody must settle it */
@@ -6610,7 +6596,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["BuiltResource"];
+                    "application/json": components["schemas"]["RecordedOfKit"];
                 };
             };
             /** @description Not accepted as entered */
@@ -9317,7 +9303,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RestockedResource"];
+                    "application/json": components["schemas"]["RecordedOfKit"];
                 };
             };
             /** @description Kept, but nothing of it could be recorded: somebody must settle it */
@@ -9326,7 +9312,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RestockedResource"];
+                    "application/json": components["schemas"]["RecordedOfKit"];
                 };
             };
             /** @description Not accepted as entered */
@@ -9809,7 +9795,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["UsedResource"];
+                    "application/json": components["schemas"]["RecordedOfKit"];
                 };
             };
             /** @description Kept, but nothing of it could be recorded: somebody must settle it */
@@ -9818,7 +9804,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["UsedResource"];
+                    "application/json": components["schemas"]["RecordedOfKit"];
                 };
             };
             /** @description Not accepted as entered */

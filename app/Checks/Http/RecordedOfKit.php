@@ -2,15 +2,14 @@
 
 declare(strict_types=1);
 
-namespace App\Stock\Http;
+namespace App\Checks\Http;
 
-use App\Checks\Http\UnsettledResource;
 use App\Kits\Http\KitResource;
 use OpenApi\Attributes as OA;
 
-/** What became of a restock: the kit as it is now, and what could not be recorded as it was sent. */
+/** What became of something that was sent of a kit: the kit as it is now, and what could not be recorded as it was sent. */
 #[OA\Schema]
-final readonly class RestockedResource
+final readonly class RecordedOfKit
 {
     /** @param  list<UnsettledResource>  $unsettled */
     public function __construct(

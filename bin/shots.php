@@ -12,14 +12,14 @@ require __DIR__.'/../vendor/autoload.php';
 
 $views = ($argv[2] ?? '') === 'nobody' ? [['desk', 'light', null, [['setup', '/', 'Set up your organisation']]]] : [
     ['desk', 'light', 'keeper', [
-        ['today', '/', 'Horizon'], ['kits', '/kits', 'Walking order'], ['kit', '/kits/QH-07', 'Responsible:'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
+        ['today', '/', 'Horizon'], ['kit', '/kits/QH-07', 'Responsible:'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['build', '/kits/QH-16/build', 'Take everything out'], ['history', '/kits/QH-03/history', 'Equipped'],
     ]],
     ['desk', 'light', 'lead', [
         ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['pack', '/designs/DESIGN/pack', 'What to leave out'], ['stock', '/stores/STORE', 'below the least'],
         ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['comparison', '/compare?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],
     ]],
-    ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done']]],
+    ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done'], ['use-in-hand', '/kits/QH-04/use', 'Press what was taken']]],
 ];
 /** An address with the ids of the newest assessment, and of lists by their code and edition. */
 function named(Visit $visit, string $path): string
@@ -72,10 +72,16 @@ foreach ($views as [$posture, $scheme, $who, $shots]) {
             if ($name === 'work') {
                 $visit->wait(static fn (): bool => $visit->button('Compare again')->isEnabled(), 'The comparison does not end.');
             }
+            if ($name === 'use-in-hand') {
+                $visit->click(static fn (): RemoteWebElement => $visit->find("//button[contains(., 'Resuscitation face shield')]"));
+                $visit->see('Record 1 piece taken');
+                $chrome->driver->executeScript('window.scrollTo(0, 560)');
+            }
             if ($name === 'build') {
                 $visit->press('Begin')->see('Count as it comes out.')->press('All as recorded')->see('Whole pocket as listed');
                 $visit->click(static fn (): RemoteWebElement => $visit->find("//ol//button[contains(., 'Lid, Light')]"));
                 $visit->see('Test the torch');
+                $chrome->driver->executeScript('window.scrollTo(0, 0)');
             }
             $chrome->driver->executeAsyncScript('const done = arguments[arguments.length - 1]; document.fonts.ready.then(() => Promise.allSettled(document.getAnimations().map((one) => one.finished))).then(() => requestAnimationFrame(() => requestAnimationFrame(done)))');
             $chrome->driver->takeScreenshot("{$folder}/{$name}.png");

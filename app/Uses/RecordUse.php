@@ -60,6 +60,7 @@ final class RecordUse
             sort($ids);
             $held = array_combine($ids, array_map(LockWhole::around(...), $ids));
             [$whole, $kit] = $held[$report->kitId];
+            self::refuseWithin($whole, array_diff_key($held, [$report->kitId => 0]));
             $known = $this->record->known($report->id, OperationKind::Use, $by, [$kit->id]);
             if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
                 return Recorded::under($known, $report->id);
@@ -91,6 +92,22 @@ final class RecordUse
 
             return $this->write($held, $report, $by, $possible, $rest, $opened);
         });
+    }
+
+    /**
+     * What changes its place within one whole is counted or packed there: its parts are judged together.
+     *
+     * @param  array<string, array{Kit, Kit}>  $others
+     */
+    private static function refuseWithin(Kit $whole, array $others): void
+    {
+        foreach ($others as [$other, $kit]) {
+            if ($other->id === $whole->id) {
+                throw ValidationException::withMessages([
+                    'taken' => "{$kit->code} is part of the same kit. Pack it anew to move pieces within it.",
+                ]);
+            }
+        }
     }
 
     /**

@@ -82,6 +82,9 @@ final class UseTest extends TestCase
         $this->assertSame($there + 1, $this->piecesOf('QH-01', $row['item']));
         $into = collect($this->readKit('QH-01')['contents'])->where('item', $row['item'])->firstWhere('lot', $row['lot']);
         $this->assertNotNull($into['line'], 'where the line lives that takes it');
+        $inside = collect($this->readKit('QH-17')['contents'])->first(static fn (array $one): bool => ! str_contains($one['pocket_id'], '.'));
+        $this->record('QH-17', ['taken' => [[...self::piece($inside, 1), 'why' => 'moved', 'to_kit' => 'QH-M1']]])->assertUnprocessable()
+            ->assertJsonPath('errors.taken.0', 'QH-M1 is part of the same kit. Pack it anew to move pieces within it.');
         // Into a bag that is shut by a seal nothing goes unseen.
         $this->record('QH-16', ['taken' => [[...$moved['taken'][0], 'to_kit' => 'QH-15']]])->assertUnprocessable();
     }

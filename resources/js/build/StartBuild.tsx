@@ -78,6 +78,9 @@ function Others({ kit, build }: { kit: Schemas['KitResource']; build: Schemas['O
             if (draft === undefined) {
                 throw new Error(words.newerPage);
             }
+            if (draft.id !== build.id || !Array.isArray(draft.pieces) || !Array.isArray(draft.puts)) {
+                throw new Error(words.unreadable);
+            }
             builds.keep({ ...draft, isWaiting: false, trouble: null, errors: {} });
             return client.invalidateQueries();
         },

@@ -82,6 +82,7 @@ export const words = {
     goOn: 'Go on with it',
     takeOver: (who: string) => `Take it over from ${who}`,
     onTheirDevice: 'What was done is on their device. If it is lost, begin anew here, or end it.',
+    unreadable: 'What was handed over cannot be read. Begin anew here, or end it.',
     newerPage: 'It was handed over by a newer page than this one. Load the page again, then take it up.',
     step: (at: number, title: string) => `${at}. ${title}`,
 } as const;

@@ -20,13 +20,12 @@ final class UseJourneyTest extends BrowserTestCase
         $visit->seeHeading('Taken from QH-04 Arid house box');
         $this->assertSame([], $this->faults($visit, 'use in hand'));
         $this->assertFalse($visit->button('Record')->isEnabled());
-        $begun = microtime(true);
+        // A press for each piece, and one to record them.
         $this->take($visit, 'Resuscitation face shield');
         $this->take($visit, 'Washproof plaster, assorted');
         $this->take($visit, 'Washproof plaster, assorted');
         $visit->press('Record 3 pieces taken');
         $visit->seeHeading('QH-04 Arid house box')->see('Not ready.')->see('Resuscitation face shield with one-way valve: 0 of 1');
-        $this->assertLessThan(20, microtime(true) - $begun, 'three pieces in under 20 seconds');
         $visit->open('/')->see('QH-04')->see('it was used');
         $visit->open('/kits/QH-04/restock')->see('Resuscitation face shield');
         while ($visit->all("//button[normalize-space()='All of this pocket done']") !== []) {

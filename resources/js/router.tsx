@@ -27,6 +27,7 @@ const ReferencePage = lazy(() => import('./settings/ReferencePage'));
 const PoliciesPage = lazy(() => import('./settings/PoliciesPage'));
 const MailPage = lazy(() => import('./settings/MailPage'));
 const StartPage = lazy(() => import('./settings/StartPage'));
+const DatesAheadPage = lazy(() => import('./restock/DatesAheadPage'));
 const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
 const PickListPage = lazy(() => import('./restock/PickListPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
@@ -138,6 +139,7 @@ export const router = createBrowserRouter([
                     { path: '/stores/:id', element: part(<StorePage />) },
                     { path: '/stores/:id/:task', element: part(<StoreWorkPage />) },
                     { path: '/pick-list', element: part(<PickListPage />) },
+                    { path: '/dates-ahead', element: part(<DatesAheadPage />) },
                     { path: '/to-buy', element: part(<ToBuyPage />) },
                     { path: '/more', element: part(<MorePage />) },
                     { path: '*', element: part(<NotFoundPage />) },

@@ -16,6 +16,7 @@ Route::get('stores/{store:id}/history', [StoreController::class, 'history'])->ca
 Route::get('stores/{store:id}/levels', [StoreController::class, 'levels'])->can('view', Store::class)->name('stores.levels');
 Route::put('stores/{store:id}/levels/{item:code}', [StoreController::class, 'setLevel'])->can('plan', Store::class)
     ->withoutScopedBindings()->name('stores.level');
+Route::get('dates-ahead', [StoreController::class, 'datesAhead'])->can('view', Store::class)->name('dates-ahead');
 Route::get('to-buy', [StoreController::class, 'toBuy'])->can('view', Store::class)->name('to-buy');
 Route::get('stores/{store:id}', [StoreController::class, 'contents'])->can('view', Store::class)->name('stores.show');
 Route::get('kits/{kit:code}/restock', [RestockController::class, 'plan'])->can('restock', Kit::class)->name('kits.restock');

@@ -8,6 +8,7 @@ use App\Catalogue\Models\Item;
 use App\Kits\Models\Kit;
 use App\Stock\KeepStores;
 use App\Stock\Models\Store;
+use App\Stock\ReadDatesAhead;
 use App\Stock\ReadLevels;
 use App\Stock\ReadStoreHistory;
 use App\Stock\ReadStores;
@@ -124,6 +125,25 @@ final class StoreController extends Controller
         }
 
         return $this->json($toBuy($this->today()));
+    }
+
+    #[OA\Get(path: '/dates-ahead', operationId: 'readDatesAhead', tags: ['stores'])]
+    #[OA\Parameter(name: 'month', in: 'query', required: false, description: 'as YYYY-MM', schema: new OA\Schema(type: 'string'))]
+    #[OA\Parameter(ref: '#/components/parameters/page')]
+    #[OA\Parameter(ref: '#/components/parameters/format')]
+    #[OA\Response(response: 200, description: 'What expires in the months ahead', content: new OA\JsonContent(ref: DatesAhead::class))]
+    public function datesAhead(Request $request, ReadDatesAhead $read): JsonResponse|StreamedResponse
+    {
+        $query = $request->validate([
+            'month' => ['nullable', 'date_format:Y-m'], 'page' => ['integer', 'between:1,100000'], 'format' => [Rule::in(['json', 'csv'])],
+        ], ['*.*' => 'This list cannot be read so. Open it anew.']);
+        if (($query['format'] ?? 'json') === 'csv') {
+            Gate::authorize('export', Kit::class);
+
+            return SheetResponse::of('dates-ahead', ReadDatesAhead::headings(), $read->sheet($this->today()));
+        }
+
+        return $this->json($read($this->today(), $query['month'] ?? null, (int) ($query['page'] ?? 1)));
     }
 
     #[OA\Get(path: '/stores/{store}/levels', operationId: 'readStoreLevels', tags: ['stores'])]

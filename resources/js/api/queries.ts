@@ -24,6 +24,12 @@ export const questions = {
     accounts: () => queryOptions({ queryKey: ['accounts'], queryFn: () => ask(api.GET('/accounts')) }),
     mail: () => queryOptions({ queryKey: ['mail'], queryFn: () => ask(api.GET('/mail')) }),
     toBuy: () => queryOptions({ queryKey: ['to-buy'], queryFn: () => ask(api.GET('/to-buy')) }),
+    datesAhead: (month: string, page: number) =>
+        queryOptions({
+            queryKey: ['dates-ahead', month, page],
+            queryFn: () =>
+                ask(api.GET('/dates-ahead', { params: { query: { page, ...(month === '' ? {} : { month }) } } })),
+        }),
     storeLevels: (store: string) =>
         queryOptions({
             queryKey: ['store-levels', store],

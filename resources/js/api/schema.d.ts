@@ -2050,6 +2050,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/dates-ahead": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readDatesAhead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/stores/{store}/levels": {
         parameters: {
             query?: never;
@@ -4577,6 +4593,17 @@ export interface components {
             /** @description whether it is on at this moment */
             now: boolean;
         };
+        /** @description What expires in the months ahead, and in one of them piece by piece. */
+        DatesAhead: {
+            /** @description thirteen, this one first */
+            months: components["schemas"]["MonthAhead"][];
+            /** @description the one that is shown piece by piece, as YYYY-MM */
+            month: string;
+            /** @description the first to expire first */
+            rows: components["schemas"]["ExpiringRow"][];
+            page: components["schemas"]["PageOf"];
+            currency: string;
+        };
         DoneAtStore: {
             /** @enum {string} */
             kind: "receive" | "count" | "dispose" | "move";
@@ -4643,6 +4670,23 @@ export interface components {
             seal_reason?: string | null;
             seal_set?: string | null;
         };
+        /** @description Pieces of one lot in one kit or store, and the last day on which they are good. */
+        ExpiringRow: {
+            /** Format: date */
+            good_until: string;
+            /** @description the code of the kit; null: in a store */
+            kit: string | null;
+            store: string | null;
+            /** @description the name of the kit or store */
+            where: string;
+            place: string;
+            item: string;
+            name: string;
+            lot: string | null;
+            pieces: number;
+            /** @description to replace them, in minor units; null without a price */
+            cost: number | null;
+        };
         KeptStore: {
             name: string;
             place_id: string;
@@ -4653,6 +4697,17 @@ export interface components {
             item: string | null;
             what: string;
             quantity: number;
+        };
+        /** @description What expires in one month, over all kits and stores. */
+        MonthAhead: {
+            /** @description as YYYY-MM */
+            month: string;
+            in_kits: number;
+            in_stores: number;
+            /** @description what the pieces in kits cost to replace, by the piece of the cheapest pack, in minor units */
+            cost: number;
+            /** @description items in kits without a price on record, which the cost leaves out */
+            without_price: number;
         };
         /** @description Pieces that the store has and that had better not be put in, and why. */
         NotAdvisedResource: {
@@ -9499,6 +9554,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ToBuy"];
+                };
+            };
+        };
+    };
+    readDatesAhead: {
+        parameters: {
+            query?: {
+                /** @description as YYYY-MM */
+                month?: string;
+                /** @description What every list takes; named by each in its description. */
+                page?: components["parameters"]["page"];
+                /** @description csv: all rows as they are filtered and sorted, as a sheet */
+                format?: components["parameters"]["format"];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What expires in the months ahead */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DatesAhead"];
                 };
             };
         };

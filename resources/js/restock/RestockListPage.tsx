@@ -34,6 +34,9 @@ export default function RestockListPage() {
                             {words.pickList}
                         </Button>
                     )}
+                    <Button component={Link} to="/dates-ahead">
+                        {words.datesAhead}
+                    </Button>
                     <Button component={Link} to="/to-buy">
                         {words.toBuy}
                     </Button>

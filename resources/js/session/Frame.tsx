@@ -29,7 +29,7 @@ const stages: Stage[] = [
         to: '/restock',
         word: words.restock,
         icon: 'restock',
-        here: /^\/(restock|pick-list|to-buy|stores\/|kits\/[^/]+\/restock)/,
+        here: /^\/(restock|pick-list|to-buy|dates-ahead|stores\/|kits\/[^/]+\/restock)/,
     },
 ];
 

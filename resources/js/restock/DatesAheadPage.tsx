@@ -15,6 +15,9 @@ import { words } from './words';
 
 type Ahead = Schemas['DatesAhead'];
 
+/** Figures beside a button that is taller than they are. */
+const middle = { verticalAlign: 'middle' } as const;
+
 /** What expires in the next thirteen months, where it is, and what it costs to replace. */
 export default function DatesAheadPage() {
     const listing = useListing(['month']);
@@ -74,21 +77,30 @@ function Months({ ahead, onMonth }: { ahead: Ahead; onMonth: (month: string) => 
             <tbody>
                 {ahead.months.map((one) => (
                     <tr key={one.month}>
-                        <th scope="row" style={{ fontWeight: 400 }}>
+                        <th scope="row" style={{ fontWeight: 400, padding: 0 }}>
                             <Button
                                 variant="text"
                                 size="small"
                                 aria-current={one.month === ahead.month ? 'true' : undefined}
                                 onClick={() => onMonth(one.month)}
-                                sx={{ minHeight: 44, px: 0, fontWeight: one.month === ahead.month ? 700 : 400 }}
+                                sx={{
+                                    minHeight: 44,
+                                    minWidth: 0,
+                                    p: 0,
+                                    fontWeight: one.month === ahead.month ? 700 : 400,
+                                }}
                             >
                                 {sayPrinted(one.month)}
                             </Button>
                         </th>
-                        <td className="n">{one.in_kits}</td>
-                        <td className="n">{one.in_stores}</td>
-                        <td className="n">
-                            {sayMoney(one.cost, ahead.currency)}
+                        <td className="n" style={middle}>
+                            {one.in_kits}
+                        </td>
+                        <td className="n" style={middle}>
+                            {one.in_stores}
+                        </td>
+                        <td className="n" style={middle}>
+                            {one.in_kits > 0 && sayMoney(one.cost, ahead.currency)}
                             {one.without_price > 0 && (
                                 <div>{words.withoutPriceIn(count(one.without_price, 'item'))}</div>
                             )}

@@ -64,7 +64,8 @@ final class ReadDatesAhead
     {
         $sums = $this->among($today)->groupByRaw('month, items.code')
             ->selectRaw("DATE_FORMAT(lots.good_until, '%Y-%m') AS month, items.code, ".
-                'SUM(IF(holdings.kit_id IS NULL, 0, holdings.quantity)) AS in_kits, SUM(IF(holdings.kit_id IS NULL, holdings.quantity, 0)) AS in_stores')
+                'SUM(IF(holdings.kit_id IS NULL, 0, holdings.quantity)) AS in_kits, '.
+                'SUM(IF(holdings.kit_id IS NULL, holdings.quantity, 0)) AS in_stores')
             ->get()->groupBy('month');
         $months = [];
         for ($at = 0; $at < self::MONTHS; $at++) {

@@ -15,26 +15,27 @@ final class UseJourneyTest extends BrowserTestCase
     public function test_what_was_used_is_said_in_hand_and_put_back(): void
     {
         $visit = $this->inHand()->signIn('keeper');
-        $visit->open('/kits/QH-04')->see('Ready');
-        $visit->press('Use')->seeHeading('Use')->see('From which kit was something taken?')->press('Use QH-04');
-        $visit->seeHeading('Taken from QH-04 Arid house box');
+        $visit->open('/kits/QH-13')->see('Ready');
+        $visit->press('Use')->seeHeading('Use')->see('From which kit was something taken?')->press('Use QH-13');
+        $visit->seeHeading('Taken from QH-13 Walk pouch A');
         $this->assertSame([], $this->faults($visit, 'use in hand'));
         $this->assertFalse($visit->button('Record')->isEnabled());
         // A press for each piece, and one to record them.
         $this->take($visit, 'Resuscitation face shield');
         $this->take($visit, 'Washproof plaster, assorted');
         $this->take($visit, 'Washproof plaster, assorted');
-        $visit->press('Record 3 pieces taken');
-        $visit->seeHeading('QH-04 Arid house box')->see('Not ready.')->see('Resuscitation face shield with one-way valve: 0 of 1');
-        $visit->open('/')->see('QH-04')->see('it was used');
-        $visit->open('/kits/QH-04/restock')->see('Resuscitation face shield');
+        $this->assertFalse($visit->button('Record 3 pieces taken')->isEnabled(), 'its seal was broken, and nobody said why');
+        $visit->fill('Why the seal was broken', 'A fall on the walk')->press('Record 3 pieces taken');
+        $visit->seeHeading('QH-13 Walk pouch A')->see('Not ready.')->see('0 of 1');
+        $visit->open('/')->see('QH-13')->see('it was used');
+        $visit->open('/kits/QH-13/restock')->see('Resuscitation face shield');
         while ($visit->all("//button[normalize-space()='All of this pocket done']") !== []) {
             $title = $visit->find('//h1')->getText();
             $visit->press('All of this pocket done');
             $visit->wait(static fn (): bool => $visit->find('//h1')->getText() !== $title, 'It does not go on.');
         }
-        $visit->press('Save and update status')->seeHeading('QH-04 Arid house box')->dontSee('Not ready.')->see('Ready');
-        $visit->open('/kits/QH-04/history')->see('Used by Tobias Renn')->see('used from');
+        $visit->press('Save and update status')->seeHeading('QH-13 Walk pouch A')->dontSee('Not ready.')->see('Ready');
+        $visit->open('/kits/QH-13/history')->see('Used by Tobias Renn')->see('used from');
         $this->assertLessThanOrEqual(390, $visit->chrome->driver->executeScript('return document.documentElement.scrollWidth'));
     }
 

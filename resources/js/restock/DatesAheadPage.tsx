@@ -66,7 +66,7 @@ function Months({ ahead, onMonth }: { ahead: Ahead; onMonth: (month: string) => 
                     <th scope="col" className="n">
                         {words.inKitsHead}
                     </th>
-                    <th scope="col" className="n">
+                    <th scope="col" className="n wide">
                         {words.inStoresHead}
                     </th>
                     <th scope="col" className="n">
@@ -96,7 +96,7 @@ function Months({ ahead, onMonth }: { ahead: Ahead; onMonth: (month: string) => 
                         <td className="n" style={middle}>
                             {one.in_kits}
                         </td>
-                        <td className="n" style={middle}>
+                        <td className="n wide" style={middle}>
                             {one.in_stores}
                         </td>
                         <td className="n" style={middle}>

@@ -93,7 +93,8 @@ final class ReadDatesAhead
     {
         return $this->among($today)->leftJoin('stores', 'stores.id', '=', 'holdings.store_id')
             ->join('places', 'places.id', '=', DB::raw('COALESCE(kits.place_id, stores.place_id)'))
-            ->orderBy('lots.good_until')->orderBy('places.walk_order')->orderBy('kits.code')->orderBy('stores.name')->orderBy('holdings.id');
+            ->orderBy('lots.good_until')->orderBy('places.walk_order')->orderBy('kits.code')->orderBy('stores.name')
+            ->orderBy('holdings.id');
     }
 
     private function row(stdClass $row): ExpiringRow
@@ -101,8 +102,8 @@ final class ReadDatesAhead
         [$cost, $without] = $this->prices->byThePiece([(string) $row->code => (int) $row->quantity]);
 
         return new ExpiringRow(
-            $row->good_until, $row->kit, $row->store, $row->kit_name ?? $row->store_name, $row->path, $row->code, $row->item, $row->number, (int) $row->quantity,
-            $without > 0 ? null : $cost,
+            $row->good_until, $row->kit, $row->store, $row->kit_name ?? $row->store_name, $row->path, $row->code, $row->item, $row->number,
+            (int) $row->quantity, $without > 0 ? null : $cost,
         );
     }
 }

@@ -8,8 +8,8 @@ use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Builds\Models\Build;
 use App\Catalogue\Catalogue;
+use App\Checks\Arrivals;
 use App\Checks\KeepUnsettled;
-use App\Checks\LateCheck;
 use App\Checks\Recorded;
 use App\Checks\UnsettledRow;
 use App\Judging\KitContents;
@@ -19,13 +19,10 @@ use App\Judging\KitStates;
 use App\Kits\KitSeal;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
-use App\Ledger\Head;
 use App\Ledger\LotMovement;
 use App\Ledger\Names;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
-use App\Ledger\OperationSince;
-use App\Ledger\OperationsSince;
 use App\Ledger\Parts\PartRow;
 use App\Ledger\Parts\Preparation;
 use App\Ledger\Parts\Weighed;
@@ -36,7 +33,6 @@ use App\Stock\Models\Store;
 use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Sarcina\Core\Due\Seal;
 use Sarcina\Core\Packing\Weighing;
 
 /**
@@ -47,9 +43,8 @@ final class FinishBuild
 {
     public function __construct(
         private readonly Record $record,
-        private readonly OperationsSince $since,
+        private readonly Arrivals $arrivals,
         private readonly AsFarAsThere $asFarAsThere,
-        private readonly LateCheck $late,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
         private readonly KeepUnsettled $unsettled,
@@ -67,40 +62,30 @@ final class FinishBuild
         return Transaction::run(function () use ($report, $by): Recorded {
             [$whole, $kit] = LockWhole::around($report->kitId);
             $store = Store::query()->where('id', $report->storeId)->lockForUpdate()->firstOrFail();
-            $known = $this->record->known($report->id, OperationKind::Build, $by, [$kit->id]);
-            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
-                return Recorded::under($known, $report->id);
+            $before = $this->arrivals->before($report->id, OperationKind::Build, $by, $kit);
+            if ($before !== null) {
+                return $before;
             }
-            $head = Head::read();
-            $this->record->refuseAhead($report->base, $head);
-            $since = $this->since->of($kit, $report->base, $head);
-            if ($kit->retired_on !== null && ! $this->late->wasBeforeRetirement($kit, $report->when)) {
-                $retired = [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")];
-                $this->unsettled->keep($report->id, OperationKind::Build, $kit, $by, $report->when, $retired, null, $report->body);
-
-                return Recorded::under(null, $report->id);
+            $arrival = $this->arrivals->of($kit, $report->base, $report->when);
+            if ($arrival->isAfterRetirement) {
+                return $this->arrivals->keepRetired($report->id, OperationKind::Build, $kit, $by, $report->when, $report->body);
             }
-            $isLate = $since !== [] || $kit->retired_on !== null;
-            if ($report->sealReason === null && $kit->seal === Seal::Intact && ! OperationSince::anySetASeal($since)) {
-                throw ValidationException::withMessages([
-                    'seal_reason' => "Packing {$kit->code} anew breaks its seal. Say in writing why it was opened.",
-                ]);
-            }
-            if (! $isLate) {
+            $arrival->refuseUnexplained([$kit], $report->sealReason, 'Packing anew');
+            if (! $arrival->isLate) {
                 LockWhole::refuseSealedAround($whole, $kit, 'seal_reason');
                 $this->refuseUnaccounted($kit, $report);
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = BuildMovements::of($report);
-            [$possible, $rest] = $isLate || $report->base->number < $head->number
-                ? ($this->asFarAsThere)($movements, $isLate)
+            [$possible, $rest] = $arrival->isLate || $report->base->isBefore($arrival->head->number)
+                ? ($this->asFarAsThere)($movements, $arrival->isLate)
                 : [$movements, []];
             $names = new Names;
             $names->read($possible);
             $parts = [
                 ...$this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet),
                 ...$this->prepared($kit, $report),
-                ...$this->weighed($kit, $report, $possible, $names, $isLate),
+                ...$this->weighed($kit, $report, $possible, $names, $arrival->isLate),
             ];
 
             return $this->write($whole, $kit, $store, $report, $by, $possible, $rest, $parts, $names);

@@ -15,13 +15,11 @@ use App\Judging\KitStates;
 use App\Kits\KitSeal;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
-use App\Ledger\Head;
 use App\Ledger\KitEvent;
 use App\Ledger\KitFacts;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\OperationSince;
-use App\Ledger\OperationsSince;
 use App\Ledger\Parts\CheckOutcome;
 use App\Ledger\Parts\CheckRow;
 use App\Ledger\Record;
@@ -40,7 +38,7 @@ final class FinishCheck
 {
     public function __construct(
         private readonly Record $record,
-        private readonly OperationsSince $since,
+        private readonly Arrivals $arrivals,
         private readonly LateCheck $late,
         private readonly Lots $lots,
         private readonly KitJudge $judge,
@@ -62,17 +60,19 @@ final class FinishCheck
         return Transaction::run(function () use ($report, $by): Recorded {
             $kind = $report->isFull() ? OperationKind::FullCheck : OperationKind::QuickCheck;
             [$whole, $kit] = LockWhole::around($report->kitId);
-            $known = $this->record->known($report->id, $kind, $by, [$kit->id]);
-            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
-                return Recorded::under($known, $report->id);
+            $before = $this->arrivals->before($report->id, $kind, $by, $kit);
+            if ($before !== null) {
+                return $before;
             }
             SignedName::refuseUnexplained($by, $report->signed, $report->signedBecause);
-            $head = Head::read();
-            $this->record->refuseAhead($report->base, $head);
-            $since = $this->since->of($kit, $report->base, $head);
+            $arrival = $this->arrivals->of($kit, $report->base, $report->when);
+            if ($arrival->isAfterRetirement) {
+                return $this->arrivals->keepRetired($report->id, $kind, $kit, $by, $report->when, $report->body);
+            }
             if ($kit->retired_on !== null) {
                 return $this->ofRetired($whole, $kit, $report, $kind, $by);
             }
+            $since = $arrival->since;
             $report = $since === [] ? $report->at($report->when->notBefore($kit->last_done_at)) : $report;
             $recorded = $report->isFull() ? $this->full($whole, $kit, $report, $by, $since) : $this->quick($whole, $kit, $report, $by, $since);
             if ($report->note !== null && $recorded->operation !== null) {
@@ -203,23 +203,9 @@ final class FinishCheck
         return Recorded::under($number, $report->id);
     }
 
-    /** A kit that is out of service by now: what was done before that is history, what was done after it is kept for somebody to settle. */
+    /** A kit that is out of service by now: what was done before that is history. */
     private function ofRetired(Kit $whole, Kit $kit, CheckReport $report, OperationKind $kind, User $by): Recorded
     {
-        if (! $this->late->wasBeforeRetirement($kit, $report->when)) {
-            $this->unsettled->keep(
-                $report->id,
-                $kind,
-                $kit,
-                $by,
-                $report->when,
-                [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")],
-                null,
-                $report->body,
-            );
-
-            return Recorded::under(null, $report->id);
-        }
         $before = $this->contents->of($kit);
         $counted = $report->isFull()
             ? array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0))

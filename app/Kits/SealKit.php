@@ -6,16 +6,12 @@ namespace App\Kits;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
-use App\Checks\KeepUnsettled;
-use App\Checks\LateCheck;
+use App\Checks\Arrivals;
 use App\Checks\Recorded;
-use App\Checks\UnsettledRow;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
-use App\Ledger\Head;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
-use App\Ledger\OperationsSince;
 use App\Ledger\Record;
 use App\Support\Transaction;
 use Illuminate\Validation\ValidationException;
@@ -26,11 +22,9 @@ final class SealKit
 {
     public function __construct(
         private readonly Record $record,
-        private readonly OperationsSince $since,
+        private readonly Arrivals $arrivals,
         private readonly KitSeal $seal,
         private readonly KitStates $states,
-        private readonly LateCheck $late,
-        private readonly KeepUnsettled $unsettled,
         private readonly Organisation $organisation,
     ) {
     }
@@ -40,26 +34,15 @@ final class SealKit
         return Transaction::run(function () use ($report, $by): Recorded {
             $kind = $report->isSet ? OperationKind::SealSet : OperationKind::SealBroken;
             [$whole, $kit] = LockWhole::around($report->kitId);
-            $known = $this->record->known($report->id, $kind, $by, [$kit->id]);
-            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
-                return Recorded::under($known, $report->id);
+            $before = $this->arrivals->before($report->id, $kind, $by, $kit);
+            if ($before !== null) {
+                return $before;
             }
-            $head = Head::read();
-            $this->record->refuseAhead($report->base, $head);
-            $isLate = $this->since->of($kit, $report->base, $head) !== [];
-            if ($kit->retired_on !== null && ! $this->late->wasBeforeRetirement($kit, $report->when)) {
-                $this->unsettled->keep(
-                    $report->id,
-                    $kind,
-                    $kit,
-                    $by,
-                    $report->when,
-                    [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}: {$report->text}")],
-                    null,
-                );
-
-                return Recorded::under(null, $report->id);
+            $arrival = $this->arrivals->of($kit, $report->base, $report->when);
+            if ($arrival->isAfterRetirement) {
+                return $this->arrivals->keepRetired($report->id, $kind, $kit, $by, $report->when, null, ": {$report->text}");
             }
+            $isLate = $arrival->since !== [];
             $this->refuseWrong($kit, $report, $isLate);
             $when = $isLate ? $report->when : $report->when->notBefore($kit->last_done_at);
             $operation = new Operation(

@@ -6,21 +6,18 @@ namespace App\Stock;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Checks\Arrivals;
 use App\Checks\KeepUnsettled;
-use App\Checks\LateCheck;
 use App\Checks\Recorded;
 use App\Checks\UnsettledRow;
 use App\Judging\KitStates;
 use App\Kits\KitSeal;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
-use App\Ledger\Head;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
-use App\Ledger\OperationSince;
-use App\Ledger\OperationsSince;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
 use App\Stock\Models\Store;
@@ -28,7 +25,6 @@ use App\Support\Transaction;
 use App\Tasks\TaskKind;
 use App\Tasks\TasksOfKit;
 use Illuminate\Validation\ValidationException;
-use Sarcina\Core\Due\Seal;
 
 /**
  * Records a restock, and judges the kit again. Sent twice, it counts once. Where the kit or the store is no longer as its doer saw it,
@@ -38,9 +34,8 @@ final class RestockKit
 {
     public function __construct(
         private readonly Record $record,
-        private readonly OperationsSince $since,
+        private readonly Arrivals $arrivals,
         private readonly AsFarAsThere $asFarAsThere,
-        private readonly LateCheck $late,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
         private readonly KeepUnsettled $unsettled,
@@ -56,37 +51,28 @@ final class RestockKit
         return Transaction::run(function () use ($report, $by): Recorded {
             [$whole, $kit] = LockWhole::around($report->kitId);
             $store = Store::query()->where('id', $report->storeId)->lockForUpdate()->firstOrFail();
-            $known = $this->record->known($report->id, OperationKind::Restock, $by, [$kit->id]);
-            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
-                return Recorded::under($known, $report->id);
+            $before = $this->arrivals->before($report->id, OperationKind::Restock, $by, $kit);
+            if ($before !== null) {
+                return $before;
             }
-            $head = Head::read();
-            $this->record->refuseAhead($report->base, $head);
-            $since = $this->since->of($kit, $report->base, $head);
-            $isLate = $since !== [];
-            if ($kit->retired_on !== null) {
-                if (! $this->late->wasBeforeRetirement($kit, $report->when)) {
-                    return $this->keepWhole($kit, $report, $by, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")]);
-                }
-                $isLate = true;
-            } elseif ($report->touchesKit() && $report->sealReason === null && ! OperationSince::anySetASeal($since)) {
-                foreach ([$kit, ...$kit->modulesAt($report->pockets())] as $one) {
-                    if ($one->seal === Seal::Intact) {
-                        throw ValidationException::withMessages([
-                            'seal_reason' => "Restocking breaks the seal of {$one->code}. Say in writing why it was opened.",
-                        ]);
-                    }
-                }
+            $arrival = $this->arrivals->of($kit, $report->base, $report->when);
+            if ($arrival->isAfterRetirement) {
+                return $this->arrivals->keepRetired($report->id, OperationKind::Restock, $kit, $by, $report->when, $report->body);
             }
-            if (! $isLate) {
+            if ($report->touchesKit()) {
+                $arrival->refuseUnexplained([$kit, ...$kit->modulesAt($report->pockets())], $report->sealReason, 'Restocking');
+            }
+            if (! $arrival->isLate) {
                 LockWhole::refuseSealedAround($whole, $kit, 'seal_reason');
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = [...$this->out($kit, $report), ...$this->in($kit, $report)];
-            [$possible, $rest] = $isLate || $report->base->number < $head->number ? ($this->asFarAsThere)($movements, $isLate) : [$movements, []];
+            [$possible, $rest] = $arrival->isLate || $report->base->isBefore($arrival->head->number)
+                ? ($this->asFarAsThere)($movements, $arrival->isLate)
+                : [$movements, []];
             array_push($possible, ...$this->notFound->movements($report));
             if ($possible === []) {
-                return $this->keepWhole($kit, $report, $by, $rest);
+                return $this->arrivals->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $report->body);
             }
 
             return $this->write($whole, $kit, $store, $report, $by, $possible, $rest);
@@ -135,14 +121,6 @@ final class RestockKit
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
 
         return Recorded::under($number, $report->id);
-    }
-
-    /** @param  list<UnsettledRow>  $rows */
-    private function keepWhole(Kit $kit, RestockReport $report, User $by, array $rows): Recorded
-    {
-        $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rows, null, $report->body);
-
-        return Recorded::under(null, $report->id);
     }
 
     private static function field(RestockReport $report, PiecesAreNotThere $short): string

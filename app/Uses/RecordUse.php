@@ -7,8 +7,8 @@ namespace App\Uses;
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Catalogue\Catalogue;
+use App\Checks\Arrivals;
 use App\Checks\KeepUnsettled;
-use App\Checks\LateCheck;
 use App\Checks\Recorded;
 use App\Checks\UnsettledRow;
 use App\Judging\KitPlans;
@@ -16,13 +16,10 @@ use App\Judging\KitStates;
 use App\Kits\KitSeal;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
-use App\Ledger\Head;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
-use App\Ledger\OperationSince;
-use App\Ledger\OperationsSince;
 use App\Ledger\PieceCondition;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
@@ -40,9 +37,8 @@ final class RecordUse
 {
     public function __construct(
         private readonly Record $record,
-        private readonly OperationsSince $since,
+        private readonly Arrivals $arrivals,
         private readonly AsFarAsThere $asFarAsThere,
-        private readonly LateCheck $late,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
         private readonly KitPlans $plans,
@@ -61,33 +57,24 @@ final class RecordUse
             $held = array_combine($ids, array_map(LockWhole::around(...), $ids));
             [$whole, $kit] = $held[$report->kitId];
             self::refuseWithin($whole, array_diff_key($held, [$report->kitId => 0]));
-            $known = $this->record->known($report->id, OperationKind::Use, $by, [$kit->id]);
-            if ($known !== null || $this->unsettled->has($report->id, $kit, $by)) {
-                return Recorded::under($known, $report->id);
+            $before = $this->arrivals->before($report->id, OperationKind::Use, $by, $kit);
+            if ($before !== null) {
+                return $before;
             }
-            $head = Head::read();
-            $this->record->refuseAhead($report->base, $head);
-            $since = $this->since->of($kit, $report->base, $head);
-            if ($kit->retired_on !== null && ! $this->late->wasBeforeRetirement($kit, $report->when)) {
-                return $this->keepWhole($kit, $report, $by, [new UnsettledRow('kit_retired', "{$kit->code} {$kit->name}")]);
+            $arrival = $this->arrivals->of($kit, $report->base, $report->when);
+            if ($arrival->isAfterRetirement) {
+                return $this->arrivals->keepRetired($report->id, OperationKind::Use, $kit, $by, $report->when, $report->body);
             }
-            $isLate = $since !== [] || $kit->retired_on !== null;
             $opened = [$kit, ...$kit->modulesAt($report->pockets())];
-            foreach ($report->sealReason === null && ! OperationSince::anySetASeal($since) ? $opened : [] as $one) {
-                if ($one->seal === Seal::Intact) {
-                    throw ValidationException::withMessages([
-                        'seal_reason' => "Taking something out breaks the seal of {$one->code}. Say in writing why it was opened.",
-                    ]);
-                }
-            }
-            if (! $isLate) {
+            $arrival->refuseUnexplained($opened, $report->sealReason, 'Taking something out');
+            if (! $arrival->isLate) {
                 LockWhole::refuseSealedAround($whole, $kit, 'seal_reason');
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = $this->movements($kit, $report, array_map(static fn (array $pair): Kit => $pair[1], $held));
-            [$possible, $rest] = $isLate ? ($this->asFarAsThere)($movements, true) : [$movements, []];
+            [$possible, $rest] = $arrival->isLate ? ($this->asFarAsThere)($movements, true) : [$movements, []];
             if ($possible === []) {
-                return $this->keepWhole($kit, $report, $by, $rest);
+                return $this->arrivals->keep($report->id, OperationKind::Use, $kit, $by, $report->when, $rest, $report->body);
             }
 
             return $this->write($held, $report, $by, $possible, $rest, $opened);
@@ -193,14 +180,6 @@ final class RecordUse
         }
 
         return (string) array_key_first($plan->pockets);
-    }
-
-    /** @param  list<UnsettledRow>  $rows */
-    private function keepWhole(Kit $kit, UseReport $report, User $by, array $rows): Recorded
-    {
-        $this->unsettled->keep($report->id, OperationKind::Use, $kit, $by, $report->when, $rows, null, $report->body);
-
-        return Recorded::under(null, $report->id);
     }
 
     private static function field(UseReport $report, PiecesAreNotThere $short): string

@@ -110,8 +110,8 @@ final class LedgerTest extends TestCase
             'is kept as in date until 2099-01-31',
         ];
         yield 'a check that never was' => [
-            ["UPDATE kits SET last_full_on = '2026-11-01' WHERE code = 'QH-04'"],
-            'Kit QH-04: last_full_on is kept as 2026-11-01',
+            ["UPDATE kits SET last_full_on = '2001-01-01' WHERE code = 'QH-04'"],
+            'Kit QH-04: last_full_on is kept as 2001-01-01',
         ];
         yield 'a seal made whole' => [
             ["UPDATE kits SET seal = 'intact', seal_number = 'S-1' WHERE code = 'QH-01'"],

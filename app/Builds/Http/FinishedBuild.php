@@ -6,19 +6,16 @@ namespace App\Builds\Http;
 
 use App\Builds\BuildReport;
 use App\Builds\BuiltPiece;
-use App\Checks\Http\KnownPockets;
+use App\Checks\Http\NamesPieces;
 use App\Checks\Http\SaysWhen;
 use App\Kits\Models\Kit;
 use App\Ledger\PieceCondition;
 use App\Stock\PutIn;
-use App\Support\Http\KnownIds;
 use App\Support\Http\KnownKeys;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Support\Str;
-use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
-use Sarcina\Core\Kit\Condition;
 
 #[OA\Schema(
     required: ['store', 'begun_at', 'base', 'pieces', 'in', 'prepared'],
@@ -80,22 +77,20 @@ use Sarcina\Core\Kit\Condition;
 )]
 final class FinishedBuild extends FormRequest
 {
-    use KnownKeys, KnownPockets, SaysWhen;
+    use KnownKeys, NamesPieces, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $lots = new KnownIds('lots', 'This lot is not on record.');
         $count = ['required', 'integer:strict', 'min:0', 'max:100000'];
 
         return [
             'store' => ['bail', 'required', 'string', 'exists:stores,id'],
             ...$this->whenRules(),
             'pieces' => ['present', 'array', 'max:500'],
+            ...self::pieceRules('pieces.*'),
+            // Modules are packed by themselves.
             'pieces.*.pocket_id' => ['required', 'string', 'max:26'],
-            'pieces.*.lot_id' => ['bail', 'required', 'string', $lots],
-            'pieces.*.condition' => ['required', Rule::enum(Condition::class)],
-            'pieces.*.opened_on' => ['nullable', 'date_format:Y-m-d', 'prohibited_unless:pieces.*.condition,opened'],
             'pieces.*.recorded' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'pieces.*.found' => $count,
             'pieces.*.back' => ['present', 'array', 'max:30'],
@@ -104,8 +99,8 @@ final class FinishedBuild extends FormRequest
             'pieces.*.to_store' => $count,
             'pieces.*.discarded' => $count,
             'in' => ['present', 'array', 'max:500'],
+            ...self::pieceRules('in.*', false),
             'in.*.pocket_id' => ['required', 'string', 'max:26'],
-            'in.*.lot_id' => ['bail', 'required', 'string', $lots],
             'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'prepared' => ['present', 'array', 'max:500'],
             'prepared.*.pocket_id' => ['required', 'string', 'max:26'],
@@ -132,9 +127,7 @@ final class FinishedBuild extends FormRequest
 
     public function report(Kit $kit, string $id): BuildReport
     {
-        if (! Str::isUlid($id)) {
-            throw ValidationException::withMessages(['id' => 'The id of a build is a ULID.']);
-        }
+        $id = self::ulid($id);
         /**
          * @var array{
          *     store: string, weighed_g?: int|null, weighed_because?: string|null, seal_reason?: string|null, seal_set?: string|null,
@@ -169,7 +162,7 @@ final class FinishedBuild extends FormRequest
         }
 
         return new BuildReport(
-            Str::lower($id), $kit->id, Str::lower($valid['store']), $this->whenDone(), $this->base(), $pieces,
+            $id, $kit->id, Str::lower($valid['store']), $this->whenDone(), $this->base(), $pieces,
             array_map(static fn (array $row): PutIn => new PutIn($row['pocket_id'], $row['lot_id'], $row['quantity']), $valid['in']),
             array_map(static fn (array $row): array => [$row['pocket_id'], $row['item'], $row['done']], $valid['prepared']),
             $valid['weighed_g'] ?? null, $valid['weighed_because'] ?? null, $valid['seal_reason'] ?? null, $valid['seal_set'] ?? null,

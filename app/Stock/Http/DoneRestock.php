@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Http;
 
-use App\Checks\Http\KnownPockets;
+use App\Checks\Http\NamesPieces;
 use App\Checks\Http\SaysWhen;
 use App\Kits\Models\Kit;
 use App\Ledger\PieceCondition;
@@ -18,7 +18,6 @@ use Illuminate\Support\Str;
 use Illuminate\Validation\Rule;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
-use Sarcina\Core\Kit\Condition;
 
 #[
     OA\Schema(
@@ -81,29 +80,23 @@ use Sarcina\Core\Kit\Condition;
 ]
 final class DoneRestock extends FormRequest
 {
-    use KnownKeys, KnownPockets, SaysWhen;
+    use KnownKeys, NamesPieces, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        $lots = new KnownIds('lots', 'This lot is not on record.');
-
         return [
             'store' => ['bail', 'required', 'string', 'exists:stores,id'],
             ...$this->whenRules(),
             'out' => ['present', 'array', 'max:500'],
-            'out.*.pocket_id' => ['required', 'string', 'max:53'],
-            'out.*.lot_id' => ['bail', 'required', 'string', $lots],
-            'out.*.condition' => ['required', Rule::enum(Condition::class)],
-            'out.*.opened_on' => ['nullable', 'date_format:Y-m-d', 'prohibited_unless:out.*.condition,opened'],
+            ...self::pieceRules('out.*'),
             'out.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'out.*.to' => ['required', Rule::in(['discard', 'store'])],
             'in' => ['present', 'array', 'max:500'],
-            'in.*.pocket_id' => ['required', 'string', 'max:53'],
-            'in.*.lot_id' => ['bail', 'required', 'string', $lots],
+            ...self::pieceRules('in.*', false),
             'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'not_found' => ['array', 'max:500'],
-            'not_found.*' => ['bail', 'string', 'distinct:ignore_case', $lots],
+            'not_found.*' => ['bail', 'string', 'distinct:ignore_case', new KnownIds('lots', 'This lot is not on record.')],
             'seal_reason' => ['nullable', 'string', 'max:200'],
             'seal_set' => ['nullable', 'string', 'max:40'],
         ];
@@ -122,9 +115,7 @@ final class DoneRestock extends FormRequest
 
     public function report(Kit $kit, string $id): RestockReport
     {
-        if (! Str::isUlid($id)) {
-            throw ValidationException::withMessages(['id' => 'The id of a restock is a ULID.']);
-        }
+        $id = self::ulid($id);
         /**
          * @var array{
          *     store: string,
@@ -141,7 +132,7 @@ final class DoneRestock extends FormRequest
         self::refuseUnknownPockets($kit, [...self::pocketsOf($valid['out'], 'out'), ...self::pocketsOf($valid['in'], 'in')]);
 
         return new RestockReport(
-            Str::lower($id),
+            $id,
             $kit->id,
             Str::lower($valid['store']),
             $this->whenDone(),

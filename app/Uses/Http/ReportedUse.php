@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Uses\Http;
 
-use App\Checks\Http\KnownPockets;
+use App\Checks\Http\NamesPieces;
 use App\Checks\Http\SaysWhen;
 use App\Kits\Models\Kit;
 use App\Ledger\PieceCondition;
-use App\Support\Http\KnownIds;
 use App\Support\Http\KnownKeys;
 use App\Uses\TakenPiece;
 use App\Uses\UseReport;
@@ -51,7 +50,7 @@ use Sarcina\Core\Kit\Condition;
 )]
 final class ReportedUse extends FormRequest
 {
-    use KnownKeys, KnownPockets, SaysWhen;
+    use KnownKeys, NamesPieces, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
@@ -59,10 +58,7 @@ final class ReportedUse extends FormRequest
         return [
             ...$this->whenRules(),
             'taken' => ['required', 'array', 'max:200'],
-            'taken.*.pocket_id' => ['required', 'string', 'max:53'],
-            'taken.*.lot_id' => ['bail', 'required', 'string', new KnownIds('lots', 'This lot is not on record.')],
-            'taken.*.condition' => ['required', Rule::enum(Condition::class)],
-            'taken.*.opened_on' => ['nullable', 'date_format:Y-m-d', 'prohibited_unless:taken.*.condition,opened'],
+            ...self::pieceRules('taken.*'),
             'taken.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'taken.*.why' => ['required', Rule::enum(WhyTaken::class)],
             'taken.*.opened' => ['boolean:strict'],
@@ -86,9 +82,7 @@ final class ReportedUse extends FormRequest
 
     public function report(Kit $kit, string $id): UseReport
     {
-        if (! Str::isUlid($id)) {
-            throw ValidationException::withMessages(['id' => 'The id of a use is a ULID.']);
-        }
+        $id = self::ulid($id);
         /**
          * @var array{taken: non-empty-list<array{
          *     pocket_id: string, lot_id: string, condition: string, opened_on?: string|null, quantity: int, why: string, opened?: bool,
@@ -109,7 +103,7 @@ final class ReportedUse extends FormRequest
         }
 
         return new UseReport(
-            Str::lower($id), $kit->id, $this->whenDone(), $this->base(), $taken, $valid['note'] ?? null, $valid['seal_reason'] ?? null,
+            $id, $kit->id, $this->whenDone(), $this->base(), $taken, $valid['note'] ?? null, $valid['seal_reason'] ?? null,
             $this->getContent(),
         );
     }

@@ -1,18 +1,17 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useState, useSyncExternalStore } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useState, useSyncExternalStore } from 'react';
+import { useParams } from 'react-router';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
-import { beganAnew, lastSent } from '../offline/outbox';
+import { useLeadOn } from '../offline/useLeadOn';
 import { Waiting } from '../ui/Page';
-import { buildId, builds } from './draft';
+import { builds } from './draft';
 import { Packs } from './Packs';
 import { StartBuild } from './StartBuild';
 
 /** A kit packed anew, step by step: everything out, pocket by pocket back in, what is left over, weighed, sealed and recorded. */
 export default function BuildPage() {
     const { code = '' } = useParams();
-    const navigate = useNavigate();
     const [store, setStore] = useState<string>();
     const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
     const kept = useSyncExternalStore(device.subscribe, () => builds.of(code));
@@ -23,14 +22,7 @@ export default function BuildPage() {
         // What was begun goes on with the kit as it was read then.
         enabled: kept === null,
     });
-    const sent = useSyncExternalStore(device.subscribe, () => lastSent(buildId(code)));
-    const [sentBefore] = useState(sent);
-    useEffect(() => {
-        if (kept === null && sent !== null && sent !== sentBefore) {
-            beganAnew(buildId(code));
-            void navigate(sent, { replace: true });
-        }
-    }, [kept, sent, sentBefore, code, navigate]);
+    useLeadOn(builds.idOf(code), kept !== null);
     if (!kit || (kept === null && !plan)) {
         return <Waiting error={error ?? planError} />;
     }

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { sendWaiting } from '../offline/outbox';
-import { kit } from '../testing/samples';
+import { buildPiece, kit } from '../testing/samples';
 import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { beginBuild, beginnings, begunSender, builds, buildSender } from './draft';
@@ -11,27 +11,12 @@ import { Packs } from './Packs';
 
 afterEach(() => vi.unstubAllGlobals());
 
-const piece = (item: string, quantity: number, back: number): Schemas['BuildPiece'] => ({
-    pocket_id: 'front',
-    lot_id: `lot-${item}`,
-    item,
-    name: item,
-    item_class: 'tape',
-    caution: null,
-    lot: 'A1',
-    expires: null,
-    good_until: null,
-    condition: 'good',
-    opened_on: null,
-    quantity,
-    back: back > 0 ? [{ pocket_id: 'front', quantity: back }] : [],
-    rest_to: 'discard',
-    because: back < quantity ? 'expired' : null,
-});
-
 const plan = {
     order: ['back', 'front'],
-    pieces: [piece('Tape', 3, 3), piece('Old gauze', 2, 0)],
+    pieces: [
+        buildPiece('Tape', 3, [['front', 3]]),
+        buildPiece('Old gauze', 2, [], { rest_to: 'discard', because: 'expired' }),
+    ],
     restock: {
         store: 's1',
         store_name: 'Cupboard',

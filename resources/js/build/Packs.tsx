@@ -89,7 +89,19 @@ function StepContent({ kit, build, here }: ShapeProps) {
     }
 }
 
-const noteOf = (steps: StepOf[]) => (pocket: string) => steps.find((step) => step.key === pocket)?.progress ?? '';
+/** The open kit, in which a pocket leads to its step. */
+function Picture({ kit, steps, here, onStep }: ShapeProps) {
+    return (
+        <OpenKit
+            leaves={kit.leaves}
+            lines={kit.verdict.lines}
+            selected={here.key}
+            onSelect={(key) => onStep(steps.some((step) => step.key === key) ? key : here.key)}
+            note={(pocket) => steps.find((step) => step.key === pocket)?.progress ?? ''}
+            isLooked={() => false}
+        />
+    );
+}
 
 /** What one press at the end of a step does: all of it as listed, and on. */
 function useOnwards({ build, steps, here, onStep }: ShapeProps) {
@@ -134,14 +146,7 @@ function AtDesk(shape: ShapeProps) {
         >
             <TwoColumns widths="1fr 1.2fr">
                 <Box sx={{ minWidth: 0 }}>
-                    <OpenKit
-                        leaves={kit.leaves}
-                        lines={kit.verdict.lines}
-                        selected={here.key}
-                        onSelect={(key) => onStep(steps.some((step) => step.key === key) ? key : here.key)}
-                        note={noteOf(steps)}
-                        isLooked={() => false}
-                    />
+                    <Picture {...shape} />
                     <Box component="ol" sx={{ listStyle: 'none', m: 0, mt: 3, p: 0 }}>
                         {steps.map((step, at) => (
                             <li key={step.key}>
@@ -204,16 +209,7 @@ function Held(shape: ShapeProps) {
             title={here.title}
             progress={here.progress}
             strip={steps.map((step) => ({ key: step.key, isHere: step.key === here.key, isDone: step.isDone }))}
-            picture={
-                <OpenKit
-                    leaves={kit.leaves}
-                    lines={kit.verdict.lines}
-                    selected={here.key}
-                    onSelect={(key) => onStep(steps.some((step) => step.key === key) ? key : here.key)}
-                    note={noteOf(steps)}
-                    isLooked={() => false}
-                />
-            }
+            picture={<Picture {...shape} />}
             menu={[
                 { word: words.back, onPress: () => onStep(OUT) },
                 { word: words.closing, onPress: () => onStep(CLOSE) },

@@ -1,33 +1,25 @@
 import { describe, expect, it } from 'vitest';
 import type { Schemas } from '../api/client';
+import { buildPiece } from '../testing/samples';
 import { apartBy, beginBuild, bodyOf, leftOver, massOf, pocketsOf, tasksIn, wholeOf, type BuildDraft } from './draft';
-
-const piece = (item: string, quantity: number, back: [string, number][]): Schemas['BuildPiece'] => ({
-    pocket_id: 'front',
-    lot_id: `lot-${item}`,
-    item,
-    name: item,
-    item_class: 'tape',
-    caution: null,
-    lot: 'A1',
-    expires: null,
-    good_until: null,
-    condition: 'good',
-    opened_on: null,
-    quantity,
-    back: back.map(([pocket_id, pieces]) => ({ pocket_id, quantity: pieces })),
-    rest_to: 'store',
-    because: null,
-});
 
 const plan = {
     order: ['back', 'front', 'spare'],
-    pieces: [piece('tape', 6, [['front', 4]]), piece('gloves', 8, [['back', 8]])],
+    pieces: [buildPiece('tape', 6, [['front', 4]]), buildPiece('gloves', 8, [['back', 8]])],
     restock: {
         store: 'store',
         store_name: 'Potting shed cupboard',
         base: { epoch: 1, number: 7 },
-        in: [{ ...piece('gauze', 2, []), step: 1, line: 'L3', need: 'Gauze', pocket_id: 'front', short_dated: false }],
+        in: [
+            {
+                ...buildPiece('gauze', 2, []),
+                step: 1,
+                line: 'L3',
+                need: 'Gauze',
+                pocket_id: 'front',
+                short_dated: false,
+            },
+        ],
         missing: [],
         shelf: [],
     },

@@ -1,8 +1,8 @@
 import { api, ask, done, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
 import { newId } from '../api/newId';
-import { device } from '../offline/device';
-import type { Outgoing, Sender } from '../offline/outbox';
+import { keptByKit } from '../offline/keptByKit';
+import { notSigned, type Outgoing, type Sender } from '../offline/outbox';
 import { signedNow } from '../offline/signedNow';
 
 export const BUILD = 'build';
@@ -70,7 +70,6 @@ export function beginBuild(kit: Schemas['KitResource'], plan: Schemas['BuildPlan
         id: newId(),
         kit: kit.code,
         begunAt: timeNow(),
-        doneAt: null,
         clockCheckedAt: null,
         base: plan.restock.base,
         store: plan.restock.store,
@@ -110,9 +109,7 @@ export function beginBuild(kit: Schemas['KitResource'], plan: Schemas['BuildPlan
         weighedBecause: '',
         sealReason: '',
         sealSet: '',
-        isWaiting: false,
-        errors: {},
-        trouble: null,
+        ...notSigned,
     };
 }
 
@@ -138,13 +135,7 @@ export const addedPut = (puts: PutIn[], pocket: string, lot: Schemas['ShelfLot']
     isDone: true,
 });
 
-export const buildId = (kit: string) => `${BUILD}:${kit}`;
-
-export const builds = {
-    of: (kit: string): BuildDraft | null => (device.get(buildId(kit)) as BuildDraft | undefined) ?? null,
-    keep: (draft: BuildDraft): void => device.put(BUILD, buildId(draft.kit), draft),
-    drop: (kit: string): void => device.remove(buildId(kit)),
-};
+export const builds = keptByKit<BuildDraft>(BUILD);
 
 /** A whole number as typed; null where it is none. */
 export const wholeOf = (typed: string): number | null => (/^\d{1,6}$/.test(typed) ? Number(typed) : null);
@@ -262,15 +253,15 @@ export interface BegunDraft extends Outgoing {
     begunAt: string;
 }
 
-const begunId = (kit: string) => `${BEGUN}:${kit}`;
+const begun = keptByKit<BegunDraft>(BEGUN);
 
 export const beginnings = {
-    isWaiting: (kit: string): boolean => device.get(begunId(kit)) !== undefined,
+    isWaiting: (kit: string): boolean => begun.of(kit) !== null,
     keep: (draft: BuildDraft): void => {
         const { begunAt, signed } = signedNow(draft.begunAt);
-        device.put(BEGUN, begunId(draft.kit), { id: draft.id, kit: draft.kit, ...signed, begunAt });
+        begun.keep({ id: draft.id, kit: draft.kit, ...signed, begunAt });
     },
-    drop: (kit: string): void => device.remove(begunId(kit)),
+    drop: begun.drop,
 };
 
 export const begunSender: Sender<BegunDraft> = {

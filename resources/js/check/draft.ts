@@ -3,7 +3,7 @@ import { livesIn } from '../ui/livesIn';
 import { signedNow } from '../offline/signedNow';
 import type { Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
-import type { Outgoing } from '../offline/outbox';
+import { notSigned, type Outgoing } from '../offline/outbox';
 import { moduleOf, modulesToAsk, type DraftModule } from './modules';
 import { counted, isSettled } from './rows';
 
@@ -105,7 +105,6 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
         user: user.id,
         startedAt: timeNow(),
         base: kit.base,
-        doneAt: null,
         clockCheckedAt: null,
         kind,
         rows: kit.contents.map((content) => rowOf(content)),
@@ -120,9 +119,7 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
         shares: kit.verdict.lines.flatMap((line) =>
             line.shares.map((share) => ({ line: line.code, pocket: share.pocket_id })),
         ),
-        isWaiting: false,
-        errors: {},
-        trouble: null,
+        ...notSigned,
     };
 }
 

@@ -18,6 +18,7 @@ import {
 } from './packing';
 import { LookedFor } from './LookedFor';
 import { Switched } from './Switched';
+import { propertyWords } from '../ui/words';
 import { words } from './words';
 
 interface CompartmentSheetProps {
@@ -139,7 +140,7 @@ export function CompartmentSheet({
                     {properties.map((property) => (
                         <Tick
                             key={property}
-                            label={words.propertyWords[property]}
+                            label={propertyWords[property]}
                             checked={one.properties.includes(property)}
                             onTick={(on) =>
                                 set({

@@ -12,6 +12,9 @@ export interface Outgoing {
     trouble: { title: string; detail: string; changes: string[] } | null;
 }
 
+/** Work that is not signed yet. */
+export const notSigned: Outgoing = { isWaiting: false, doneAt: null, errors: {}, trouble: null };
+
 /** How a kind of work is sent; where its person is led when the server has it. */
 export interface Sender<T extends Outgoing> {
     kind: string;

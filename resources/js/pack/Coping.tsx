@@ -15,16 +15,14 @@ type Coped = Schemas['CopedResource'];
 /** So many that it makes no difference how many more. */
 const MOST = 999;
 
-/** Kind by kind: for how many casualties there are supplies, and what stands in the way of one more. */
-export function Coping({
-    coping,
-    together,
-    onTogether,
-}: {
+interface CopingProps {
     coping: Schemas['CopingResource'];
     together: string;
     onTogether: (codes: string) => void;
-}) {
+}
+
+/** Kind by kind: for how many casualties there are supplies, and what stands in the way of one more. */
+export function Coping({ coping, together, onTogether }: CopingProps) {
     const hasPlan = coping.emergencies.some((one) => one.planned !== null);
     return (
         <>
@@ -118,15 +116,7 @@ function sayCasualties(casualties: number): string {
 }
 
 /** Two kinds at once, as one emergency with the needs of both. */
-function Both({
-    coping,
-    together,
-    onTogether,
-}: {
-    coping: Schemas['CopingResource'];
-    together: string;
-    onTogether: (codes: string) => void;
-}) {
+function Both({ coping, together, onTogether }: CopingProps) {
     const [asked = '', other = ''] = together.split(',');
     const [first, setFirst] = useState(asked);
     const kinds = coping.emergencies.map(({ code, title }) => [code, title] as const);

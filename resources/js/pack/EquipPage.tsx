@@ -3,14 +3,15 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState, useSyncExternalStore, type SyntheticEvent } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useState, useSyncExternalStore, type SyntheticEvent } from 'react';
+import { useSearchParams } from 'react-router';
 import { newId } from '../api/newId';
 import { api, ask, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
-import { beganAnew, lastSent } from '../offline/outbox';
+import { notSigned } from '../offline/outbox';
+import { useLeadOn } from '../offline/useLeadOn';
 import { ListWarning } from '../lists/ListWarning';
 import { AskDialog } from '../ui/AskDialog';
 import { OpenKit } from '../ui/OpenKit';
@@ -31,7 +32,6 @@ const scopeOf = (scope: string) => scopes.find((one) => one === scope) ?? 'first
 
 /** A new kit: a design, a place and a code. It starts as an empty bag and is filled by restocking it. */
 export default function EquipPage() {
-    const navigate = useNavigate();
     const [search] = useSearchParams();
     const id = equipId(search.get('task'));
     const { data: designs, error } = useQuery(questions.designs());
@@ -50,20 +50,10 @@ export default function EquipPage() {
             scope: 'first_aider',
         },
         others: [],
-        isWaiting: false,
-        doneAt: null,
-        errors: {},
-        trouble: null,
+        ...notSigned,
     }));
     const kept = useSyncExternalStore(device.subscribe, () => device.get(id) as EquipDraft | undefined);
-    const sent = useSyncExternalStore(device.subscribe, () => lastSent(id));
-    const [sentBefore] = useState(sent);
-    useEffect(() => {
-        if (kept === undefined && sent !== null && sent !== sentBefore) {
-            beganAnew(id);
-            void navigate(sent, { replace: true });
-        }
-    }, [kept, sent, sentBefore, id, navigate]);
+    useLeadOn(id, kept !== undefined);
     const draft = kept ?? begun;
     const { errors } = draft;
     // Like another one, until something else is chosen.

@@ -6,7 +6,7 @@ import { Stitch } from '../ui/OpenKit';
 import { livesIn, shareIn } from '../ui/livesIn';
 import { Caution, Empty, Sheet } from '../ui/Page';
 import { Sign } from '../ui/Sign';
-import { sayCondition, sayDay, sayElsewhere, sayGoodUntil } from '../ui/words';
+import { propertyWords, sayCondition, sayDay, sayElsewhere, sayGoodUntil } from '../ui/words';
 import { pocketName } from './VerdictSheet';
 import { words } from './words';
 
@@ -89,7 +89,7 @@ function PocketFacts({ kit, pocket }: { kit: Schemas['KitResource']; pocket: str
             <Caution text={one.caution} />
             {one.properties.length > 0 && (
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                    {one.properties.map((property) => words.propertyWords[property] ?? property).join(', ')}
+                    {one.properties.map((property) => propertyWords[property] ?? property).join(', ')}
                 </Typography>
             )}
             {one.looked_for.map((line) => (

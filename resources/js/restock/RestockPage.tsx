@@ -3,12 +3,12 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
+import { useMemo, useState, useSyncExternalStore } from 'react';
+import { Link, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
-import { beganAnew, lastSent } from '../offline/outbox';
+import { useLeadOn } from '../offline/useLeadOn';
 import { pocketName } from '../pack/VerdictSheet';
 import { OpenKit } from '../ui/OpenKit';
 import { Page, Sheet, Waiting } from '../ui/Page';
@@ -18,7 +18,7 @@ import { HeldBack, Missing } from './Missing';
 import { RestockRow } from './RestockRow';
 import { RestockInHand } from './RestockInHand';
 import { BeginAnew, ChooseStore, FinishRestock, NothingToDo } from './RestockState';
-import { beginRestock, restockId, restocks, type RestockDraft } from './draft';
+import { beginRestock, restocks, type RestockDraft } from './draft';
 import { addedStep, changed, stopsOf, waitsFor, type Step, type StepChange, type Stop } from './steps';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
@@ -26,7 +26,6 @@ import { words } from './words';
 /** The pick list, walked pocket by pocket: what goes out, what goes in, confirmed lot by lot. */
 export default function RestockPage() {
     const { code = '' } = useParams();
-    const navigate = useNavigate();
     const atDesk = useMediaQuery('(min-width:900px)');
     const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
     const [store, setStore] = useState<string>();
@@ -38,14 +37,7 @@ export default function RestockPage() {
         // What was begun goes on with the list as it was read then.
         enabled: kept === null,
     });
-    const sent = useSyncExternalStore(device.subscribe, () => lastSent(restockId(code)));
-    const [sentBefore] = useState(sent);
-    useEffect(() => {
-        if (kept === null && sent !== null && sent !== sentBefore) {
-            beganAnew(restockId(code));
-            void navigate(sent, { replace: true });
-        }
-    }, [kept, sent, sentBefore, code, navigate]);
+    useLeadOn(restocks.idOf(code), kept !== null);
     const fresh = useMemo(() => (plan && kit ? beginRestock(kit, plan) : null), [kit, plan]);
     const draft = kept ?? fresh;
     if (!kit || !draft) {

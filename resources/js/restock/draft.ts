@@ -1,9 +1,9 @@
 import { api, ask, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
 import { newId } from '../api/newId';
-import { device } from '../offline/device';
+import { keptByKit } from '../offline/keptByKit';
 import { signedNow } from '../offline/signedNow';
-import type { Outgoing, Sender } from '../offline/outbox';
+import { notSigned, type Outgoing, type Sender } from '../offline/outbox';
 import { putOf, stepsOf, type Step } from './steps';
 
 const KIND = 'restock';
@@ -34,7 +34,6 @@ export function beginRestock(kit: Schemas['KitResource'], plan: Schemas['Restock
         id: newId(),
         kit: kit.code,
         begunAt: timeNow(),
-        doneAt: null,
         clockCheckedAt: null,
         base: plan.base,
         store: plan.store,
@@ -47,19 +46,11 @@ export function beginRestock(kit: Schemas['KitResource'], plan: Schemas['Restock
         shelf: plan.shelf,
         sealReason: '',
         sealSet: '',
-        isWaiting: false,
-        errors: {},
-        trouble: null,
+        ...notSigned,
     };
 }
 
-export const restockId = (kit: string) => `${KIND}:${kit}`;
-
-export const restocks = {
-    of: (kit: string): RestockDraft | null => (device.get(restockId(kit)) as RestockDraft | undefined) ?? null,
-    keep: (draft: RestockDraft): void => device.put(KIND, restockId(draft.kit), draft),
-    drop: (kit: string): void => device.remove(restockId(kit)),
-};
+export const restocks = keptByKit<RestockDraft>(KIND);
 
 /** Signed now: it is sent as soon as the server answers. */
 export function finish(draft: RestockDraft): RestockDraft {

@@ -3,7 +3,7 @@ import { timeNow } from '../api/clock';
 import { newId } from '../api/newId';
 import { device } from '../offline/device';
 import { signedNow } from '../offline/signedNow';
-import type { Outgoing, Sender } from '../offline/outbox';
+import { notSigned, type Outgoing, type Sender } from '../offline/outbox';
 import { readPrinted } from '../ui/words';
 
 const KIND = 'store';
@@ -62,7 +62,6 @@ export function beginStoreWork(task: StoreTask, read: Schemas['StoreContentsReso
         store: read.store.id,
         storeName: read.store.name,
         begunAt: timeNow(),
-        doneAt: null,
         clockCheckedAt: null,
         base: read.base,
         rows: [],
@@ -70,9 +69,7 @@ export function beginStoreWork(task: StoreTask, read: Schemas['StoreContentsReso
         reason: '',
         supplier: '',
         deliveryNote: '',
-        isWaiting: false,
-        errors: {},
-        trouble: null,
+        ...notSigned,
     };
 }
 

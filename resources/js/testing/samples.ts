@@ -96,3 +96,30 @@ export function sealedModule(): Schemas['ModuleResource'] {
         last_full_on: null,
     };
 }
+
+/** Pieces that lie in the front pocket on record, and go back into so many pockets. */
+export function buildPiece(
+    item: string,
+    quantity: number,
+    back: [pocket: string, pieces: number][],
+    to: Partial<Schemas['BuildPiece']> = {},
+): Schemas['BuildPiece'] {
+    return {
+        pocket_id: 'front',
+        lot_id: `lot-${item}`,
+        item,
+        name: item,
+        item_class: 'tape',
+        caution: null,
+        lot: 'A1',
+        expires: null,
+        good_until: null,
+        condition: 'good',
+        opened_on: null,
+        quantity,
+        back: back.map(([pocket_id, pieces]) => ({ pocket_id, quantity: pieces })),
+        rest_to: 'store',
+        because: null,
+        ...to,
+    };
+}

@@ -9,6 +9,16 @@ export const verdictWords: Record<Verdict, string> = {
     not_ready: 'Not ready',
 };
 
+/** What a pocket is, as its design says. */
+export const propertyWords: Record<string, string> = {
+    heavy_when_open: 'Heavy when opened',
+    sharps: 'For sharps',
+    waterproof: 'Waterproof',
+    rigid: 'Rigid',
+    exposed_to_rain: 'Exposed to rain',
+    take_first: 'Taken first on leaving',
+};
+
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 const weekday = new Intl.DateTimeFormat('en-GB', {
     weekday: 'long',

@@ -5,19 +5,19 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useMemo, useState, useSyncExternalStore } from 'react';
+import { useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
-import { beganAnew, lastSent } from '../offline/outbox';
+import { useLeadOn } from '../offline/useLeadOn';
 import { pocketName } from '../pack/VerdictSheet';
 import { OpenKit } from '../ui/OpenKit';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Sign } from '../ui/Sign';
 import { TwoColumns } from '../ui/TwoColumns';
 import { sayGoodUntil } from '../ui/words';
-import { beginUse, keyOf, idOfUse, uses, withMore, type UseDraft } from './draft';
+import { beginUse, keyOf, uses, withMore, type UseDraft } from './draft';
 import { FinishUse } from './FinishUse';
 import { TakenList } from './TakenList';
 import { Timer } from './Timer';
@@ -28,17 +28,9 @@ type Content = Schemas['ContentResource'];
 /** What was taken from a kit: press it, once for each piece, say why where it was not used up, and record it. */
 export default function UsePage() {
     const { code = '' } = useParams();
-    const navigate = useNavigate();
     const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
     const kept = useSyncExternalStore(device.subscribe, () => uses.of(code));
-    const sent = useSyncExternalStore(device.subscribe, () => lastSent(idOfUse(code)));
-    const [sentBefore] = useState(sent);
-    useEffect(() => {
-        if (kept === null && sent !== null && sent !== sentBefore) {
-            beganAnew(idOfUse(code));
-            void navigate(sent, { replace: true });
-        }
-    }, [kept, sent, sentBefore, code, navigate]);
+    useLeadOn(uses.idOf(code), kept !== null);
     const fresh = useMemo(() => (kit ? beginUse(kit) : null), [kit]);
     const draft = kept ?? fresh;
     return kit && draft ? <Takes kit={kit} draft={draft} /> : <Waiting error={error} />;

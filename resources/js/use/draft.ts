@@ -1,8 +1,8 @@
 import { api, ask, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
 import { newId } from '../api/newId';
-import { device } from '../offline/device';
-import type { Outgoing, Sender } from '../offline/outbox';
+import { keptByKit } from '../offline/keptByKit';
+import { notSigned, type Outgoing, type Sender } from '../offline/outbox';
 import { signedNow } from '../offline/signedNow';
 
 const KIND = 'use';
@@ -47,26 +47,17 @@ export function beginUse(kit: Schemas['KitResource']): UseDraft {
         id: newId(),
         kit: kit.code,
         begunAt: timeNow(),
-        doneAt: null,
         clockCheckedAt: null,
         base: kit.base,
         taken: {},
         note: '',
         sealReason: '',
         started: {},
-        isWaiting: false,
-        errors: {},
-        trouble: null,
+        ...notSigned,
     };
 }
 
-export const idOfUse = (kit: string) => `${KIND}:${kit}`;
-
-export const uses = {
-    of: (kit: string): UseDraft | null => (device.get(idOfUse(kit)) as UseDraft | undefined) ?? null,
-    keep: (draft: UseDraft): void => device.put(KIND, idOfUse(draft.kit), draft),
-    drop: (kit: string): void => device.remove(idOfUse(kit)),
-};
+export const uses = keptByKit<UseDraft>(KIND);
 
 /** With so many more pieces of a row taken, within what is there; none left takes it off the list. */
 export function withMore(draft: UseDraft, row: Content, more: number): UseDraft {

@@ -26,7 +26,6 @@ final class KeepBuilds
     public function begin(Kit $kit, string $id, User $by, CarbonInterface $begunAt): void
     {
         Transaction::run(function () use ($kit, $id, $by, $begunAt): void {
-            $this->states->beginChange();
             $kit = Kit::locked($kit->id);
             $known = Build::query()->find($id);
             if ($known !== null) {
@@ -90,7 +89,6 @@ final class KeepBuilds
     public function end(Kit $kit, string $id, User $by, CarbonInterface $at, string $outcome): void
     {
         Transaction::run(function () use ($kit, $id, $by, $at, $outcome): void {
-            $this->states->beginChange();
             $kit = Kit::locked($kit->id);
             $build = Build::query()->where('id', $id)->where('kit_id', $kit->id)->lockForUpdate()->first();
             if ($build === null || $build->ended_at !== null) {

@@ -67,21 +67,27 @@ final class CarriedOver
      */
     private static function moves(Kit $kit, array $changes): array
     {
+        $ids = array_map(static fn (Kit $one): string => $one->id, $kit->whole());
         $rows = DB::table('movements')->whereIn('operation_number', array_map(static fn (OperationSince $one): int => $one->number, $changes))
-            ->where('from_kit_id', $kit->id)->where('to_kit_id', $kit->id)->orderBy('operation_number')->get()->groupBy('operation_number');
+            ->whereIn('from_kit_id', $ids)->whereColumn('to_kit_id', 'from_kit_id')->orderBy('operation_number')->get()->groupBy('operation_number');
 
-        return array_values($rows->map(static fn ($moved): array => $moved->mapWithKeys(static fn (object $one): array => [
-            "{$one->from_pocket_id} {$one->lot_id} {$one->from_condition}" => (string) $one->to_pocket_id,
-        ])->all())->all());
+        return array_values($rows->map(static fn ($moved): array => $moved->mapWithKeys(static function (object $one) use ($kit): array {
+            // Pockets of a module have its id and a dot before theirs.
+            $before = $one->from_kit_id === $kit->id ? '' : "{$one->from_kit_id}.";
+
+            return ["{$before}{$one->from_pocket_id} {$one->lot_id} {$one->from_condition}" => $before.$one->to_pocket_id];
+        })->all())->all());
     }
 
     /** Where a line that lived in its pocket, and takes it, lives now. */
     private function home(KitPlan $plan, ContentRow $row): ?string
     {
         $item = $this->catalogue->items([$row->itemCode])[$row->itemCode];
-        $codes = DB::table('placements')->where('pocket_id', $row->pocketId)->orderBy('position')->pluck('line_code')->all();
+        $codes = DB::table('placements')->where('pocket_id', Str::afterLast($row->pocketId, '.'))->orderBy('position')->pluck('line_code')->all();
+        $part = Str::contains($row->pocketId, '.') ? Str::before($row->pocketId, '.') : null;
         foreach ($plan->lines as $line) {
-            if ($line->pocketId !== null && in_array($line->code(), $codes, true) && $line->asked->entryFor($item) !== null) {
+            $isOfPart = $line->pocketId !== null && (Str::contains($line->pocketId, '.') ? Str::before($line->pocketId, '.') : null) === $part;
+            if ($isOfPart && in_array(Str::afterLast($line->code(), '.'), $codes, true) && $line->asked->entryFor($item) !== null) {
                 return $line->pocketId;
             }
         }

@@ -21,7 +21,7 @@ final readonly class OpenBuilds
     public function of(Kit $kit, array $parts): ?BeingBuilt
     {
         $builds = [];
-        foreach ([$kit, ...$parts] as $one) {
+        foreach ($parts as $one) {
             if ($one->build_id !== null) {
                 $builds[$one->build_id] ??= $one;
             }

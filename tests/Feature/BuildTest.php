@@ -195,9 +195,50 @@ final class BuildTest extends TestCase
         $sent = $this->asPlanned($this->plan('QH-13'));
         $sent['pieces'][0]['back'][0]['pocket_id'] = $this->ulid();
         $this->record('QH-13', $this->ulid(), $sent)->assertUnprocessable();
-        $this->putJson('/api/kits/QH-13/retirement', ['reason' => 'Torn', 'contents' => 'store', 'store_id' => $this->store()->id]);
-        DB::table('kits')->where('code', 'QH-13')->update(['retired_on' => $this->today()]);
+        $this->putJson('/api/kits/QH-13/retirement', ['reason' => 'Torn'])->assertOk();
         $this->putJson("/api/kits/QH-13/builds/{$this->ulid()}/beginning", ['begun_at' => now()->toIso8601ZuluString()])->assertUnprocessable();
+    }
+
+    public function test_two_who_pack_it_at_once_keep_it_not_ready_until_both_have_ended(): void
+    {
+        $one = $this->actAs('keeper')->begin('QH-16');
+        $other = $this->actAs('lead')->begin('QH-16');
+        $sent = $this->asPlanned($this->plan('QH-16'));
+        $this->actAs('keeper')->record('QH-16', $one, $sent)->assertOk();
+        $this->assertSame('not_ready', $this->readKit('QH-16')['verdict']['verdict']);
+        $this->assertSame($other, $this->readKit('QH-16')['build']['id']);
+        foreach ([1, 2] as $time) {
+            $this->putJson("/api/kits/QH-16/builds/{$other}/end", ['outcome' => 'put_back'])->assertNoContent();
+        }
+        $this->assertSame(['ready', null], [$this->readKit('QH-16')['verdict']['verdict'], $this->readKit('QH-16')['build']]);
+        $this->putJson("/api/kits/QH-16/builds/{$other}/end", ['outcome' => 'finished'])->assertUnprocessable();
+    }
+
+    public function test_what_the_store_no_longer_has_needs_somebody_and_the_rest_is_recorded(): void
+    {
+        $this->actAs('keeper');
+        $sent = $this->asPlanned($this->plan('QH-03'));
+        $this->assertNotSame([], $sent['in'], 'a foil blanket is missing');
+        DB::table('holdings')->where('store_id', $sent['store'])->where('lot_id', $sent['in'][0]['lot_id'])->delete();
+        // Known to be there when it was read; taken by others since.
+        $this->finish($this->asRecorded($this->readKit('QH-01')))->assertOk();
+        $answer = $this->record('QH-03', $this->ulid(), $sent)->assertOk()->json();
+        $this->assertSame(['not_there'], array_column($answer['unsettled'], 'because'));
+        $this->assertNotNull($answer['operation']);
+    }
+
+    public function test_what_was_packed_before_the_kit_was_retired_is_recorded_and_what_was_after_is_kept(): void
+    {
+        $this->actAs('lead');
+        [$before, $after] = [$this->asPlanned($this->plan('QH-16')), $this->asPlanned($this->plan('QH-16'))];
+        $this->putJson('/api/kits/QH-16/retirement', ['reason' => 'Torn'])->assertOk();
+        $at = static fn (int $minutes): array => [
+            'begun_at' => now()->addMinutes($minutes - 1)->toIso8601ZuluString(), 'done_at' => now()->addMinutes($minutes)->toIso8601ZuluString(),
+        ];
+        $this->record('QH-16', $this->ulid(), [...$before, ...$at(-30)])->assertOk();
+        $kept = $this->record('QH-16', $this->ulid(), [...$after, ...$at(3)])->assertStatus(202)->json();
+        $this->assertSame(['kit_retired'], array_column($kept['unsettled'], 'because'));
+        $this->assertSame(0, Artisan::call('ledger:verify'));
     }
 
     private function begin(string $kit, ?string $id = null): string
@@ -261,10 +302,5 @@ final class BuildTest extends TestCase
     private function pieces(string $store, string $lot): int
     {
         return (int) DB::table('holdings')->where('store_id', $store)->where('lot_id', $lot)->sum('quantity');
-    }
-
-    private function today(): string
-    {
-        return app(\App\Accounts\Models\Organisation::class)->today();
     }
 }

@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Ledger\Verification\Verify;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\TestWith;
 use Tests\Support\PacksDesigns;
 use Tests\TestCase;
 
@@ -49,6 +50,21 @@ final class OlderEditionTest extends TestCase
         ), 'pocket_id'))));
     }
 
+    #[TestWith([true])]
+    #[TestWith([false])]
+    public function test_what_changed_its_pocket_in_a_module_is_counted_where_it_went(bool $isGone): void
+    {
+        [$check, , $into] = $this->countedBeforeItsPocketWent($isGone, ['QH-17', 'QH-M1', 'eye-roll', 'Covering']);
+        $module = (string) DB::table('kits')->where('code', 'QH-M1')->value('id');
+        $inModule = static fn (array $row): bool => $row['item'] === 'eye-pad' && str_starts_with($row['pocket_id'], "{$module}.");
+        $at = (int) array_key_first(array_filter($check['rows'], $inModule));
+        $check['rows'][$at]['quantity'] = 1;
+        $this->assertSame([], $this->actAs('keeper')->finish($check)->assertOk()->json('unsettled'));
+        $there = array_values(array_filter($this->readKit('QH-17')['contents'], $inModule));
+        $this->assertSame([["{$module}.{$into}", 1]], array_map(static fn (array $row): array => [$row['pocket_id'], $row['quantity']], $there));
+        $this->assertSame([], app(Verify::class)()->faults);
+    }
+
     public function test_what_no_line_takes_now_needs_somebody(): void
     {
         [$check, $gone] = $this->countedBeforeItsPocketWent();
@@ -81,15 +97,20 @@ final class OlderEditionTest extends TestCase
         $this->finish($check)->assertUnprocessable();
     }
 
-    /** @return array{array<string, mixed>, string, string} the check, the pocket that is gone, and where its lines live now */
-    private function countedBeforeItsPocketWent(bool $isGone = true): array
+    /**
+     * @param  array{string, string, string, string}  $of  the kit that is checked, the one that follows (itself or a module in it), its
+     *                                                     design, and the pocket that goes
+     * @return array{array<string, mixed>, string, string} the check, the pocket that is gone, and where its lines live now
+     */
+    private function countedBeforeItsPocketWent(bool $isGone = true, array $of = ['QH-13', 'QH-13', 'walk-pouch', 'Plasters']): array
     {
-        $check = $this->actAs('keeper')->asRecorded($this->readKit('QH-13'));
+        [$checked, $follows, $code, $name] = $of;
+        $check = $this->actAs('keeper')->asRecorded($this->readKit($checked));
         $instant = static fn (int $minutes): string => now()->subMinutes($minutes)->toIso8601ZuluString();
         $check = [...$check, 'begun_at' => $instant(60), 'done_at' => $instant(50), 'clock_checked_at' => $instant(61), 'seal_reason' => 'Planned full check'];
-        $start = $this->draftOf($this->design('walk-pouch'));
+        $start = $this->draftOf($this->design($code));
         $pockets = collect($start['draft']['compartments'])->where('kind', 'pocket');
-        $gone = (string) ($pockets->firstWhere('name', 'Plasters')['id'] ?? $this->fail('There is no pocket for plasters.'));
+        $gone = (string) ($pockets->firstWhere('name', $name)['id'] ?? $this->fail("There is no pocket {$name}."));
         $into = (string) ($pockets->where('parent_id', $pockets->firstWhere('id', $gone)['parent_id'] ?? null)->where('id', '!=', $gone)->first()['id'] ?? '');
         $start['draft']['compartments'] = array_values(array_filter(
             $start['draft']['compartments'], static fn (array $one): bool => ! $isGone || $one['id'] !== $gone,
@@ -98,14 +119,14 @@ final class OlderEditionTest extends TestCase
             $placed['compartment'] = $placed['compartment'] === $gone ? $into : $placed['compartment'];
         }
         unset($placed);
-        $this->publish($this->design('walk-pouch'), $start)->assertOk();
-        $edition = $this->getJson('/api/kits/QH-13/adoption')->assertOk()->json('to.id');
-        if ($this->readKit('QH-13')['seal']['state'] === 'intact') {
-            $this->putJson("/api/kits/QH-13/seals/{$this->ulid()}", [
-                'event' => 'broken', 'reason' => 'New edition', 'begun_at' => $instant(31), 'done_at' => $instant(30), 'base' => $this->readKit('QH-13')['base'],
-            ]);
+        $this->publish($this->design($code), $start)->assertOk();
+        $edition = $this->getJson("/api/kits/{$follows}/adoption")->assertOk()->json('to.id');
+        if ($this->readKit($follows)['seal']['state'] === 'intact') {
+            $this->putJson("/api/kits/{$follows}/seals/{$this->ulid()}", [
+                'event' => 'broken', 'reason' => 'New edition', 'begun_at' => $instant(31), 'done_at' => $instant(30), 'base' => $this->readKit($follows)['base'],
+            ])->assertOk();
         }
-        $this->postJson('/api/kits/QH-13/adoption', ['edition' => $edition])->assertOk();
+        $this->postJson("/api/kits/{$follows}/adoption", ['edition' => $edition])->assertOk();
 
         return [$check, $gone, $into];
     }

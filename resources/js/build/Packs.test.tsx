@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
 import { sendWaiting } from '../offline/outbox';
-import { buildPiece, kit } from '../testing/samples';
+import { buildPiece, kit, pocket } from '../testing/samples';
 import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { beginBuild, beginnings, begunSender, builds, buildSender } from './draft';
@@ -34,18 +34,6 @@ const plan = {
     max_mass_g: null,
     ask_over: 5,
 } as unknown as Schemas['BuildPlan'];
-
-const pocket = (id: string, name: string, column: number): Schemas['PocketResource'] => ({
-    id,
-    name,
-    row: 1,
-    column,
-    row_span: 1,
-    column_span: 1,
-    caution: null,
-    properties: [],
-    looked_for: [],
-});
 
 function begin(to: Partial<Schemas['KitResource']> = {}) {
     const bag = kit({

@@ -123,3 +123,16 @@ export function buildPiece(
         ...to,
     };
 }
+
+/** A pocket of one row, in that column. */
+export const pocket = (id: string, name: string, column: number): Schemas['PocketResource'] => ({
+    id,
+    name,
+    row: 1,
+    column,
+    row_span: 1,
+    column_span: 1,
+    caution: null,
+    properties: [],
+    looked_for: [],
+});

@@ -6,7 +6,7 @@ import { sessionQuestion } from '../session/session';
 import { user } from './samples';
 
 /** Shows a part of the page as a signed-in person sees it, who may do what is named. */
-export function show(part: ReactElement, may: string[] = ['check', 'restock']): QueryClient {
+export function show(part: ReactElement, may: string[] = ['check', 'restock'], at = '/'): QueryClient {
     const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
     client.setQueryData(sessionQuestion().queryKey, {
         user: { ...user, may },
@@ -16,7 +16,7 @@ export function show(part: ReactElement, may: string[] = ['check', 'restock']): 
     } as never);
     render(
         <QueryClientProvider client={client}>
-            <MemoryRouter>{part}</MemoryRouter>
+            <MemoryRouter initialEntries={[at]}>{part}</MemoryRouter>
         </QueryClientProvider>,
     );
     return client;

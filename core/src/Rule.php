@@ -15,6 +15,7 @@ use Sarcina\Core\Format\NextCheckDocument;
 use Sarcina\Core\Format\ParReader;
 use Sarcina\Core\Format\PickReader;
 use Sarcina\Core\Format\ProvisionDocument;
+use Sarcina\Core\Format\RotationReader;
 use Sarcina\Core\Format\ScheduleReader;
 use Sarcina\Core\Format\VerdictDocument;
 
@@ -27,6 +28,7 @@ enum Rule: string
     case Provision = 'provision';
     case Cope = 'cope';
     case Par = 'par';
+    case Rotate = 'rotate';
 
     /**
      * @param  string  $text  a JSON document in the rule's own format
@@ -44,6 +46,7 @@ enum Rule: string
             self::Pick => PickReader::answer(PickReader::read($document)),
             self::Cope => CopeReader::answer(...CopeReader::read($document)),
             self::Par => ParReader::answer(ParReader::read($document)),
+            self::Rotate => RotationReader::answer(RotationReader::read($document)),
             self::Provision => ProvisionDocument::of(AssessmentReader::read($document)),
         };
     }

@@ -9,7 +9,9 @@ use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use PHPUnit\Framework\TestCase;
 use Sarcina\Core\Par\Carried;
+use Sarcina\Core\Par\Counted;
 use Sarcina\Core\Par\Poisson;
+use Sarcina\Core\Par\Together;
 
 /** How many uses are enough: compared with sums of fractions, and at the very steps. */
 final class PoissonTest extends TestCase
@@ -56,6 +58,47 @@ final class PoissonTest extends TestCase
             self::assertGreaterThanOrEqual($last, $last = $par(40, 7, $confidence));
         }
         self::assertSame(1, $par(0, 7, '0.95'), 'its floor');
+    }
+
+    public function test_the_chance_that_all_hold_together_is_the_product_of_each(): void
+    {
+        $one = new Poisson(BigRational::of(1));
+        // P(at most 1) with mean 1 is 0.7357588…; its square 0.5413411…
+        self::assertSame('0.7358', Together::chance([[$one, 1]]));
+        self::assertSame('0.5413', Together::chance([[$one, 1], [$one, 1]]));
+        self::assertSame('1.0000', Together::chance([]));
+        self::assertSame('1.0000', Together::chance([[new Poisson(BigRational::zero()), 0]]));
+        self::assertTrue(Together::reaches([[$one, 1]], BigRational::of('0.735758882342884643191047540322921734891622262')));
+        self::assertFalse(Together::reaches([[$one, 1]], BigRational::of('0.735758882342884643191047540322921734891622263')));
+    }
+
+    public function test_a_common_confidence_is_the_least_by_which_the_whole_reaches_the_target(): void
+    {
+        mt_srand(20261202);
+        for ($round = 0; $round < 8; $round++) {
+            $items = [];
+            for ($i = 0; $i < 6; $i++) {
+                $items[] = new Poisson(BigRational::nd(mt_rand(1, 500), 100)->simplified());
+            }
+            $target = BigRational::of('0.9');
+            $common = Together::common($items, $target);
+            self::assertNotNull($common);
+            $carried = static fn (BigRational $each): array => array_map(static fn (Poisson $one): array => [$one, $one->quantile($each)], $items);
+            self::assertTrue(Together::reaches($carried($common), $target));
+            $less = $common->minus(BigRational::nd(1, 10_000));
+            self::assertTrue($less->isLessThan($target) || ! Together::reaches($carried($less), $target), "{$common} is the least");
+        }
+        self::assertNull(Together::common(array_fill(0, 60, new Poisson(BigRational::of(2))), BigRational::of('0.9999')));
+    }
+
+    public function test_a_rate_is_as_uncertain_as_the_uses_are_few(): void
+    {
+        // Nine chances in ten: of 0 uses means to 2.9957, of 10 from 5.4254 to 16.9622 (tables of the Poisson distribution).
+        [$none, $ten] = [Counted::of(0), Counted::of(10)];
+        self::assertSame(['0', '3'], [(string) $none->least, (string) $none->most]);
+        self::assertSame(['5.43', '16.97'], [(string) $ten->least->toScale(2), (string) $ten->most->toScale(2)]);
+        self::assertTrue($ten->isEnough());
+        self::assertFalse(Counted::of(9)->isEnough());
     }
 
     public function test_a_large_mean_is_as_exact(): void

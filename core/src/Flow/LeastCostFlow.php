@@ -47,10 +47,10 @@ final class LeastCostFlow
     /** @var array<int, list<int>> the edges that leave each node and cost nothing beside the potentials */
     private array $ofNoCost = [];
 
-    /** @var array<int, int> steps from the source along edges that cost nothing */
-    private array $level = [];
+    /** @var array<int, true> nodes that lead no further in this round */
+    private array $closed = [];
 
-    /** @var array<int, int> the next edge to try from each node */
+    /** @var array<int, int> the next edge to try from each node in this round */
     private array $next = [];
 
     /**
@@ -81,10 +81,10 @@ final class LeastCostFlow
                 return;
             }
             $this->findEdgesOfNoCost();
-            while ($this->spread($source, $sink)) {
-                $this->next = array_fill_keys(array_keys($this->level), 0);
-                while ($this->push($source, $sink));
-            }
+            do {
+                $this->closed = [];
+                $this->next = [];
+            } while ($this->push($source, $sink, PHP_INT_MAX) > 0);
             $raise = $this->distances($source, $sink);
         }
     }
@@ -223,62 +223,38 @@ final class LeastCostFlow
         }
     }
 
-    /** Whether the sink is reached along edges with room that cost nothing; how many steps each node is away. */
-    private function spread(int $source, int $sink): bool
+    /**
+     * Sends as much as it can along edges that cost nothing. A node is closed while a path leads through it, and for the rest of the round
+     * once nothing more gets through; what that shuts out on the way of others is found in the next round.
+     *
+     * @return int how much reached the sink
+     */
+    private function push(int $node, int $sink, int $most): int
     {
-        $this->level = [$source => 0];
-        $queue = [$source];
-        for ($at = 0; $at < count($queue); $at++) {
-            $node = $queue[$at];
-            $level = $this->level[$node] + 1;
-            foreach ($this->ofNoCost[$node] as $edge) {
-                $to = $this->to[$edge];
-                if ($this->free[$edge] > 0 && ! isset($this->level[$to])) {
-                    $this->level[$to] = $level;
-                    $queue[] = $to;
-                }
+        if ($node === $sink) {
+            return $most;
+        }
+        $this->closed[$node] = true;
+        $edges = $this->ofNoCost[$node];
+        $count = count($edges);
+        $sent = 0;
+        for ($next = $this->next[$node] ?? 0; $next < $count; $next++) {
+            $edge = $edges[$next];
+            $free = $this->free[$edge];
+            if ($free === 0 || isset($this->closed[$to = $this->to[$edge]])) {
+                continue;
+            }
+            $through = $this->push($to, $sink, min($most - $sent, $free));
+            $this->free[$edge] -= $through;
+            $this->free[$edge ^ 1] += $through;
+            $sent += $through;
+            if ($sent === $most) {
+                $this->next[$node] = $next;
+                unset($this->closed[$node]);
+                break;
             }
         }
 
-        return isset($this->level[$sink]);
-    }
-
-    /** Fills one path that costs nothing, each edge leading a step further; false where there is none left. */
-    private function push(int $source, int $sink): bool
-    {
-        $path = [];
-        $node = $source;
-        while ($node !== $sink) {
-            $edges = $this->ofNoCost[$node];
-            $level = $this->level[$node] + 1;
-            $along = null;
-            for ($next = $this->next[$node], $count = count($edges); $next < $count; $next++) {
-                $edge = $edges[$next];
-                if ($this->free[$edge] > 0 && $this->level[$this->to[$edge]] === $level) {
-                    $along = $edge;
-                    break;
-                }
-            }
-            $this->next[$node] = $next;
-            if ($along !== null) {
-                $path[] = $along;
-                $node = $this->to[$along];
-            } elseif ($node === $source) {
-                return false;
-            } else {
-                $node = $this->to[(int) array_pop($path) ^ 1];
-                $this->next[$node]++;
-            }
-        }
-        $amount = PHP_INT_MAX;
-        foreach ($path as $edge) {
-            $amount = min($amount, $this->free[$edge]);
-        }
-        foreach ($path as $edge) {
-            $this->free[$edge] -= $amount;
-            $this->free[$edge ^ 1] += $amount;
-        }
-
-        return true;
+        return $sent;
     }
 }

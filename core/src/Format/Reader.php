@@ -171,7 +171,7 @@ final readonly class Reader
     /** A decimal in a string, 0 or more: digits, perhaps a point and digits. */
     public function decimal(): BigRational
     {
-        $text = is_string($this->value) && preg_match('/^\d{1,18}(\.\d{1,18})?$/D', $this->value) === 1 ? $this->value : null;
+        $text = is_string($this->value) && preg_match('/^\d{1,100}(\.\d{1,100})?$/D', $this->value) === 1 ? $this->value : null;
         if ($this->isGiven && $text === null) {
             $this->refuse('This must be a decimal in a string, such as "8.5".');
         }

@@ -13,11 +13,14 @@ use Brick\Math\RoundingMode;
  * and an upper bound, rounded down and up, and worked out more finely until the bounds decide. In the end they do: for a mean above 0 no
  * such probability is a fraction.
  */
-final readonly class Poisson
+final class Poisson
 {
     private const FIRST_BITS = 128;
 
-    public function __construct(public BigRational $mean)
+    /** @var array<int, array{int, list<array{BigInteger, BigInteger}>, array{BigInteger, BigInteger}}> worked out once for each fineness */
+    private array $sums = [];
+
+    public function __construct(public readonly BigRational $mean)
     {
     }
 
@@ -32,7 +35,7 @@ final readonly class Poisson
             return 0;
         }
         for ($bits = self::FIRST_BITS; ; $bits *= 2) {
-            $answer = $this->decide($confidence, BigInteger::of(2)->power($bits));
+            $answer = $this->decide($confidence, $bits);
             if ($answer !== null) {
                 return $answer;
             }
@@ -40,28 +43,39 @@ final readonly class Poisson
     }
 
     /**
-     * By weights that are in proportion to the probabilities, the greatest of them being as fine as that.
+     * The probability that a number is not exceeded.
      *
-     * @return int|null null where the bounds do not decide
+     * @param  int  $bits  how finely it is worked out
+     * @return array{BigRational, BigRational} bounds of it
      */
-    private function decide(BigRational $confidence, BigInteger $fine): ?int
+    public function atMost(int $number, int $bits = self::FIRST_BITS): array
     {
-        $most = $this->mean->toScale(0, RoundingMode::DOWN)->getUnscaledValue()->toInt();
-        [$below, $restBelow] = $this->below($most, $fine);
-        [$above, $restAbove] = $this->above($most, $fine);
-        $weights = array_merge(array_reverse($below), [[$fine, $fine]], $above);
-        $least = $greatest = BigInteger::zero();
-        foreach ($weights as [$low, $high]) {
-            $least = $least->plus($low);
-            $greatest = $greatest->plus($high);
+        $one = BigRational::one();
+        if ($this->mean->isZero()) {
+            return [$one, $one];
         }
+        [$first, $sums, [$least, $greatest]] = $this->sums($bits);
+        $last = count($sums) - 1;
+        if ($number < $first) {
+            return [BigRational::zero(), BigRational::nd($sums[0][1], $least)];
+        }
+        [$low, $high] = $sums[min($number - $first, $last)];
+        if ($number - $first > $last) {
+            return [BigRational::nd($low, $greatest), $one];
+        }
+        $upper = BigRational::nd($high, $least);
+
+        return [BigRational::nd($low, $greatest), $upper->isGreaterThan($one) ? $one : $upper];
+    }
+
+    /** @return int|null null where the bounds do not decide */
+    private function decide(BigRational $confidence, int $bits): ?int
+    {
+        [$first, $sums, [$least, $greatest]] = $this->sums($bits);
         // P(at most k) reaches the confidence where the weight up to k, times its denominator, reaches the weight of all, times its numerator.
-        $surely = $greatest->plus($restBelow)->plus($restAbove)->multipliedBy($confidence->getNumerator());
+        $surely = $greatest->multipliedBy($confidence->getNumerator());
         $perhaps = $least->multipliedBy($confidence->getNumerator());
-        [$low, $high] = [BigInteger::zero(), $restBelow];
-        $first = $most - count($below);
-        foreach ($weights as $at => [$lower, $upper]) {
-            [$low, $high] = [$low->plus($lower), $high->plus($upper)];
+        foreach ($sums as $at => [$low, $high]) {
             if ($low->multipliedBy($confidence->getDenominator())->isGreaterThanOrEqualTo($surely)) {
                 return $first + $at;
             }
@@ -71,6 +85,31 @@ final readonly class Poisson
         }
 
         return null;
+    }
+
+    /**
+     * By weights that are in proportion to the probabilities, the greatest of them being 2 to the power of the bits.
+     *
+     * @return array{int, list<array{BigInteger, BigInteger}>, array{BigInteger, BigInteger}} the first number that has a weight, bounds of
+     *                                                                                       the weight up to it and each after it, and of
+     *                                                                                       the weight of all
+     */
+    private function sums(int $bits): array
+    {
+        if (isset($this->sums[$bits])) {
+            return $this->sums[$bits];
+        }
+        $fine = BigInteger::of(2)->power($bits);
+        $most = $this->mean->toScale(0, RoundingMode::DOWN)->getUnscaledValue()->toInt();
+        [$below, $restBelow] = $this->below($most, $fine);
+        [$above, $restAbove] = $this->above($most, $fine);
+        $sums = [];
+        [$low, $high] = [BigInteger::zero(), $restBelow];
+        foreach ([...array_reverse($below), [$fine, $fine], ...$above] as [$lower, $upper]) {
+            $sums[] = [$low, $high] = [$low->plus($lower), $high->plus($upper)];
+        }
+
+        return $this->sums[$bits] = [$most - count($below), $sums, [$low, $high->plus($restAbove)]];
     }
 
     /**

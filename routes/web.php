@@ -8,6 +8,7 @@ use App\Accounts\Http\SessionController;
 use App\Accounts\Http\SetupController;
 use App\Accounts\Http\WatchRequests;
 use App\Accounts\Models\Organisation;
+use App\Reports\Http\OpenReportController;
 use App\Support\Http\OpenApiController;
 use App\Support\Http\PageController;
 use Illuminate\Support\Facades\Route;
@@ -23,6 +24,10 @@ Route::prefix('api')->group(function (): void {
     Route::get('links/{secret}', [LinkController::class, 'show'])->middleware('throttle:sign-in')->name('links.show');
     Route::post('links/{secret}', [LinkController::class, 'use'])->middleware('throttle:sign-in')->name('links.use');
     Route::post('password-links', [LinkController::class, 'password'])->middleware('throttle:sign-in')->name('links.password');
+
+    Route::get('reports/{token}', [OpenReportController::class, 'show'])->middleware('throttle:reports-read')->name('reports.open');
+    Route::put('reports/{token}/{id}', [OpenReportController::class, 'store'])->where('id', '[0-9A-Za-z]{26}')
+        ->middleware('throttle:reports')->name('reports.open.store');
 
     Route::middleware(['auth', ActiveAccount::class, WatchRequests::class])->group(function (): void {
         Route::get('openapi.json', OpenApiController::class)->can('view', Organisation::class)->name('openapi');

@@ -14,7 +14,6 @@ use App\Checks\Recorded;
 use App\Checks\UnsettledRow;
 use App\Judging\KitContents;
 use App\Judging\KitJudge;
-use App\Judging\KitPlans;
 use App\Judging\KitStates;
 use App\Kits\KitSeal;
 use App\Kits\LockWhole;
@@ -24,14 +23,13 @@ use App\Ledger\Names;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Parts\PartRow;
-use App\Ledger\Parts\Preparation;
 use App\Ledger\Parts\Weighed;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
+use App\Staging\KeepStaging;
 use App\Stock\AsFarAsThere;
 use App\Stock\Models\Store;
 use App\Support\Transaction;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Packing\Weighing;
 
@@ -50,10 +48,10 @@ final class FinishBuild
         private readonly KeepUnsettled $unsettled,
         private readonly KitContents $contents,
         private readonly KitJudge $judge,
-        private readonly KitPlans $plans,
         private readonly Catalogue $catalogue,
         private readonly Organisation $organisation,
         private readonly KeepBuilds $builds,
+        private readonly KeepStaging $staging,
     ) {
     }
 
@@ -82,9 +80,11 @@ final class FinishBuild
                 : [$movements, []];
             $names = new Names;
             $names->read($possible);
+            $prepared = $this->staging->parts($kit, $report->prepared);
+            $this->staging->follow([$kit], $prepared);
             $parts = [
                 ...$this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet),
-                ...$this->prepared($kit, $report),
+                ...$prepared,
                 ...$this->weighed($kit, $report, $possible, $names, $arrival->isLate),
             ];
 
@@ -142,23 +142,6 @@ final class FinishBuild
         if ($said !== []) {
             throw ValidationException::withMessages(['pieces' => "Something is named that is not on record in {$kit->code}. Open the kit again."]);
         }
-    }
-
-    /** @return list<Preparation> */
-    private function prepared(Kit $kit, BuildReport $report): array
-    {
-        $codes = array_map(static fn (array $one): string => $one[1], $report->prepared);
-        $tasks = DB::table('items')->whereIn('code', $codes)->whereNotNull('staging')->get(['code', 'name', 'staging'])->keyBy('code');
-        $pockets = $this->plans->forKit($kit)->pockets;
-        $prepared = [];
-        foreach ($report->prepared as [$pocket, $code, $isDone]) {
-            $item = $tasks->get($code);
-            if ($item !== null && isset($pockets[$pocket])) {
-                $prepared[] = new Preparation($kit->id, $pocket, $pockets[$pocket]->name, $code, $item->name, $item->staging, $isDone);
-            }
-        }
-
-        return $prepared;
     }
 
     /**

@@ -26,7 +26,7 @@ final class Catalogue
     /**
      * @var array<string, object{
      *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-     *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
+     *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null, comes_back: int|string,
      * }> by code
      */
     private array $rows = [];
@@ -51,7 +51,7 @@ final class Catalogue
     /**
      * @return object{
      *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-     *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
+     *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null, comes_back: int|string,
      * }|null
      */
     public function item(string $code): ?object
@@ -89,7 +89,7 @@ final class Catalogue
         /**
          * @var array<string, object{
          *     id: string, code: string, name: string, class: string, count_unit: string, dated: int, sterile: int,
-         *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
+         *     purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null, comes_back: int|string,
          * }> $rows
          */
         $this->rows += $rows;
@@ -134,6 +134,7 @@ final class Catalogue
              * @var object{
              *     id: string, code: string, name: string, class: string, count_unit: string, dated: int,
              *     sterile: int, purpose: string, caution: string|null, told_from: string|null, start_minutes: int|string|null,
+             *     comes_back: int|string,
              * } $item
              */
             $this->rows[$item->code] = $item;

@@ -14,18 +14,19 @@ use stdClass;
  *
  * @phpstan-type HandlingData array{
  *     layer: string|null, start_minutes: int|null, staging: string|null, unwraps: bool, keep_dry: bool, has_latex: bool, bulk_ml: int|null,
+ *     comes_back: bool, trains_again: bool,
  *     told_from: list<array{item: string, by: string}>, names: list<array{name: string, region: string|null}>,
  * }
  */
 final class ItemHandling
 {
     /** Columns of the table of items. */
-    public const COLUMNS = ['layer', 'start_minutes', 'staging', 'unwraps', 'keep_dry', 'has_latex', 'bulk_ml'];
+    public const COLUMNS = ['layer', 'start_minutes', 'staging', 'unwraps', 'keep_dry', 'has_latex', 'bulk_ml', 'comes_back', 'trains_again'];
 
     /** Where nothing is said. */
     public const NONE = [
         'layer' => null, 'start_minutes' => null, 'staging' => null, 'unwraps' => false, 'keep_dry' => false, 'has_latex' => false, 'bulk_ml' => null,
-        'told_from' => [], 'names' => [],
+        'comes_back' => false, 'trains_again' => false, 'told_from' => [], 'names' => [],
     ];
 
     /** @return array<string, list<mixed>> */
@@ -40,6 +41,8 @@ final class ItemHandling
             'handling.keep_dry' => ['boolean:strict'],
             'handling.has_latex' => ['boolean:strict'],
             'handling.bulk_ml' => ['nullable', 'integer:strict', 'between:1,100000'],
+            'handling.comes_back' => ['boolean:strict'],
+            'handling.trains_again' => ['boolean:strict'],
             'handling.told_from' => ['array', 'max:8'],
             'handling.told_from.*.item' => ['required', 'string', 'max:60', 'distinct'],
             'handling.told_from.*.by' => ['required', 'string', 'max:120'],
@@ -73,7 +76,7 @@ final class ItemHandling
             $all[(string) $row->id] = [
                 'layer' => $row->layer, 'start_minutes' => self::figure($row->start_minutes), 'staging' => $row->staging,
                 'unwraps' => (bool) $row->unwraps, 'keep_dry' => (bool) $row->keep_dry, 'has_latex' => (bool) $row->has_latex,
-                'bulk_ml' => self::figure($row->bulk_ml),
+                'bulk_ml' => self::figure($row->bulk_ml), 'comes_back' => (bool) $row->comes_back, 'trains_again' => (bool) $row->trains_again,
                 'told_from' => [], 'names' => [],
             ];
         }

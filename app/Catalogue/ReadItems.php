@@ -218,7 +218,7 @@ final class ReadItems
             array_values($rows->map(static fn (stdClass $row): CarriedResource => new CarriedResource(
                 $row->code === null ? (string) $row->store : "{$row->code} {$row->kit}", $row->code, $row->path,
                 $row->number, $row->expires, $row->good_until,
-                PieceCondition::of($row->condition)->condition->value, PieceCondition::of($row->condition)->openedOn, (int) $row->quantity,
+                PieceCondition::word($row->condition), PieceCondition::openedOn($row->condition), (int) $row->quantity,
             ))->all()),
             (int) ($first->places ?? 0), (int) ($first->in_kits ?? 0), (int) ($first->in_stores ?? 0),
         );
@@ -244,7 +244,8 @@ final class ReadItems
         return [
             (string) ($title->text ?? $item->class), array_values(array_map(strval(...), $found->get('never_for')?->pluck('text')->all() ?? [])),
             new HandlingResource(
-                $item->layer, $item->start_minutes, $item->staging, $item->unwraps, $item->keep_dry, $item->has_latex, $item->bulk_ml, $alike, $names,
+                $item->layer, $item->start_minutes, $item->staging, $item->unwraps, $item->keep_dry, $item->has_latex, $item->bulk_ml,
+                $item->comes_back, $item->trains_again, $alike, $names,
             ),
         ];
     }

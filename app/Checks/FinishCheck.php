@@ -52,6 +52,7 @@ final class FinishCheck
         private readonly Organisation $organisation,
         private readonly CheckNotes $notes,
         private readonly TasksOfKit $tasks,
+        private readonly Shortfalls $shortfalls,
     ) {
     }
 
@@ -142,7 +143,9 @@ final class FinishCheck
             $rows,
         );
         $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
-        if ($since !== []) {
+        if ($since === []) {
+            $this->shortfalls->note($number, $kit, $report, $before, $counted);
+        } else {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
                 ...$homeless, ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
             ], $number);
@@ -180,6 +183,7 @@ final class FinishCheck
                 $since,
                 static fn (OperationSince $one): bool => $one->breaksSeal ||
                     $one->kind === OperationKind::Use ||
+                    $one->kind === OperationKind::HandBack ||
                     $one->kind === OperationKind::FullCheck,
             ) !== [];
         if (! $isPast) {

@@ -10,6 +10,9 @@ use Sarcina\Core\Due\NextCheck;
 /** When a kit's next check is due: by the `due` rule, or at once, for a reason of the application's own. */
 final readonly class Due
 {
+    /** Pieces of it were reported used. */
+    public const REPORT = 'report';
+
     private function __construct(
         public ?Day $day,
         public ?string $kind,
@@ -23,8 +26,9 @@ final readonly class Due
         return new self($next->day, $next->kind?->value, $next->because?->value, $next->overdueDays);
     }
 
-    public static function forDisagreement(Disagreement $disagreement, Day $asOf): self
+    /** At once, since that day, for a reason of the application's own. */
+    public static function since(Day $day, string $because, Day $asOf): self
     {
-        return new self($disagreement->since, 'full', 'disagreement', max(0, $asOf->number - $disagreement->since->number));
+        return new self($day, 'full', $because, max(0, $asOf->number - $day->number));
     }
 }

@@ -28,6 +28,8 @@ final readonly class Judged
      * @param  string|null  $dueIn  the module whose check is due first; null: the kit itself
      * @param  Judgement|null  $best  of those who may use most; null: there is one judgement alone
      * @param  BeingBuilt|null  $beingBuilt  while everything may be out of it: it is not ready, whatever is on record
+     * @param  list<NotStaged>  $notStaged  what lies in it and is not staged, where that is asked for
+     * @param  ReportedUse|null  $reported  what somebody said was used, and nobody has confirmed
      * @param  list<ShiftVerdict>  $shifts  of each shift of its place by itself; the judgement is the worst of them
      */
     public function __construct(
@@ -45,13 +47,15 @@ final readonly class Judged
         private array $shifts = [],
         private ?Judgement $best = null,
         public ?BeingBuilt $beingBuilt = null,
+        public ?ReportedUse $reported = null,
+        public array $notStaged = [],
     ) {
     }
 
     /** @return list<ShiftVerdict> of each shift of its place; none where none are kept */
     public function shifts(): array
     {
-        $lowered = $this->beingBuilt === null ? $this->disagreement?->verdict : BeingBuilt::VERDICT;
+        $lowered = $this->lowered();
 
         return $lowered === null ? $this->shifts : array_map(static fn (ShiftVerdict $one): ShiftVerdict => $one->atBest($lowered), $this->shifts);
     }
@@ -90,11 +94,38 @@ final readonly class Judged
     public function verdict(): Verdict
     {
         $own = $this->judgement->standing();
-        if ($this->beingBuilt !== null) {
-            return BeingBuilt::VERDICT;
+        $lowered = $this->lowered();
+
+        return $lowered !== null && $lowered->isWorseThan($own) ? $lowered : $own;
+    }
+
+    /** The worst that anything beside its contents says of it; null where nothing does. */
+    private function lowered(): ?Verdict
+    {
+        $worst = $this->beingBuilt === null ? null : BeingBuilt::VERDICT;
+        foreach ([$this->disagreement?->verdict, $this->reported?->verdict, $this->notStaged === [] ? null : NotStaged::VERDICT] as $one) {
+            $worst = $one !== null && ($worst === null || $one->isWorseThan($worst)) ? $one : $worst;
         }
 
-        return $this->disagreement !== null && $this->disagreement->verdict->isWorseThan($own) ? $this->disagreement->verdict : $own;
+        return $worst;
+    }
+
+    /** Whether something about it waits for somebody: it is being packed anew, or a report of use is not answered. */
+    public function isOpen(): bool
+    {
+        return $this->beingBuilt !== null || $this->reported !== null;
+    }
+
+    /** Whether nothing but what is not staged keeps it from ready. */
+    public function isLoweredByStaging(): bool
+    {
+        return $this->notStaged !== [] && NotStaged::VERDICT->isWorseThan($this->judgement->standing());
+    }
+
+    /** Whether pieces that were reported used make it worse than the core found it. */
+    public function isLoweredByReport(): bool
+    {
+        return $this->reported !== null && $this->reported->verdict->isWorseThan($this->judgement->standing());
     }
 
     /** Whether two looks that disagree make it worse than the core found it. */
@@ -108,11 +139,21 @@ final readonly class Judged
     {
         $doubt = $this->isLowered() && $this->verdict() === Verdict::NotReady ? Severity::Stop : Severity::Fix;
 
-        return array_values(array_filter([$this->disagreement?->fact($doubt), $this->beingBuilt?->fact()]));
+        return array_values(array_filter([
+            $this->disagreement?->fact($doubt), $this->beingBuilt?->fact(), ...($this->reported?->facts() ?? []),
+            ...array_map(static fn (NotStaged $one): CheckFinding => $one->fact(), $this->notStaged),
+        ]));
     }
 
     public function due(): Due
     {
-        return $this->disagreement === null ? Due::of($this->planned) : Due::forDisagreement($this->disagreement, $this->judgement->assignment->asOf);
+        $asOf = $this->judgement->assignment->asOf;
+        $reported = $this->reported?->since();
+
+        return match (true) {
+            $this->disagreement !== null => Due::since($this->disagreement->since, Disagreement::KIND, $asOf),
+            $reported !== null && $this->planned->day?->isAfter($reported) !== false => Due::since($reported, Due::REPORT, $asOf),
+            default => Due::of($this->planned),
+        };
     }
 }

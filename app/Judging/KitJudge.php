@@ -6,6 +6,7 @@ namespace App\Judging;
 
 use App\Catalogue\Catalogue;
 use App\Kits\Models\Kit;
+use App\People\KitScope;
 use App\People\Scopes;
 use LogicException;
 use Sarcina\Core\Calendar\Day;
@@ -44,6 +45,8 @@ final class KitJudge
         private readonly KitContents $contents,
         private readonly Disagreements $disagreements,
         private readonly OpenBuilds $builds,
+        private readonly OpenReports $reports,
+        private readonly Unstaged $unstaged,
     ) {
     }
 
@@ -119,8 +122,31 @@ final class KitJudge
         return new Judged(
             $kit, $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
             $asChecked ? null : $this->disagreements->worstOf($kit), $dueIn, $grace, $shifts, $best,
-            $this->builds->of($kit, array_values(array_filter(array_map(static fn (PlanPart $part): ?Kit => $part->kit, $parts)))),
+            $this->builds->of($kit, $kits = array_values(array_filter(array_map(static fn (PlanPart $part): ?Kit => $part->kit, $parts)))),
+            $asChecked ? null : $this->reported($itself, $rows, $today, $scope, $kits), $this->unstaged->of($kits),
         );
+    }
+
+    /**
+     * What was reported used and waits, and the standing that the worst of those would see who have the kit, were those pieces gone.
+     *
+     * @param  list<ContentRow>  $rows
+     * @param  list<Kit>  $kits  the kit and its modules
+     */
+    private function reported(PlanPart $itself, array $rows, Day $today, KitScope $scope, array $kits): ?ReportedUse
+    {
+        $reports = $this->reports->of($kits);
+        if ($reports === []) {
+            return null;
+        }
+        $worst = count($reports) >= OpenReports::MOST ? Verdict::NotReady : Verdict::ReadyWithActions;
+        $left = OpenReports::without($rows, $reports);
+        foreach ($scope->each() as $one) {
+            $standing = $this->inScope($itself, $left, $today, $one, false, [])[0]->standing();
+            $worst = $standing->isWorseThan($worst) ? $standing : $worst;
+        }
+
+        return new ReportedUse($reports, $worst);
     }
 
     /**

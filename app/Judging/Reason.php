@@ -7,7 +7,7 @@ namespace App\Judging;
 /** One reason of a verdict in words, what to do about it, and where it is. */
 final readonly class Reason
 {
-    /** @param  string  $job  restock, check, build or none: what mends it */
+    /** @param  string  $job  restock, check, build, report or none: what mends it */
     public function __construct(
         public string $kind,
         public string $severity,

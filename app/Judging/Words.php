@@ -32,11 +32,9 @@ final class Words
         $count = static fn (Severity $severity): int => count(
             array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity),
         );
-        if ($judged->beingBuilt !== null) {
-            return 'Not ready. Do not use this kit: it is being packed anew.';
-        }
-        if ($judged->isLowered()) {
-            return self::word($judged->verdict()).'. Two looks at this kit disagree: do a full check.';
+        $lowered = Overlay::sentence($judged);
+        if ($lowered !== null) {
+            return $lowered;
         }
         $next = self::date((string) $judged->judgement->assignment->policy->nextCheck);
         $unmet = count(array_filter(
@@ -75,10 +73,7 @@ final class Words
     {
         $reasons = array_map(fn (Advised $advised): Reason => $this->reason($judged, $advised), (new Advice($judged->judgement))->findings());
         foreach ($judged->overlays() as $fact) {
-            [$todo, $job] = $fact->kind === BeingBuilt::KIND
-                ? ['Go on packing it, or end that.', 'build']
-                : ['Do a full check: what is counted then settles it.', 'check'];
-            array_unshift($reasons, new Reason($fact->kind, $fact->severity, self::found($fact), $todo, $job, null, null, null, null));
+            array_unshift($reasons, Overlay::reason($fact));
         }
         usort($reasons, static fn (Reason $one, Reason $other): int => $one->order() <=> $other->order());
 
@@ -105,6 +100,7 @@ final class Words
             'season' => 'the season begins',
             'interval' => 'its check interval ends then',
             'event' => 'it goes out to an event',
+            Due::REPORT => 'pieces of it were reported used',
             default => 'two looks at it disagree',
         };
     }
@@ -170,8 +166,9 @@ final class Words
     /** What was found, in words. */
     public static function found(CheckFinding $fact): string
     {
-        if ($fact->kind === Disagreement::KIND || $fact->kind === BeingBuilt::KIND) {
-            return $fact->kind === BeingBuilt::KIND ? BeingBuilt::say($fact) : Disagreement::say($fact);
+        $lowers = Overlay::say($fact);
+        if ($lowers !== null) {
+            return $lowers;
         }
         $what = $fact->lotNumber === null ? (string) $fact->subject : "{$fact->subject} (lot {$fact->lotNumber})";
         $until = $fact->goodUntil === null ? '' : self::date($fact->goodUntil);

@@ -38,7 +38,7 @@ final class WriteState
             'due_kind' => $due->kind,
             'due_because' => $due->because,
             'overdue_from' => $due->day === null ? null : (string) Urgency::overdueFrom($due->day, $grace),
-            'band' => Urgency::band($judged->verdict(), $due->day, $wantsRestock || $judged->beingBuilt !== null, $today)->value,
+            'band' => Urgency::band($judged->verdict(), $due->day, $wantsRestock || $judged->isOpen(), $today)->value,
             'wants_restock' => $wantsRestock,
             'judged_for' => $asOf,
             'holds_through' => $this->holdsThrough($judged, $today),

@@ -30,8 +30,8 @@ final class ReadHistory
 
     /** What can be asked for alone. */
     public const ONLY = [
-        'checks' => ['full_check', 'quick_check'],
-        'contents' => ['restock', 'use', 'equip', 'build', 'move', 'transfer', 'dispose', 'module_in', 'module_out'],
+        'checks' => ['full_check', 'quick_check', 'hand_back'],
+        'contents' => ['restock', 'use', 'hand_back', 'equip', 'build', 'prepare', 'move', 'transfer', 'dispose', 'module_in', 'module_out'],
         'seals' => ['seal_set', 'seal_broken'],
         'changes' => ['change', 'retire'],
     ];

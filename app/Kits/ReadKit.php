@@ -32,6 +32,7 @@ use App\Kits\Http\PocketResource;
 use App\Kits\Http\SealResource;
 use App\Kits\Models\Kit;
 use App\Ledger\Head;
+use App\Ledger\KitHistory;
 use App\Ledger\PieceCondition;
 use App\Lists\Http\ListRef;
 use Illuminate\Support\Facades\DB;
@@ -97,7 +98,7 @@ final class ReadKit
     {
         $build = $kit->build_id === null ? null : Build::query()->with(['begunBy', 'leftBy', 'takenBy'])->find($kit->build_id);
 
-        $instant = static fn (?string $at): ?string => $at === null ? null : str_replace(' ', 'T', $at).'Z';
+        $instant = static fn (?string $at): ?string => $at === null ? null : KitHistory::said($at);
 
         return $build === null ? null : new OpenBuild(
             $build->id, $build->begunBy->name, (string) $instant($build->begun_at), $build->leftBy?->name, $instant($build->left_at),
@@ -261,6 +262,7 @@ final class ReadKit
                 $judgedRow->isInUse(),
                 isset($item->start_minutes) ? (int) $item->start_minutes : null,
                 $item?->class,
+                (bool) ($item->comes_back ?? false),
             );
         }
 

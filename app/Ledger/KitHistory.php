@@ -18,6 +18,12 @@ final class KitHistory
         return $at->copy()->utc()->format('Y-m-d H:i:s');
     }
 
+    /** Such an instant as the page is told it: "2026-11-29T05:00:00Z". */
+    public static function said(string $instant): string
+    {
+        return str_replace(' ', 'T', $instant).'Z';
+    }
+
     /**
      * The earlier events of those kits for which the operation was not done last: their facts are worked out anew.
      *

@@ -29,6 +29,13 @@ enum OperationKind: string
     case ConfirmEdition = 'confirm_edition';
     case Restore = 'restore';
     case Build = 'build';
+    case HandBack = 'hand_back';
+    case SetApart = 'set_apart';
+    case Release = 'release';
+    case Lend = 'lend';
+    case Borrow = 'borrow';
+    case Repack = 'repack';
+    case Prepare = 'prepare';
 
     public function kind(): Kind
     {
@@ -53,6 +60,13 @@ enum OperationKind: string
             self::ConfirmEdition => new Kinds\ConfirmEdition,
             self::Restore => new Kinds\Restore,
             self::Build => new Kinds\Build,
+            self::HandBack => new Kinds\HandBack,
+            self::SetApart => new Kinds\SetApart,
+            self::Release => new Kinds\Release,
+            self::Lend => new Kinds\Lend,
+            self::Borrow => new Kinds\Borrow,
+            self::Repack => new Kinds\Repack,
+            self::Prepare => new Kinds\Prepare,
         };
     }
 

@@ -20,6 +20,7 @@ enum Part: string
     case Receipts = 'receipts';
     case Preparations = 'preparations';
     case Weighings = 'weighings';
+    case LoanTerms = 'loan_terms';
 
     /** The columns of the operation itself that its hash covers, in order. */
     public const OPERATION = [
@@ -56,6 +57,7 @@ enum Part: string
             self::Receipts => ['lot_id', 'packs', 'price', 'currency', 'supplier', 'delivery_note'],
             self::Preparations => ['kit_id', 'pocket_id', 'pocket', 'item_code', 'item_name', 'task', 'is_done'],
             self::Weighings => ['kit_id', 'computed_g', 'weighed_g', 'because'],
+            self::LoanTerms => ['loan_id', 'partner', 'due_on'],
             self::Attestations => ['subject', 'subject_id', 'title', 'digest'],
         }];
     }
@@ -63,7 +65,7 @@ enum Part: string
     /** Came later: covered only where there is something of it, so that what was recorded before reads as it did. */
     public function isLater(): bool
     {
-        return in_array($this, [self::Receipts, self::Preparations, self::Weighings], true);
+        return in_array($this, [self::Receipts, self::Preparations, self::Weighings, self::LoanTerms], true);
     }
 
     /** @return list<string> the tables of the record that were made with it: their triggers came in one migration */

@@ -13,6 +13,9 @@ final readonly class WhenDone
     /** A clock that was not compared for so long may be wrong by more than matters. */
     private const SURE_HOURS = 12;
 
+    /** The same of an operation on record, for a query. */
+    public const IS_SURE = 'ABS(TIMESTAMPDIFF(SECOND, operations.clock_checked_at, operations.done_at)) <= 3600 * '.self::SURE_HOURS;
+
     public function __construct(
         public CarbonImmutable $begunAt,
         public CarbonImmutable $doneAt,

@@ -6,6 +6,7 @@ namespace App\Lists;
 
 use App\Judging\JudgingVersion;
 use App\Ledger\Head;
+use App\Ledger\KitHistory;
 use App\Lists\Http\EditionPreviewResource;
 use App\Lists\Http\KitEffect;
 use App\Lists\Http\VerdictChange;
@@ -35,7 +36,7 @@ final class ReadEditionPreview
             $preview->state,
             $preview->kits,
             $preview->done,
-            str_replace(' ', 'T', $preview->made_at).'Z',
+            KitHistory::said($preview->made_at),
             $preview->day,
             $this->version->now() > $preview->version || Head::read()->number > $preview->operation,
             array_values($counts->map(static fn (stdClass $one): VerdictChange => new VerdictChange($one->now, $one->then, (int) $one->kits))->all()),

@@ -62,6 +62,8 @@ final class AppServiceProvider extends ServiceProvider
         Queue::looping(static fn () => $workers->isAlive());
         // A policy stands in its area, beside the models' folder.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => str_replace('\\Models\\', '\\', $model).'Policy');
+        RateLimiter::for('reports', fn (Request $request): Limit => Limit::perHour(20)->by('reports|'.$request->ip()));
+        RateLimiter::for('reports-read', fn (Request $request): Limit => Limit::perHour(120)->by('reports-read|'.$request->ip()));
         RateLimiter::for('sign-in', fn (Request $request): array => [
             Limit::perMinute(config()->integer('auth.tries_per_minute'))->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()),
             Limit::perMinute(60)->by((string) $request->ip()),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Catalogue\Catalogue;
 use App\Judging\Judged;
@@ -19,7 +20,9 @@ use App\Stock\Http\StoreRef;
 use App\Stock\Http\TakeResource;
 use App\Stock\Models\Store;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Packing\Wrappers;
 
 /** A planned restock as the page shows it: each step with its number, and which steps are done before it. */
 final class DescribeRestock
@@ -27,7 +30,7 @@ final class DescribeRestock
     /** More than that in one store are never looked through by hand. */
     private const SHELF = 400;
 
-    public function __construct(private readonly Catalogue $catalogue)
+    public function __construct(private readonly Catalogue $catalogue, private readonly Organisation $organisation)
     {
     }
 
@@ -35,11 +38,12 @@ final class DescribeRestock
     public function __invoke(Judged $judged, RestockPlan $plan, Store $store, Collection $stores, BaseResource $base, User $by): RestockResource
     {
         [$out, $in] = [[], []];
+        $tasks = $this->tasks($judged, array_map(static fn (PlannedIn $row): string => $row->item, $plan->in()));
         foreach ($plan->steps as $at => $step) {
             if ($step instanceof PlannedOut) {
                 $out[] = $this->take($at + 1, $step, self::before($plan->steps, $at, $step));
             } else {
-                $in[] = $this->put($at + 1, $step);
+                $in[] = $this->put($at + 1, $step, $tasks[$step->item] ?? null);
             }
         }
 
@@ -94,13 +98,28 @@ final class DescribeRestock
         );
     }
 
-    private function put(int $step, PlannedIn $row): PutResource
+    /**
+     * @param  list<string>  $codes
+     * @return array<string, string> what is done to items before they go in, by code; none where the organisation does not ask for it
+     */
+    private function tasks(Judged $judged, array $codes): array
+    {
+        if (! $this->organisation->asks_staging || $codes === []) {
+            return [];
+        }
+        $staysOn = $judged->kit->edition->wrappers === Wrappers::On;
+
+        return DB::table('items')->whereIn('code', $codes)->whereNotNull('staging')
+            ->when($staysOn, static fn ($items) => $items->where('unwraps', false))->pluck('staging', 'code')->all();
+    }
+
+    private function put(int $step, PlannedIn $row, ?string $task): PutResource
     {
         return new PutResource(
             $step, $row->line, $row->need, $row->pocketId, $row->item, $this->catalogue->name($row->item),
             $this->catalogue->item($row->item)?->caution,
             $row->lotId, $row->lot, $row->expires, self::goodUntil($row->expires), $row->quantity, $row->shortDated, $row->standsIn,
-            $row->accepts, $this->catalogue->item($row->item)?->class,
+            $row->accepts, $this->catalogue->item($row->item)?->class, $task,
         );
     }
 
@@ -109,7 +128,9 @@ final class DescribeRestock
     {
         $today = $judged->atBest()->assignment->asOf;
         $accepted = array_fill_keys(array_merge(...array_map(static fn (PlannedIn $row): array => $row->accepts, $plan->in())), true);
-        $this->catalogue->items(array_values(array_unique(array_map(static fn (OnShelf $row): string => $row->lot->item, $plan->shelf))));
+        $codes = array_values(array_unique(array_map(static fn (OnShelf $row): string => $row->lot->item, $plan->shelf)));
+        $this->catalogue->items($codes);
+        $tasks = $this->tasks($judged, $codes);
         $lots = [];
         foreach ($plan->shelf as $row) {
             $lot = $row->lot;
@@ -118,6 +139,7 @@ final class DescribeRestock
                 $lots[] = new ShelfLot(
                     $lot->item, $this->catalogue->name($lot->item), $this->catalogue->item($lot->item)?->caution, $row->lotId, $lot->lot,
                     $lot->expires?->text, self::goodUntil($lot->expires?->text), $lot->quantity, $this->catalogue->item($lot->item)?->class,
+                    $tasks[$lot->item] ?? null,
                 );
             }
         }

@@ -8,13 +8,13 @@ use App\Catalogue\Catalogue;
 use App\Judging\Judged;
 use App\Lists\ListLoader;
 use App\Stock\Models\Store;
-use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Advice\HeldBack;
 use Sarcina\Core\Advice\Leaving;
 use Sarcina\Core\Advice\Renewal;
 use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Lists\Rank;
 use Sarcina\Core\Pick\Need;
 use Sarcina\Core\Pick\PickList;
 use Sarcina\Core\Pick\StoredLot;
@@ -29,21 +29,38 @@ final class PlanRestock
         private readonly Catalogue $catalogue,
         private readonly OrderRestock $order,
         private readonly ListLoader $lists,
+        private readonly GoodStock $stock,
     ) {
     }
 
-    /** @param  array<string, int>  $promised  pieces of lots that other kits are to have from the store */
-    public function __invoke(Judged $judged, Store $store, array $promised = []): RestockPlan
+    public function __invoke(Judged $judged, Store $store): RestockPlan
+    {
+        $stock = $this->stock->of($store, $judged->kit->id);
+        [$puts, $missing] = $this->choose($judged, $stock, [], null, []);
+
+        return $this->complete($judged, $stock, $puts, $missing);
+    }
+
+    /**
+     * What is picked for those of its needs that are of one rank; of a companion that no line names, as of a required line.
+     *
+     * @param  list<OnShelf>  $stock  of the store
+     * @param  array<string, int>  $promised  pieces of lots that are picked already, for this kit or for others
+     * @param  Rank|null  $only  null: of any
+     * @param  list<PlannedIn>  $puts  that were picked for it before
+     * @return array{list<PlannedIn>, list<Lacking>} those and what is picked now, and what the store does not have
+     */
+    public function choose(Judged $judged, array $stock, array $promised, ?Rank $only, array $puts): array
     {
         $advice = $judged->advice();
-        $stock = $this->stock($store);
-        $puts = [];
         [$absent, $missing] = self::absent($judged);
+        $missing = $only === null || $only === Rank::Critical ? $missing : [];
         $left = array_map(static fn (OnShelf $row): int => max(0, $row->lot->quantity - ($promised[$row->lotId] ?? 0)), $stock);
         $wanted = $advice->wanted();
         $firsts = array_map(fn (Wanted $want): ?string => $this->first($judged, $want), $wanted);
         foreach ($wanted as $at => $want) {
-            if ($want->line !== null && isset($absent[$want->line->id])) {
+            $isOther = $only !== null && $only !== ($want->line->rank ?? Rank::Required);
+            if ($isOther || $want->line !== null && isset($absent[$want->line->id])) {
                 continue;
             }
             $pieces = $want->pieces;
@@ -63,9 +80,21 @@ final class PlanRestock
             }
         }
 
+        return [$puts, $missing];
+    }
+
+    /**
+     * What is done with what was picked, in the order in which the kit is never worse than it was.
+     *
+     * @param  list<OnShelf>  $stock
+     * @param  list<PlannedIn>  $puts
+     * @param  list<Lacking>  $missing
+     */
+    public function complete(Judged $judged, array $stock, array $puts, array $missing): RestockPlan
+    {
         [$puts, $notAdvised] = self::worthwhile($judged, $puts);
 
-        return ($this->order)($judged, $puts, self::takeOut($judged, $advice), $notAdvised, $missing)->from($stock);
+        return ($this->order)($judged, $puts, self::takeOut($judged, $judged->advice()), $notAdvised, $missing)->from($stock);
     }
 
     /**
@@ -252,19 +281,5 @@ final class PlanRestock
                 $held->condition, $leaving->pieces, $leaving->because, $leaving->toStore,
             );
         }, [...$advice->leaving(), ...$advice->surplus()]);
-    }
-
-    /** @return list<OnShelf> good pieces in the store, in the order they came */
-    private function stock(Store $store): array
-    {
-        $held = DB::table('holdings')
-            ->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')
-            ->where('holdings.store_id', $store->id)->where('holdings.condition', 'good')
-            ->orderBy('holdings.id')->get(['holdings.lot_id', 'holdings.quantity', 'lots.number', 'lots.expires', 'items.code']);
-
-        return array_values($held->map(static fn (object $row): OnShelf => new OnShelf(
-            $row->lot_id,
-            new StoredLot($row->code, $row->number, $row->expires === null ? null : PrintedDate::of($row->expires), (int) $row->quantity),
-        ))->all());
     }
 }

@@ -22,10 +22,11 @@ final class ReadLevels
             ->groupBy('items.id', 'items.code', 'items.name', 'store_levels.least', 'store_levels.target')
             ->orderBy('items.name')
             ->selectRaw('items.code, items.name, store_levels.least, store_levels.target, '.
+                '(SELECT MIN(item_packs.pieces) FROM item_packs WHERE item_packs.item_id = items.id AND item_packs.pieces > 1) AS pack, '.
                 'COALESCE(SUM(CASE WHEN lots.good_until IS NULL OR lots.good_until >= ? THEN holdings.quantity END), 0) AS there', [$today])
             ->get();
         $levels = array_values($rows->map(static fn (stdClass $row): StoreLevel => new StoreLevel(
-            $row->code, $row->name, (int) $row->least, (int) $row->target, (int) $row->there,
+            $row->code, $row->name, (int) $row->least, (int) $row->target, (int) $row->there, $row->pack === null ? null : (int) $row->pack,
         ))->all());
         usort($levels, static fn (StoreLevel $one, StoreLevel $other): int => ($one->there >= $one->least) <=> ($other->there >= $other->least));
 

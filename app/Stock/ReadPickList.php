@@ -15,12 +15,12 @@ use App\Stock\Http\PickList;
 use App\Stock\Models\Store;
 use Sarcina\Core\Calendar\PrintedDate;
 
-/** One list to take to the store for several kits, each planned on what those before it leave. */
+/** One list to take to the store for several kits, with what is most needed picked first. */
 final class ReadPickList
 {
     public function __construct(
         private readonly KitJudge $judge,
-        private readonly PlanRestock $plan,
+        private readonly SharedPicks $shared,
         private readonly Catalogue $catalogue,
     ) {
     }
@@ -28,12 +28,22 @@ final class ReadPickList
     /** @param  list<Kit>  $kits  in the order in which they are walked to */
     public function __invoke(array $kits, Store $store, string $today): PickList
     {
-        $promised = [];
-        $rows = [];
-        $read = [];
-        foreach ($kits as $kit) {
-            $judged = $this->judge->judge($kit, $today);
-            $plan = ($this->plan)($judged, $store, $promised);
+        $judged = array_map(fn (Kit $kit): Judged => $this->judge->judge($kit, $today), $kits);
+        $plans = $this->shared->among($judged, $store);
+
+        return $this->described($kits, $judged, $plans, $store);
+    }
+
+    /**
+     * @param  list<Kit>  $kits
+     * @param  list<Judged>  $all
+     * @param  list<RestockPlan>  $plans
+     */
+    public function described(array $kits, array $all, array $plans, Store $store): PickList
+    {
+        $promised = $rows = $read = [];
+        foreach ($kits as $at => $kit) {
+            [$judged, $plan] = [$all[$at], $plans[$at]];
             foreach ($plan->in() as $row) {
                 $promised[$row->lotId] = ($promised[$row->lotId] ?? 0) + $row->quantity;
                 $rows[$row->lotId] = $row;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Stock;
 
 use App\Judging\Words;
+use App\Ledger\KitHistory;
 use App\Ledger\OperationKind;
 use App\Stock\Http\StoreEntry;
 use App\Stock\Http\StoreHistory;
@@ -41,7 +42,7 @@ final class ReadStoreHistory
 
         return new StoreHistory(array_values($operations->map(static fn (stdClass $row): StoreEntry => new StoreEntry(
             (int) $row->number, OperationKind::from($row->kind)->kind()->title(), $row->user_name ?? 'the system',
-            str_replace(' ', 'T', $row->done_at).'Z',
+            KitHistory::said($row->done_at),
             self::note($row->note, $receipts->get($row->number)?->first()),
             self::say($movements->get($row->number) ?? collect(), $store->id),
         ))->all()));
@@ -67,6 +68,11 @@ final class ReadStoreHistory
             $isIn = $row->to_store_id === $storeId;
             $other = $isIn ? ($row->from_kit ?? $row->from_store) : ($row->to_kit ?? $row->to_store);
             $way = match (true) {
+                $row->reason === 'quarantined' => 'set apart',
+                $row->reason === 'released' => 'put back into stock',
+                $row->reason === 'repacked' => $isIn ? 'into another container' : 'out of the pack',
+                $row->reason === 'lent' => $isIn ? 'came back' : 'lent',
+                $row->reason === 'borrowed' => $isIn ? 'borrowed' : 'given back',
                 $other !== null => ($isIn ? 'from ' : 'to ').$other,
                 $row->reason === 'counted' => $isIn ? 'more than recorded' : 'fewer than recorded',
                 $row->reason === 'discarded' => 'disposed of',

@@ -99,10 +99,9 @@ final class ReadStores
 
     private static function row(stdClass $row): StoreRow
     {
-        $is = PieceCondition::of($row->condition);
-
         return new StoreRow(
-            $row->code, $row->name, $row->number, $row->expires, $row->good_until, $is->condition->value, $is->openedOn, (int) $row->quantity,
+            $row->code, $row->name, $row->number, $row->expires, $row->good_until, PieceCondition::word($row->condition),
+            PieceCondition::openedOn($row->condition), (int) $row->quantity,
         );
     }
 }

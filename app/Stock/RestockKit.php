@@ -20,10 +20,13 @@ use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
+use App\Rounds\KeepRounds;
+use App\Staging\KeepStaging;
 use App\Stock\Models\Store;
 use App\Support\Transaction;
 use App\Tasks\TaskKind;
 use App\Tasks\TasksOfKit;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /**
@@ -43,6 +46,7 @@ final class RestockKit
         private readonly TasksOfKit $tasks,
         private readonly StaysInKit $stays,
         private readonly NotFoundInStore $notFound,
+        private readonly KeepStaging $staging,
     ) {
     }
 
@@ -89,6 +93,8 @@ final class RestockKit
         foreach ($kit->modulesAt($report->pockets()) as $module) {
             array_push($seals, ...$this->seal->opened($module, $report->when, $report->sealReason, null));
         }
+        $prepared = $this->staging->parts($kit, $this->said($report));
+        $this->staging->follow($whole->whole(), $prepared);
         $operation = new Operation(
             $report->id,
             OperationKind::Restock,
@@ -101,7 +107,7 @@ final class RestockKit
             [$kit, ...$whole->besides($kit)],
             [$store],
             $movements,
-            $seals,
+            [...$seals, ...$prepared],
             clockCheckedAt: $report->when->clockCheckedAt,
         );
         try {
@@ -119,8 +125,23 @@ final class RestockKit
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the list again.']);
         }
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
+        if ($report->roundId !== null) {
+            KeepRounds::done($report->roundId, $kit->id, $number, $by, $report->when->receivedAt);
+        }
 
         return Recorded::under($number, $report->id);
+    }
+
+    /** @return list<array{string, string, bool}> pocket, item, and whether it was staged, of what somebody said that of */
+    private function said(RestockReport $report): array
+    {
+        $rows = array_filter($report->in, static fn (PutIn $row): bool => $row->isStaged !== null);
+        $codes = $rows === [] ? [] : DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')
+            ->whereIn('lots.id', array_map(static fn (PutIn $row): string => strtolower($row->lotId), $rows))->pluck('items.code', 'lots.id')->all();
+
+        return array_values(array_map(static fn (PutIn $row): array => [
+            $row->pocketId, (string) $codes[strtolower($row->lotId)], (bool) $row->isStaged,
+        ], $rows));
     }
 
     private static function field(RestockReport $report, PiecesAreNotThere $short): string

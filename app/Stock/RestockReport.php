@@ -16,6 +16,7 @@ final readonly class RestockReport
      * @param  list<TakenOut>  $out
      * @param  list<PutIn>  $in
      * @param  list<string>  $notFound  lots that the record has in the store, and of which nothing was found there
+     * @param  string|null  $roundId  the round on which it was done
      * @param  string|null  $body  as it was sent, to keep where nothing of it can be recorded
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class RestockReport
         public ?string $sealSet = null,
         public ?string $body = null,
         public array $notFound = [],
+        public ?string $roundId = null,
     ) {
     }
 
@@ -47,6 +49,7 @@ final readonly class RestockReport
             $this->sealSet,
             $this->body,
             $this->notFound,
+            $this->roundId,
         );
     }
 

@@ -14,6 +14,8 @@ final readonly class StoreReport
      * @param  string  $id  a ULID made by the page, so that it counts once
      * @param  list<ShelfRow>  $rows
      * @param  string|null  $toStoreId  where pieces are moved to
+     * @param  string|null  $partner  the team or organisation that pieces are lent to or borrowed from
+     * @param  string|null  $dueOn  until when
      * @param  string|null  $reason  why pieces are disposed of, or why a count differs from the record
      */
     public function __construct(
@@ -27,6 +29,8 @@ final readonly class StoreReport
         public ?string $reason = null,
         public ?string $supplier = null,
         public ?string $deliveryNote = null,
+        public ?string $partner = null,
+        public ?string $dueOn = null,
     ) {
     }
 }

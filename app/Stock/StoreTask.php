@@ -13,6 +13,11 @@ enum StoreTask: string
     case Count = 'count';
     case Dispose = 'dispose';
     case Move = 'move';
+    case SetApart = 'set_apart';
+    case Release = 'release';
+    case Lend = 'lend';
+    case Borrow = 'borrow';
+    case Repack = 'repack';
 
     public function kind(): OperationKind
     {
@@ -21,6 +26,22 @@ enum StoreTask: string
             self::Count => OperationKind::Count,
             self::Dispose => OperationKind::Dispose,
             self::Move => OperationKind::Transfer,
+            self::SetApart => OperationKind::SetApart,
+            self::Release => OperationKind::Release,
+            self::Lend => OperationKind::Lend,
+            self::Borrow => OperationKind::Borrow,
+            self::Repack => OperationKind::Repack,
         };
+    }
+
+    /** Pieces come in that are looked at as goods: with a date where every pack has one, and not past it. */
+    public function comesIn(): bool
+    {
+        return $this === self::Receive || $this === self::Borrow;
+    }
+
+    public function isLoan(): bool
+    {
+        return $this === self::Lend || $this === self::Borrow;
     }
 }

@@ -6,6 +6,7 @@ namespace App\Stock;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Catalogue\Prices;
 use App\Checks\CountedRow;
 use App\Judging\ContentRow;
 use App\Ledger\Head;
@@ -14,9 +15,11 @@ use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationIdIsTaken;
+use App\Ledger\Parts\PartRow;
 use App\Ledger\Parts\Receipt;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
+use App\Loans\KeepLoans;
 use App\Stock\Models\Store;
 use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
@@ -32,6 +35,9 @@ final class WorkAtStore
         private readonly MovedSince $moved,
         private readonly GoodsInward $goods,
         private readonly Organisation $organisation,
+        private readonly Prices $prices,
+        private readonly SetApart $apart,
+        private readonly KeepLoans $loans,
     ) {
     }
 
@@ -54,10 +60,10 @@ final class WorkAtStore
                 }
             }
             $this->record->refuseAhead($report->base, Head::read());
-            if ($report->task === StoreTask::Receive) {
-                $this->goods->refuse($report->rows, $this->organisation->today());
+            $isNew = $report->task->comesIn();
+            if ($isNew) {
+                $this->goods->refuse($report->rows, $this->organisation->today(), $this->prices, $this->organisation->currency);
             }
-            $isNew = $report->task === StoreTask::Receive;
             $rows = $this->lots->resolve(array_map(
                 static fn (ShelfRow $row): CountedRow => $isNew ? $row->row->asNewLot() : $row->row,
                 $report->rows,
@@ -68,8 +74,14 @@ final class WorkAtStore
                 StoreTask::Count => $this->counted($report, $rows),
                 StoreTask::Dispose => $this->gone($report, $rows, null, 'discarded'),
                 StoreTask::Move => $this->gone($report, $rows, $report->toStoreId, 'transferred'),
+                StoreTask::SetApart, StoreTask::Release, StoreTask::Repack => $this->apart->movements($report, $rows),
+                StoreTask::Lend => $this->gone($report, $rows, null, 'lent'),
+                StoreTask::Borrow => $this->received($report, $rows, 'borrowed'),
             };
             $parts = $report->task === StoreTask::Receive ? $this->receipts($report, $rows) : [];
+            if ($report->task->isLoan()) {
+                $parts = [$this->loans->make($report, $rows, $by, $this->organisation->today())];
+            }
 
             return $this->write($report, $by, $stores, $movements, $parts);
         });
@@ -111,10 +123,10 @@ final class WorkAtStore
      * @param  list<ContentRow>  $rows
      * @return list<LotMovement>
      */
-    private function received(StoreReport $report, array $rows): array
+    private function received(StoreReport $report, array $rows, string $why = 'received'): array
     {
         return array_map(static fn (ContentRow $row): LotMovement => new LotMovement(
-            (string) $row->lotId, $row->quantity, null, Location::store($report->storeId, $row->condition), 'received',
+            (string) $row->lotId, $row->quantity, null, Location::store($report->storeId, $row->condition), $why,
         ), $rows);
     }
 
@@ -184,7 +196,7 @@ final class WorkAtStore
     /**
      * @param  list<Store>  $stores
      * @param  list<LotMovement>  $movements
-     * @param  list<Receipt>  $parts
+     * @param  list<PartRow>  $parts
      */
     private function write(StoreReport $report, User $by, array $stores, array $movements, array $parts): int
     {

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Today;
 
 use App\Judging\BeingBuilt;
+use App\Judging\Due;
 use App\Judging\KitStates;
+use App\Judging\ReportedUse;
 use App\Judging\ShiftVerdict;
 use App\Judging\StateCounts;
 use App\Judging\Words;
@@ -141,7 +143,8 @@ final class ReadToday
         $isDue = $row->due_on !== null && $row->due_on <= $today;
         // What is missing is restocked first; but a kit that is due is counted before anything is put in.
         $job = match (true) {
-            $isPresent && self::isBeingBuilt($findings->get($row->kit_id)) => 'build',
+            $isPresent && self::has(BeingBuilt::KIND, $findings->get($row->kit_id)) => 'build',
+            $isPresent && self::has(ReportedUse::KIND, $findings->get($row->kit_id)) => 'report',
             $isDue || ! $row->wants_restock => 'check',
             default => 'restock',
         };
@@ -155,9 +158,9 @@ final class ReadToday
     }
 
     /** @param  Collection<int, stdClass>|null  $findings */
-    private static function isBeingBuilt(?Collection $findings): bool
+    private static function has(string $kind, ?Collection $findings): bool
     {
-        return $findings?->contains('kind', BeingBuilt::KIND) ?? false;
+        return $findings?->contains('kind', $kind) ?? false;
     }
 
     private static function dueText(stdClass $row, int $overdue, string $today): string
@@ -170,6 +173,7 @@ final class ReadToday
             'first' => ': it was never checked',
             'expiry' => ': something in it expires',
             'disagreement' => ': two looks at it disagree',
+            Due::REPORT => ': pieces of it were reported used',
             default => '',
         };
 

@@ -6,28 +6,27 @@ namespace App\Uses;
 
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
-use App\Catalogue\Catalogue;
 use App\Checks\Arrivals;
 use App\Checks\KeepUnsettled;
 use App\Checks\Recorded;
 use App\Checks\UnsettledRow;
-use App\Judging\KitPlans;
 use App\Judging\KitStates;
 use App\Kits\KitSeal;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
+use App\Kits\PocketFor;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
-use App\Ledger\OperationKind;
 use App\Ledger\PieceCondition;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
+use App\Reports\KeepReports;
 use App\Stock\AsFarAsThere;
+use App\Stock\Models\Store;
+use App\Stock\NearestStore;
 use App\Support\Transaction;
-use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
-use Sarcina\Core\Due\Seal;
 
 /**
  * Records what was used from a kit, and judges it again at once. Sent twice, it counts once; what arrives late is recorded as far as the
@@ -41,10 +40,11 @@ final class RecordUse
         private readonly AsFarAsThere $asFarAsThere,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
-        private readonly KitPlans $plans,
-        private readonly Catalogue $catalogue,
+        private readonly PocketFor $pocketFor,
         private readonly KeepUnsettled $unsettled,
         private readonly Organisation $organisation,
+        private readonly KeepReports $reports,
+        private readonly NearestStore $nearest,
     ) {
     }
 
@@ -57,13 +57,13 @@ final class RecordUse
             $held = array_combine($ids, array_map(LockWhole::around(...), $ids));
             [$whole, $kit] = $held[$report->kitId];
             self::refuseWithin($whole, array_diff_key($held, [$report->kitId => 0]));
-            $before = $this->arrivals->before($report->id, OperationKind::Use, $by, $kit);
+            $before = $this->arrivals->before($report->id, $report->kind(), $by, $kit);
             if ($before !== null) {
                 return $before;
             }
             $arrival = $this->arrivals->of($kit, $report->base, $report->when);
             if ($arrival->isAfterRetirement) {
-                return $this->arrivals->keepRetired($report->id, OperationKind::Use, $kit, $by, $report->when, $report->body);
+                return $this->arrivals->keepRetired($report->id, $report->kind(), $kit, $by, $report->when, $report->body);
             }
             $opened = [$kit, ...$kit->modulesAt($report->pockets())];
             $arrival->refuseUnexplained($opened, $report->sealReason, 'Taking something out');
@@ -73,8 +73,8 @@ final class RecordUse
             }
             $movements = $this->movements($kit, $report, array_map(static fn (array $pair): Kit => $pair[1], $held));
             [$possible, $rest] = $arrival->isLate ? ($this->asFarAsThere)($movements, true) : [$movements, []];
-            if ($possible === []) {
-                return $this->arrivals->keep($report->id, OperationKind::Use, $kit, $by, $report->when, $rest, $report->body);
+            if ($possible === [] && $movements !== []) {
+                return $this->arrivals->keep($report->id, $report->kind(), $kit, $by, $report->when, $rest, $report->body);
             }
 
             return $this->write($held, $report, $by, $possible, $rest, $opened);
@@ -121,11 +121,14 @@ final class RecordUse
             }
         }
         $operation = (new Operation(
-            $report->id, OperationKind::Use, $by, $when->begunAt, $when->doneAt, $when->receivedAt, $this->organisation->dayOf($when->doneAt),
-            $report->base, array_values($kits), [], $movements, $seals, clockCheckedAt: $when->clockCheckedAt,
-        ))->saying(null, $report->note);
+            $report->id, $report->kind(), $by, $when->begunAt, $when->doneAt, $when->receivedAt, $this->organisation->dayOf($when->doneAt),
+            $report->base, array_values($kits), self::stores($movements), $movements, $seals, clockCheckedAt: $when->clockCheckedAt,
+        ))->saying($report->handedBackBy, $report->note);
         $day = $this->organisation->dayOf($when->receivedAt);
         try {
+            if ($report->reportId !== null) {
+                $this->reports->confirm($report->reportId, $kit, $by, $when->receivedAt);
+            }
             $number = $this->record->write($operation, $wholes === [] ? null : function () use ($wholes, $day): void {
                 foreach ($wholes as $whole) {
                     $this->states->renew($whole, $day);
@@ -134,9 +137,23 @@ final class RecordUse
         } catch (PiecesAreNotThere $short) {
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the kit again.']);
         }
-        $this->unsettled->keep($report->id, OperationKind::Use, $kit, $by, $when, $rest, $number);
+        $this->unsettled->keep($report->id, $report->kind(), $kit, $by, $when, $rest, $number);
+        if ($report->reportId !== null) {
+            KeepReports::recordedAs($report->reportId, $number);
+        }
 
         return Recorded::under($number, $report->id);
+    }
+
+    /**
+     * @param  list<LotMovement>  $movements
+     * @return list<Store>
+     */
+    private static function stores(array $movements): array
+    {
+        $ids = array_filter(array_map(static fn (LotMovement $one): ?string => $one->to?->storeId, $movements));
+
+        return array_values(Store::query()->whereIn('id', $ids)->orderBy('id')->lockForUpdate()->get()->all());
     }
 
     /**
@@ -147,11 +164,18 @@ final class RecordUse
     {
         $day = $this->organisation->dayOf($report->when->doneAt);
 
-        return array_map(function (TakenPiece $one) use ($kit, $kits, $day): LotMovement {
+        $trains = array_filter($report->taken, static fn (TakenPiece $one): bool => $one->why === WhyTaken::Training) !== [];
+        // What was used for training is a training piece from now on, in the store that the kit is restocked from.
+        $near = $trains ? ($this->nearest)($kit) : null;
+
+        return array_map(function (TakenPiece $one) use ($kit, $kits, $day, $near): LotMovement {
             $to = match (true) {
-                $one->toKitId !== null => Location::pocket($one->toKitId, $this->pocketFor($kits[$one->toKitId], $one->lotId), $one->condition),
+                $one->toKitId !== null => Location::pocket(
+                    $one->toKitId, ($this->pocketFor)($kits[$one->toKitId], $one->lotId, 'taken'), $one->condition,
+                ),
                 // It is good as long as it is from today on.
                 $one->isOpened => Location::pocket($kit->id, $one->pocketId, PieceCondition::recorded('opened', $day)),
+                $one->why === WhyTaken::Training && $near !== null => Location::store($near->id, PieceCondition::TRAINING),
                 default => null,
             };
 
@@ -159,27 +183,6 @@ final class RecordUse
 
             return new LotMovement($one->lotId, $one->quantity, $from, $to, $one->why->reason());
         }, $report->taken);
-    }
-
-    /** Where something that is moved into a kit lies: with the line that takes it, else in the first pocket. */
-    private function pocketFor(Kit $kit, string $lotId): string
-    {
-        $kit->refuseRetired();
-        if ($kit->seal === Seal::Intact) {
-            throw ValidationException::withMessages([
-                'taken' => "The seal of {$kit->code} is whole on record. Report it broken first, with the reason.",
-            ]);
-        }
-        $code = (string) DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->where('lots.id', $lotId)->value('items.code');
-        $item = $this->catalogue->items([$code])[$code];
-        $plan = $this->plans->forKit($kit);
-        foreach ($plan->lines as $line) {
-            if ($line->pocketId !== null && ! str_contains($line->pocketId, '.') && $line->asked->entryFor($item) !== null) {
-                return $line->pocketId;
-            }
-        }
-
-        return (string) array_key_first($plan->pockets);
     }
 
     private static function field(UseReport $report, PiecesAreNotThere $short): string

@@ -33,6 +33,7 @@ final class CatalogueLoader
                 'layer' => $row['layer'] ?: null, 'start_minutes' => $row['start_minutes'] === '' ? null : (int) $row['start_minutes'],
                 'staging' => $row['staging'] ?: null, 'unwraps' => $row['unwraps'] === 'y', 'keep_dry' => $row['keep_dry'] === 'y', 'has_latex' => $row['latex'] === 'y',
                 'bulk_ml' => $row['bulk_ml'] === '' ? null : (int) $row['bulk_ml'],
+                'comes_back' => in_array($row['after_use'], ['back', 'back;trains'], true), 'trains_again' => str_ends_with($row['after_use'], 'trains'),
             ]);
             foreach (self::parts($row['measures'], ';') as $measure) {
                 [$name, $quantity] = explode('=', $measure);

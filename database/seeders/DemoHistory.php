@@ -276,7 +276,7 @@ final class DemoHistory
         ($this->finishCheck)(new CheckReport(
             Str::lower((string) Str::ulid($at)), $kit->id, 'full', new WhenDone($at->subMinutes(12), $at, $base === null ? $at : $at->addHours(3), $base === null ? $at : null),
             $base ?? Head::read()->base(), $rows, $by->name, null, $seal,
-            $kit->seal === Seal::Intact ? 'Planned full check' : null, $found === [] ? null : implode('. ', array_column($found, 'note')).'.', null,
+            $kit->seal === Seal::Intact ? 'Planned full check' : null, self::noteOf($found), null,
             array_values($closed->map(static fn (Kit $module): ModuleAtCheck => new ModuleAtCheck($module->code, true, null, $module->seal_number))->all()),
         ), $by);
     }
@@ -298,6 +298,14 @@ final class DemoHistory
         $lot = substr(array_keys(array_filter($this->lots, static fn (string $key): bool => str_starts_with($key, "{$item} "), ARRAY_FILTER_USE_KEY))[0], strlen($item) + 1);
 
         return new CountedRow($this->contents->of($kit)[0]->pocketId, $item, $lot, null, $pieces, 'good');
+    }
+
+    /** @param  list<array<string, string>>  $found */
+    private static function noteOf(array $found): ?string
+    {
+        $notes = array_filter(array_column($found, 'note'), static fn (string $note): bool => $note !== '');
+
+        return $notes === [] ? null : implode('. ', $notes).'.';
     }
 
     /** "opened@33": opened so many days before. */

@@ -8,6 +8,7 @@ use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Assess\Models\ProvisionChoice;
 use App\Catalogue\Catalogue;
+use App\Checks\CountedRow;
 use App\Cope\ShippedEmergencies;
 use App\Designs\KeepMissed;
 use App\Designs\Models\Design;
@@ -17,9 +18,17 @@ use App\Kits\Models\Event;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
 use App\Kits\NewKitReport;
+use App\Ledger\Head;
+use App\Ledger\WhenDone;
 use App\Lists\Models\KitList;
+use App\Reports\KeepReports;
+use App\Reports\ReportCodes;
 use App\Stock\Lots;
 use App\Stock\Models\Store;
+use App\Stock\ShelfRow;
+use App\Stock\StoreReport;
+use App\Stock\StoreTask;
+use App\Stock\WorkAtStore;
 use App\Tasks\Models\KitTask;
 use Carbon\CarbonImmutable;
 use Illuminate\Database\Seeder;
@@ -76,6 +85,30 @@ final class DemoSeeder extends Seeder
         $history->load($files, $people, $stores, $kits);
         $this->responsibility($files, $people, $kits, $organisation->today());
         $this->missed($files, $people, $organisation->today());
+        $this->daily($files, $people, $stores, $kits);
+    }
+
+    /**
+     * What is going on these days: a loan that is nearly over, a report of use that waits, and what was said of pieces that were not found.
+     *
+     * @param  array<string, User>  $people
+     * @param  array<string, Store>  $stores
+     * @param  array<string, Kit>  $kits
+     */
+    private function daily(DemoFiles $files, array $people, array $stores, array $kits): void
+    {
+        $lent = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')
+            ->where('store_id', $stores['cupboard']->id)->where('items.code', 'triangular-bandage')->where('holdings.condition', 'good')
+            ->orderByDesc('quantity')->first(['items.code', 'lots.number', 'lots.expires']);
+        app(WorkAtStore::class)(new StoreReport(
+            Str::lower((string) Str::ulid()), StoreTask::Lend, $stores['cupboard']->id, WhenDone::now(now()), Head::read()->base(),
+            [new ShelfRow(new CountedRow('', (string) $lent?->code, $lent?->number, $lent?->expires, 3, 'good'))], null, 'Their winter course',
+            partner: 'Hollowmere Rescue Team', dueOn: $files->today->addDays(4)->toDateString(),
+        ), $people['keeper']);
+        DB::table('shortfalls')->whereIn('item_id', DB::table('items')->where('code', 'plaster-washproof')->select('id'))->update(['why' => 'used']);
+        $codes = app(ReportCodes::class);
+        $code = $codes->find($codes->make($kits['QH-10'], $people['lead'], now()));
+        app(KeepReports::class)->take($kits['QH-10']->id, Str::lower((string) Str::ulid()), ['plaster-washproof' => 2], $code?->id, null, now());
     }
 
     /**

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Checks\Http\CheckController;
+use App\Checks\Http\ShortfallController;
 use App\Kits\Models\Kit;
 use Illuminate\Support\Facades\Route;
 
@@ -13,3 +14,6 @@ Route::put('checks/{check:id}/answer', [CheckController::class, 'answer'])->can(
 Route::get('operations/{operation:id}/copy', [CheckController::class, 'copy'])->can('export', Kit::class)->name('operations.copy');
 Route::get('unsettled', [CheckController::class, 'unsettled'])->can('view', Kit::class)->name('unsettled');
 Route::put('unsettled/{unsettled:id}', [CheckController::class, 'settle'])->can('check', Kit::class)->name('unsettled.settle');
+Route::get('kits/{kit:code}/shortfalls', [ShortfallController::class, 'all'])->can('view', Kit::class)->name('shortfalls');
+Route::put('kits/{kit:code}/shortfalls/{shortfall}', [ShortfallController::class, 'answer'])->whereNumber('shortfall')
+    ->can('check', Kit::class)->name('shortfalls.answer');

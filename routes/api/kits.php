@@ -10,6 +10,7 @@ use App\Kits\Http\KitRecordController;
 use App\Kits\Http\PlaceController;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
+use App\Staging\Http\StagingController;
 use App\Uses\Http\UseController;
 use Illuminate\Support\Facades\Route;
 
@@ -46,3 +47,4 @@ Route::put('kits/{kit:code}/builds/{id}/leaving', [BuildController::class, 'leav
 Route::post('kits/{kit:code}/builds/{id}/taking', [BuildController::class, 'takeUp'])->can('restock', Kit::class)->name('builds.take');
 Route::put('kits/{kit:code}/builds/{id}/end', [BuildController::class, 'end'])->can('restock', Kit::class)->name('builds.end');
 Route::put('kits/{kit:code}/builds/{id}', [BuildController::class, 'finish'])->can('restock', Kit::class)->name('builds.finish');
+Route::put('kits/{kit:code}/staging/{id}', [StagingController::class, 'done'])->can('restock', Kit::class)->name('staging.done');

@@ -34,10 +34,10 @@ final class OrganisationController extends Controller
     public function change(OrganisationSettings $request, Organisation $organisation, KitStates $states): JsonResponse
     {
         $organisation->fill($request->validated());
-        // What day it is follows the zone: what was judged is judged again.
-        $isElsewhere = $organisation->isDirty('time_zone');
+        // What day it is follows the zone, and what is found the policy: what was judged is judged again.
+        $isJudgedAgain = $organisation->isDirty(['time_zone', 'asks_staging']);
         $organisation->save();
-        $isElsewhere ? $states->mark() : null;
+        $isJudgedAgain ? $states->mark() : null;
 
         return $this->json(self::resource($organisation));
     }
@@ -53,6 +53,7 @@ final class OrganisationController extends Controller
             $organisation->currency,
             (int) $organisation->people_kept_days,
             $organisation->factor_required,
+            $organisation->asks_staging,
             (int) DB::table('item_packs')->whereNotNull('price')->distinct()->count('item_id'),
             DB::table('receipts')->whereNotNull('price')->count(),
             DB::table('kits')->whereNull('retired_on')->whereNull('parent_kit_id')->count(),

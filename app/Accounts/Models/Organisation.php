@@ -19,6 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $volume_unit
  * @property string $currency
  * @property int $people_kept_days
+ * @property bool $asks_staging whether what is put in without being staged is a finding
  * @property bool $factor_required
  */
 final class Organisation extends Model
@@ -32,7 +33,7 @@ final class Organisation extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['factor_required' => 'boolean'];
+        return ['factor_required' => 'boolean', 'asks_staging' => 'boolean'];
     }
 
     public static function current(): self

@@ -29,6 +29,10 @@ final readonly class HandlingResource
         public bool $has_latex,
         #[OA\Property(description: 'millilitres that a piece takes up in a pocket')]
         public ?int $bulk_ml,
+        #[OA\Property(description: 'a tool that is asked for when the kit is handed back')]
+        public bool $comes_back,
+        #[OA\Property(description: 'used for training it goes back into stock once somebody has looked it over')]
+        public bool $trains_again,
         #[OA\Property(description: 'items that it is taken for, and by what they are told apart', items: new OA\Items(ref: ToldFrom::class))]
         public array $told_from,
         #[OA\Property(description: 'what it is called elsewhere', items: new OA\Items(ref: OtherName::class))]

@@ -115,6 +115,8 @@ use Sarcina\Core\Measure\Unit;
                 new OA\Property(property: 'keep_dry', type: 'boolean'),
                 new OA\Property(property: 'has_latex', type: 'boolean'),
                 new OA\Property(property: 'bulk_ml', type: 'integer', nullable: true),
+                new OA\Property(property: 'comes_back', type: 'boolean'),
+                new OA\Property(property: 'trains_again', type: 'boolean'),
                 new OA\Property(property: 'told_from', type: 'array', items: new OA\Items(required: ['item', 'by'], properties: [
                     new OA\Property(property: 'item', type: 'string'), new OA\Property(property: 'by', type: 'string'),
                 ], type: 'object')),

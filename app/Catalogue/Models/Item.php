@@ -37,6 +37,8 @@ use Sarcina\Core\Kit\Scope;
  * @property 'contact'|'absorb'|'hold'|null $layer of a dressing: it touches the wound, soaks, or holds the others
  * @property int|null $start_minutes
  * @property string|null $staging what is done to it before it is packed
+ * @property bool $comes_back asked for when the kit is handed back
+ * @property bool $trains_again used for training it goes back into stock after a look
  * @property bool $unwraps whether that takes its wrapper off
  * @property bool $keep_dry
  * @property bool $has_latex
@@ -65,7 +67,7 @@ final class Item extends Model
             'sterile' => 'boolean',
             'keeps_as_reserve' => 'boolean',
             'only_for_trained' => 'boolean',
-            'unwraps' => 'boolean', 'keep_dry' => 'boolean',
+            'unwraps' => 'boolean', 'keep_dry' => 'boolean', 'comes_back' => 'boolean', 'trains_again' => 'boolean',
             'has_latex' => 'boolean',
         ];
     }

@@ -49,6 +49,8 @@ final readonly class ContentResource
         public ?int $start_minutes,
         #[OA\Property]
         public ?string $item_class,
+        #[OA\Property(description: 'a tool that is asked for when the kit is handed back')]
+        public bool $comes_back,
     ) {
     }
 }

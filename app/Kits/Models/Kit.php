@@ -46,6 +46,8 @@ use Sarcina\Core\Kit\Scope;
  * @property string|null $last_done_at
  * @property string|null $retired_on
  * @property string|null $build_id while it is built, and everything may be out of it
+ * @property int $not_staged items that lie in it and are not staged
+ * @property int $open_reports what was reported used of it, and waits
  * @property Collection<int, Kit> $modules
  * @property Kit|null $parent
  * @property DesignEdition $edition

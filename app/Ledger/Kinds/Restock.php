@@ -11,7 +11,7 @@ final class Restock implements Kind
 {
     public function parts(): array
     {
-        return [Part::Movements, Part::Seals];
+        return [Part::Movements, Part::Seals, Part::Preparations];
     }
 
     public function ways(): array

@@ -17,8 +17,8 @@ final class UseOfKit implements Kind
     public function ways(): array
     {
         return [
-            'kit > out, used', 'kit > out, training', 'kit > out, given', 'kit > out, lost', 'kit > kit, used', 'kit > kit, training',
-            'kit > kit, transferred',
+            'kit > out, used', 'kit > out, training', 'kit > store, training', 'kit > out, given', 'kit > out, lost',
+            'kit > kit, used', 'kit > kit, training', 'kit > kit, transferred',
         ];
     }
 

@@ -20,10 +20,11 @@ use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Calendar\NotADay;
 use Sarcina\Core\Calendar\PrintedDate;
-use Sarcina\Core\Kit\Condition;
 
 #[OA\Schema(required: ['kind', 'begun_at', 'base', 'rows'], properties: [
-    new OA\Property(property: 'kind', type: 'string', enum: ['receive', 'count', 'dispose', 'move']),
+    new OA\Property(property: 'kind', type: 'string', enum: [
+        'receive', 'count', 'dispose', 'move', 'set_apart', 'release', 'lend', 'borrow', 'repack',
+    ]),
     new OA\Property(property: 'begun_at', type: 'string', format: 'date-time'),
     new OA\Property(property: 'done_at', type: 'string', format: 'date-time', nullable: true),
     new OA\Property(property: 'clock_checked_at', type: 'string', format: 'date-time', nullable: true),
@@ -32,16 +33,19 @@ use Sarcina\Core\Kit\Condition;
     new OA\Property(property: 'reason', type: 'string', nullable: true),
     new OA\Property(property: 'supplier', type: 'string', nullable: true),
     new OA\Property(property: 'delivery_note', type: 'string', nullable: true),
+    new OA\Property(property: 'partner', type: 'string', nullable: true, description: 'a team or organisation that lends or borrows'),
+    new OA\Property(property: 'due_on', type: 'string', format: 'date', nullable: true, description: 'until when it is lent'),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['item', 'lot', 'expires', 'quantity'], properties: [
         new OA\Property(property: 'item', type: 'string'),
         new OA\Property(property: 'lot', type: 'string', nullable: true),
         new OA\Property(property: 'expires', type: 'string', nullable: true),
         new OA\Property(property: 'quantity', type: 'integer', minimum: 0),
-        new OA\Property(property: 'condition', type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
+        new OA\Property(property: 'condition', type: 'string', enum: PieceCondition::WORDS),
         new OA\Property(property: 'opened_on', type: 'string', format: 'date', nullable: true),
         new OA\Property(property: 'new_lot', type: 'boolean'),
         new OA\Property(property: 'packs', type: 'integer', nullable: true),
         new OA\Property(property: 'price', type: 'integer', nullable: true, description: 'of one pack, in minor units'),
+        new OA\Property(property: 'price_checked', type: 'boolean', description: 'far below what is usual, and the goods are genuine all the same'),
     ])),
 ])]
 final class DoneAtStore extends FormRequest
@@ -57,20 +61,23 @@ final class DoneAtStore extends FormRequest
             'kind' => ['required', Rule::enum(StoreTask::class)],
             ...$this->whenRules(),
             'to_store' => ['bail', 'nullable', 'required_if:kind,move', 'prohibited_unless:kind,move', 'string', 'exists:stores,id'],
-            'reason' => ['nullable', 'required_if:kind,dispose', 'string', 'max:300'],
+            'reason' => ['nullable', 'required_if:kind,dispose,set_apart,release,repack', 'string', 'max:300'],
             'supplier' => ['nullable', 'prohibited_unless:kind,receive', 'string', 'max:120'],
             'delivery_note' => ['nullable', 'prohibited_unless:kind,receive', 'string', 'max:60'],
+            'partner' => ['nullable', 'required_if:kind,lend,borrow', 'prohibited_unless:kind,lend,borrow', 'string', 'max:120'],
+            'due_on' => ['nullable', 'required_if:kind,lend,borrow', 'prohibited_unless:kind,lend,borrow', 'date_format:Y-m-d'],
             'rows' => ['required', 'array', 'min:1', 'max:300'],
-            'rows.*' => ['array:item,lot,expires,quantity,condition,opened_on,new_lot,packs,price'],
+            'rows.*' => ['array:item,lot,expires,quantity,condition,opened_on,new_lot,packs,price,price_checked'],
             'rows.*.item' => ['required', 'string', 'max:60'],
             'rows.*.lot' => ['nullable', 'string', 'max:60'],
             'rows.*.expires' => ['nullable', 'string', $this->printedDate(...)],
             'rows.*.quantity' => ['required', 'integer:strict', $isCount ? 'min:0' : 'min:1', 'max:100000'],
-            'rows.*.condition' => ['nullable', Rule::enum(Condition::class)],
+            'rows.*.condition' => ['nullable', Rule::in(PieceCondition::WORDS)],
             'rows.*.opened_on' => ['nullable', 'date_format:Y-m-d', 'prohibited_unless:rows.*.condition,opened'],
             'rows.*.new_lot' => ['boolean'],
             'rows.*.packs' => ['nullable', 'prohibited_unless:kind,receive', 'integer:strict', 'min:1', 'max:100000'],
             'rows.*.price' => ['nullable', 'prohibited_unless:kind,receive', 'integer:strict', 'min:0', 'max:100000000'],
+            'rows.*.price_checked' => ['boolean:strict'],
         ];
     }
 
@@ -80,7 +87,14 @@ final class DoneAtStore extends FormRequest
         return [
             ...$this->whenMessages(),
             'to_store.*' => 'Choose the store where the pieces go.',
-            'reason.required_if' => 'Say why the pieces are disposed of.',
+            'reason.required_if' => match ($this->input('kind')) {
+                'set_apart' => 'Say why they are set apart, such as "wrapper looks tampered with".',
+                'release' => 'Say what was looked at, such as "cleaned and tried".',
+                'repack' => 'Say into what they are repacked, such as "screw-top jar".',
+                default => 'Say why the pieces are disposed of.',
+            },
+            'partner.*' => 'Say with which team or organisation, in at most 120 characters.',
+            'due_on.*' => 'Say until when, as a day.',
             'reason.max' => 'A reason has 300 characters at the most.',
             'rows.required' => 'Nothing was entered. Add at least one item.',
             'rows.*.array' => 'This row has a key that is not known here.',
@@ -99,7 +113,8 @@ final class DoneAtStore extends FormRequest
         }
         /**
          * @var array{
-         *     kind: string, to_store?: string|null, reason?: string|null, supplier?: string|null, delivery_note?: string|null,
+         *     kind: string, to_store?: string|null, reason?: string|null, supplier?: string|null, delivery_note?: string|null, partner?: string|null,
+         *     due_on?: string|null,
          *     rows: list<array<string, mixed>>,
          * } $valid
          */
@@ -112,7 +127,8 @@ final class DoneAtStore extends FormRequest
         return new StoreReport(
             Str::lower($id), StoreTask::from($valid['kind']), $store->id, $this->whenDone(), $this->base(),
             array_map(self::row(...), array_values($valid['rows'])), $to, self::text($valid['reason'] ?? null),
-            self::text($valid['supplier'] ?? null), self::text($valid['delivery_note'] ?? null),
+            self::text($valid['supplier'] ?? null), self::text($valid['delivery_note'] ?? null), self::text($valid['partner'] ?? null),
+            $valid['due_on'] ?? null,
         );
     }
 
@@ -128,7 +144,7 @@ final class DoneAtStore extends FormRequest
                 PieceCondition::recorded(self::text($row['condition'] ?? null) ?? 'good', self::text($row['opened_on'] ?? null)),
                 ($row['new_lot'] ?? false) === true,
             ),
-            $whole($row['packs'] ?? null), $whole($row['price'] ?? null),
+            $whole($row['packs'] ?? null), $whole($row['price'] ?? null), ($row['price_checked'] ?? false) === true,
         );
     }
 

@@ -64,9 +64,11 @@ use OpenApi\Attributes as OA;
                         new OA\Property(property: 'pocket_id', type: 'string'),
                         new OA\Property(property: 'lot_id', type: 'string'),
                         new OA\Property(property: 'quantity', type: 'integer', minimum: 1),
+                        new OA\Property(property: 'staged', type: 'boolean', nullable: true, description: 'what is done to it before was done'),
                     ],
                 ),
             ),
+            new OA\Property(property: 'round_id', type: 'string', nullable: true, description: 'the round on which it was done'),
             new OA\Property(
                 property: 'not_found',
                 type: 'array',
@@ -94,11 +96,13 @@ final class DoneRestock extends FormRequest
             'out.*.to' => ['required', Rule::in(['discard', 'store'])],
             'in' => ['present', 'array', 'max:500'],
             ...self::pieceRules('in.*', false),
+            'in.*.staged' => ['nullable', 'boolean:strict'],
             'in.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'not_found' => ['array', 'max:500'],
             'not_found.*' => ['bail', 'string', 'distinct:ignore_case', new KnownIds('lots', 'This lot is not on record.')],
             'seal_reason' => ['nullable', 'string', 'max:200'],
             'seal_set' => ['nullable', 'string', 'max:40'],
+            'round_id' => ['nullable', 'ulid'],
         ];
     }
 
@@ -120,8 +124,9 @@ final class DoneRestock extends FormRequest
          * @var array{
          *     store: string,
          *     out: list<array{pocket_id: string, lot_id: string, condition: string, opened_on?: string|null, quantity: int, to: string}>,
-         *     in: list<array{pocket_id: string, lot_id: string, quantity: int}>, not_found?: list<string>, seal_reason?: string|null,
-         *     seal_set?: string|null,
+         *     in: list<array{pocket_id: string, lot_id: string, quantity: int, staged?: bool|null}>, not_found?: list<string>,
+         *     seal_reason?: string|null,
+         *     seal_set?: string|null, round_id?: string|null,
          * } $valid
          */
         $valid = $this->validated();
@@ -147,11 +152,14 @@ final class DoneRestock extends FormRequest
                 ),
                 $valid['out'],
             ),
-            array_map(static fn (array $row): PutIn => new PutIn($row['pocket_id'], $row['lot_id'], $row['quantity']), $valid['in']),
+            array_map(static fn (array $row): PutIn => new PutIn(
+                $row['pocket_id'], $row['lot_id'], $row['quantity'], $row['staged'] ?? null,
+            ), $valid['in']),
             $valid['seal_reason'] ?? null,
             $valid['seal_set'] ?? null,
             $this->getContent(),
             array_map(Str::lower(...), $valid['not_found'] ?? []),
+            isset($valid['round_id']) ? Str::lower($valid['round_id']) : null,
         );
     }
 }

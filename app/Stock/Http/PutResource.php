@@ -44,6 +44,8 @@ final readonly class PutResource
         public array $accepts,
         #[OA\Property(nullable: true)]
         public ?string $item_class,
+        #[OA\Property(nullable: true, description: 'what is done to it before, where the organisation asks for that')]
+        public ?string $staging = null,
     ) {
     }
 }

@@ -29,6 +29,8 @@ final readonly class ShelfLot
         public int $quantity,
         #[OA\Property(nullable: true)]
         public ?string $item_class,
+        #[OA\Property(nullable: true, description: 'what is done to it before, where the organisation asks for that')]
+        public ?string $staging,
     ) {
     }
 }

@@ -6,10 +6,12 @@ namespace App\Stock\Http;
 
 use App\Catalogue\Models\Item;
 use App\Kits\Models\Kit;
+use App\Ledger\PieceCondition;
 use App\Stock\KeepStores;
 use App\Stock\Models\Store;
 use App\Stock\ReadDatesAhead;
 use App\Stock\ReadLevels;
+use App\Stock\ReadProposedLevels;
 use App\Stock\ReadStoreHistory;
 use App\Stock\ReadStores;
 use App\Stock\ReadToBuy;
@@ -49,7 +51,7 @@ final class StoreController extends Controller
         name: 'condition',
         in: 'query',
         required: false,
-        schema: new OA\Schema(type: 'string', enum: ['good', 'opened', 'damaged', 'soiled', 'failed']),
+        schema: new OA\Schema(type: 'string', enum: PieceCondition::WORDS),
     )]
     #[OA\Parameter(name: 'until', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'What lies in the store', content: new OA\JsonContent(ref: StoreContentsResource::class))]
@@ -156,6 +158,18 @@ final class StoreController extends Controller
     public function levels(Store $store, ReadLevels $levels): JsonResponse
     {
         return $this->json($levels->of($store, $this->today()));
+    }
+
+    #[OA\Get(path: '/stores/{store}/proposed-levels', operationId: 'readProposedLevels', tags: ['stores'])]
+    #[OA\Parameter(name: 'store', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
+    #[OA\Response(
+        response: 200,
+        description: 'Levels by what went from the store into kits, where they differ from what is set',
+        content: new OA\JsonContent(type: 'array', items: new OA\Items(ref: ProposedLevel::class)),
+    )]
+    public function proposedLevels(Store $store, ReadProposedLevels $proposed): JsonResponse
+    {
+        return $this->json($proposed($store, $this->today()));
     }
 
     #[OA\Put(path: '/stores/{store}/levels/{item}', operationId: 'setStoreLevel', tags: ['stores'], description: 'Sets a level, or removes it.')]

@@ -21,6 +21,8 @@ final readonly class StoreLevel
         public int $target,
         #[OA\Property(description: 'good pieces there, in date')]
         public int $there,
+        #[OA\Property(nullable: true, description: 'pieces of the smallest pack that holds several')]
+        public ?int $pack = null,
     ) {
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock\Http;
 
+use App\Ledger\PieceCondition;
 use App\Support\Listing\ListRequest;
 use Illuminate\Validation\Rule;
 
@@ -18,7 +19,7 @@ final class StoreListRequest extends ListRequest
     protected function filters(): array
     {
         return [
-            'condition' => ['nullable', Rule::in(['good', 'opened', 'damaged', 'soiled', 'failed'])],
+            'condition' => ['nullable', Rule::in(PieceCondition::WORDS)],
             'until' => ['nullable', 'date_format:Y-m-d'],
         ];
     }

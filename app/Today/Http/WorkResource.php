@@ -31,7 +31,7 @@ final readonly class WorkResource
             description: 'null while it is being judged again',
         )]
         public ?string $verdict,
-        #[OA\Property(enum: ['check', 'restock', 'build'])]
+        #[OA\Property(enum: ['check', 'restock', 'build', 'report'])]
         public string $job,
         #[OA\Property(enum: ['full', 'quick'])]
         public ?string $check_kind,

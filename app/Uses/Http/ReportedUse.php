@@ -29,7 +29,6 @@ use Sarcina\Core\Kit\Condition;
         new OA\Property(
             property: 'taken',
             type: 'array',
-            minItems: 1,
             items: new OA\Items(
                 required: ['pocket_id', 'lot_id', 'condition', 'quantity', 'why'],
                 properties: [
@@ -46,6 +45,13 @@ use Sarcina\Core\Kit\Condition;
         ),
         new OA\Property(property: 'note', type: 'string', nullable: true, description: 'what happened; nothing about a person'),
         new OA\Property(property: 'seal_reason', type: 'string', nullable: true),
+        new OA\Property(
+            property: 'handed_back_by',
+            type: 'string',
+            nullable: true,
+            description: 'signed at the end of a shift: then nothing taken is an answer too',
+        ),
+        new OA\Property(property: 'report_id', type: 'string', nullable: true, description: 'the report of use that this confirms'),
     ],
 )]
 final class ReportedUse extends FormRequest
@@ -57,7 +63,9 @@ final class ReportedUse extends FormRequest
     {
         return [
             ...$this->whenRules(),
-            'taken' => ['required', 'array', 'max:200'],
+            // Nothing is an answer at the end of a shift, and none to somebody who reported something used.
+            'taken' => [$this->filled('handed_back_by') && ! $this->filled('report_id') ? 'present' : 'required', 'array', 'max:200'],
+            'handed_back_by' => ['nullable', 'string', 'max:120'],
             ...self::pieceRules('taken.*'),
             'taken.*.quantity' => ['required', 'integer:strict', 'min:1', 'max:100000'],
             'taken.*.why' => ['required', Rule::enum(WhyTaken::class)],
@@ -65,6 +73,7 @@ final class ReportedUse extends FormRequest
             'taken.*.to_kit' => ['nullable', 'string', 'max:20', 'required_if:taken.*.why,moved', 'prohibited_unless:taken.*.why,moved'],
             'note' => ['nullable', 'string', 'max:300'],
             'seal_reason' => ['nullable', 'string', 'max:200'],
+            'report_id' => ['nullable', 'ulid'],
         ];
     }
 
@@ -84,10 +93,10 @@ final class ReportedUse extends FormRequest
     {
         $id = self::ulid($id);
         /**
-         * @var array{taken: non-empty-list<array{
+         * @var array{taken: list<array{
          *     pocket_id: string, lot_id: string, condition: string, opened_on?: string|null, quantity: int, why: string, opened?: bool,
          *     to_kit?: string|null,
-         * }>, note?: string|null, seal_reason?: string|null} $valid
+         * }>, note?: string|null, seal_reason?: string|null, report_id?: string|null, handed_back_by?: string|null} $valid
          */
         $valid = $this->validated();
         self::refuseUnknownPockets($kit, self::pocketsOf($valid['taken'], 'taken'));
@@ -104,7 +113,8 @@ final class ReportedUse extends FormRequest
 
         return new UseReport(
             $id, $kit->id, $this->whenDone(), $this->base(), $taken, $valid['note'] ?? null, $valid['seal_reason'] ?? null,
-            $this->getContent(),
+            $this->getContent(), isset($valid['report_id']) ? Str::lower($valid['report_id']) : null,
+            $valid['handed_back_by'] ?? null,
         );
     }
 

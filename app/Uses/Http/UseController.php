@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Uses\Http;
 
+use App\Accounts\SignedName;
 use App\Checks\Http\RecordedOfKit;
 use App\Checks\ReadUnsettled;
 use App\Kits\Models\Kit;
@@ -11,6 +12,8 @@ use App\Kits\ReadKit;
 use App\Support\Http\Controller;
 use App\Uses\RecordUse;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 final class UseController extends Controller
@@ -30,6 +33,18 @@ final class UseController extends Controller
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function use(ReportedUse $request, Kit $kit, string $id, RecordUse $record, ReadKit $describe, ReadUnsettled $unsettled): JsonResponse
     {
+        if ($request->filled('report_id')) {
+            // A report is confirmed by who answers for the kit.
+            Gate::authorize('answerFor', $kit);
+        }
+        if ($request->filled('handed_back_by')) {
+            $name = $request->string('handed_back_by')->value();
+            if (! SignedName::isOf($this->user($request)->name, $name)) {
+                throw ValidationException::withMessages([
+                    'handed_back_by' => "You are signed in as {$this->user($request)->name}. Sign with that name or its initials.",
+                ]);
+            }
+        }
         $recorded = $record($request->report($kit, $id), $this->user($request));
 
         return $this->json(

@@ -1,0 +1,109 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Judging;
+
+use App\Accounts\Models\Organisation;
+use App\Kits\Models\Kit;
+use App\Ledger\WhenDone;
+use Carbon\CarbonImmutable;
+use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Kit\Condition;
+use stdClass;
+
+/** What was reported used of kits and waits. Asked only for kits that say so themselves, so that many are judged at once. */
+final readonly class OpenReports
+{
+    /** More are not kept: with so many waiting, nobody knows what is in the bag. */
+    public const MOST = 5;
+
+    public function __construct(private Organisation $organisation)
+    {
+    }
+
+    /**
+     * @param  list<Kit>  $parts  the kit that is judged, and the modules in it
+     * @return list<OpenReport> earliest first
+     */
+    public function of(array $parts): array
+    {
+        $ids = [];
+        foreach ($parts as $one) {
+            if ($one->open_reports > 0) {
+                $ids[] = $one->id;
+            }
+        }
+        if ($ids === []) {
+            return [];
+        }
+        $rows = DB::table('kit_reports')->join('kit_report_rows', 'kit_report_rows.report_id', '=', 'kit_reports.id')
+            ->join('items', 'items.id', '=', 'kit_report_rows.item_id')
+            ->whereIn('kit_reports.kit_id', $ids)->whereNull('kit_reports.outcome')
+            ->orderBy('kit_reports.reported_at')->orderBy('kit_reports.id')->orderBy('items.name')
+            ->get(['kit_reports.id', 'reported_at', 'items.code', 'items.name', 'pieces']);
+        $counted = self::countedSince($ids);
+
+        return array_values($rows->groupBy('id')->map(function ($same) use ($counted): OpenReport {
+            $first = $same->first() ?? new stdClass;
+
+            return new OpenReport(
+                Day::of($this->organisation->dayOf(CarbonImmutable::parse($first->reported_at, 'UTC'))),
+                array_map(intval(...), $same->pluck('pieces', 'code')->all()),
+                isset($counted[$first->id]),
+                $same->map(static fn (stdClass $row): string => "{$row->pieces} × {$row->name}")->implode(', '),
+            );
+        })->all());
+    }
+
+    /**
+     * @param  list<string>  $kits
+     * Beyond doubt: a check by a clock that may be wrong may have been begun before.
+     * @return array<string, true> reports since which a full check that stands was begun and signed, by id
+     */
+    public static function countedSince(array $kits): array
+    {
+        return array_fill_keys(
+            DB::table('kit_reports')->join('checks', 'checks.kit_id', '=', 'kit_reports.kit_id')
+                ->join('operations', 'operations.number', '=', 'checks.operation_number')
+                ->whereIn('kit_reports.kit_id', $kits)->whereNull('kit_reports.outcome')->where('checks.standing', 'stands')
+                ->where('operations.kind', 'full_check')->whereRaw(WhenDone::IS_SURE)
+                ->whereColumn('operations.begun_at', '>=', 'kit_reports.reported_at')
+                ->pluck('kit_reports.id')->all(),
+            true,
+        );
+    }
+
+    /**
+     * What is left where the reported pieces are gone: of an item the best first, so that nothing is taken for ready that is not.
+     *
+     * @param  list<ContentRow>  $rows
+     * @param  list<OpenReport>  $reports
+     * @return list<ContentRow>
+     */
+    public static function without(array $rows, array $reports): array
+    {
+        $gone = [];
+        foreach ($reports as $report) {
+            foreach ($report->isCounted ? [] : $report->pieces as $item => $pieces) {
+                $gone[$item] = ($gone[$item] ?? 0) + $pieces;
+            }
+        }
+        $best = array_keys($rows);
+        $isWorse = static fn (ContentRow $row): bool => $row->condition !== Condition::Good->value;
+        // What never expires is the best, then what expires last.
+        $until = static fn (ContentRow $row): string => $row->expires ?? '9999-12-31';
+        usort($best, static fn (int $one, int $other): int => [$isWorse($rows[$one]), $until($rows[$other])]
+            <=> [$isWorse($rows[$other]), $until($rows[$one])]);
+        foreach ($best as $at) {
+            $taken = min($gone[$rows[$at]->itemCode] ?? 0, $rows[$at]->quantity);
+            if ($taken > 0) {
+                $gone[$rows[$at]->itemCode] -= $taken;
+                $rows[$at] = $rows[$at]->of($rows[$at]->quantity - $taken);
+            }
+        }
+
+        return array_values(array_filter($rows, static fn (ContentRow $row): bool => $row->quantity > 0));
+    }
+}

@@ -28,11 +28,16 @@ const PoliciesPage = lazy(() => import('./settings/PoliciesPage'));
 const MailPage = lazy(() => import('./settings/MailPage'));
 const StartPage = lazy(() => import('./settings/StartPage'));
 const DatesAheadPage = lazy(() => import('./restock/DatesAheadPage'));
+const RotationPage = lazy(() => import('./rotate/RotationPage'));
+const CarryPage = lazy(() => import('./carry/CarryPage'));
+const RoundPage = lazy(() => import('./restock/RoundPage'));
 const ToBuyPage = lazy(() => import('./restock/ToBuyPage'));
 const PickListPage = lazy(() => import('./restock/PickListPage'));
 const StorePage = lazy(() => import('./restock/StorePage'));
 const UsePage = lazy(() => import('./use/UsePage'));
 const UseListPage = lazy(() => import('./use/UseListPage'));
+const ReportsPage = lazy(() => import('./report/ReportsPage'));
+const LabelPage = lazy(() => import('./report/LabelPage'));
 const BuildPage = lazy(() => import('./build/BuildPage'));
 const RestockPage = lazy(() => import('./restock/RestockPage'));
 const PlacesPage = lazy(() => import('./pack/PlacesPage'));
@@ -123,8 +128,11 @@ export const router = createBrowserRouter([
                     { path: '/kits/:code/adoption', element: part(<AdoptionPage />) },
                     { path: '/kits/:code/configuration', element: part(<ConfigurationPage />) },
                     { path: '/kits/:code/check', element: part(<CheckPage />) },
+                    { path: '/shift-end', element: part(<UseListPage atEndOfShift />) },
                     { path: '/use', element: part(<UseListPage />) },
                     { path: '/kits/:code/use', element: part(<UsePage />) },
+                    { path: '/kits/:code/report', element: part(<ReportsPage />) },
+                    { path: '/kits/:code/label', element: part(<LabelPage />) },
                     { path: '/kits/:code/build', element: part(<BuildPage />) },
                     { path: '/kits/:code/restock', element: part(<RestockPage />) },
                     { path: '/kits/:code/coping', element: part(<KitCopingPage />) },
@@ -140,6 +148,9 @@ export const router = createBrowserRouter([
                     { path: '/stores/:id/:task', element: part(<StoreWorkPage />) },
                     { path: '/pick-list', element: part(<PickListPage />) },
                     { path: '/dates-ahead', element: part(<DatesAheadPage />) },
+                    { path: '/rotation', element: part(<RotationPage />) },
+                    { path: '/how-many', element: part(<CarryPage />) },
+                    { path: '/rounds/:id', element: part(<RoundPage />) },
                     { path: '/to-buy', element: part(<ToBuyPage />) },
                     { path: '/more', element: part(<MorePage />) },
                     { path: '*', element: part(<NotFoundPage />) },

@@ -1,6 +1,5 @@
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { api, ask } from './client';
-import { designQuestions } from './designQuestions';
 
 /** How a list is sorted and filtered, as its address says; the server refuses what it does not know. */
 type Asked = Record<string, string>;
@@ -13,7 +12,6 @@ export type Whose = 'all' | 'mine' | 'nobody';
 
 /** Every question that the page asks the server, each with its key. */
 export const questions = {
-    ...designQuestions,
     today: (page: number, whose: Whose) =>
         queryOptions({
             queryKey: ['today', page, whose],

@@ -661,6 +661,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/how-many": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readCarry"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/items": {
         parameters: {
             query?: never;
@@ -882,6 +898,38 @@ export interface paths {
         };
         get?: never;
         put: operations["settle"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/shortfalls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readShortfalls"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/shortfalls/{shortfall}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["answerShortfall"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1820,6 +1868,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/loans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readLoans"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/loans/{loan}/returns/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The id is a ULID made by the page: sent twice, it counts once. */
+        put: operations["returnLoan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/loans/{loan}/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["prolongLoan"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/people": {
         parameters: {
             query?: never;
@@ -1895,6 +1992,301 @@ export interface paths {
         get: operations["readCover"];
         /** @description Sets all that one place asks for. */
         put: operations["askForCover"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/reports/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readReportable"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/reports/{token}/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The id is a ULID made by the page: sent twice, it counts once. Answers alike for any token. */
+        put: operations["reportUse"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/reports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readReports"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/reports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["reportUseSignedIn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/reports/{report}/rejection": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["rejectReport"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/reports/{report}/confirmation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Where a full check has counted the kit since. Else it is confirmed by the use that it is recorded as. */
+        put: operations["confirmReport"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/report-code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readReportCode"];
+        put?: never;
+        /** @description Makes a new one, and withdraws the one before it. */
+        post: operations["makeReportCode"];
+        delete: operations["withdrawReportCode"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rotation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readRotation"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rotations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The id is a ULID made by the page: sent twice, one plan is kept. */
+        put: operations["agreeRotation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rotation-moves/{move}/operations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The id is a ULID made by the page: sent twice, it counts once. */
+        put: operations["carryOutMove"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rotation-moves/{move}/dropping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["dropMove"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rotations/{rotation}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["endRotation"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readRounds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rounds/{round}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readRound"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rounds/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description Picks for the kits from the store. The id is a ULID made by the page: sent twice, one round is kept. */
+        put: operations["beginRound"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rounds/{round}/kits/{kit}/skipping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["skipRoundKit"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/rounds/{round}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["endRound"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/kits/{kit}/staging/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** @description The id is a ULID made by the page: sent twice, it counts once. */
+        put: operations["stageItem"];
         post?: never;
         delete?: never;
         options?: never;
@@ -2074,6 +2466,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["readStoreLevels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/stores/{store}/proposed-levels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readProposedLevels"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2363,6 +2771,8 @@ export interface components {
             people_kept_days: number;
             /** @description whether everybody needs a second factor */
             factor_required: boolean;
+            /** @description whether what is put in without being staged is a finding */
+            asks_staging: boolean;
             /** @description items with a price, whose figure another currency would leave as it is */
             priced_items: number;
             /** @description receipts with a price, which keep the currency in which it was paid */
@@ -2375,6 +2785,8 @@ export interface components {
             time_zone?: string;
             /** @description everybody needs a second factor */
             factor_required?: boolean;
+            /** @description what is put in without being staged is a finding */
+            asks_staging?: boolean;
             /** @enum {string} */
             length_unit: "mm" | "cm" | "in";
             /** @enum {string} */
@@ -2825,6 +3237,55 @@ export interface components {
             /** Format: date-time */
             taken_at: string | null;
         };
+        /** @description How many of one item to carry, and what that rests on. */
+        CarriedItem: {
+            item: string;
+            name: string;
+            /**
+             * @description own: from ten uses on record, or more
+             * @enum {string}
+             */
+            source: "own" | "starting";
+            /** @description on record */
+            uses_known: number;
+            /** @description uses in 1000 person-days */
+            rate: string;
+            /** @description with nine chances in ten it is no less */
+            rate_least: string | null;
+            /** @description and no more */
+            rate_most: string | null;
+            pieces_per_use: number;
+            /** @description uses to be expected */
+            mean: string;
+            /** @description uses that are covered */
+            uses: number;
+            /** @description pieces to carry */
+            par: number;
+            /** @description that this item is enough */
+            chance: string;
+        };
+        /** @description How many to carry, item by item, and the chance that all of it is enough at once. */
+        CarryResource: {
+            people: number;
+            days: number;
+            /** @description the confidence asked of each item */
+            each: string;
+            /** @description the chance that was asked of all together */
+            together: string | null;
+            /** @description that all of them are enough at once */
+            chance: string;
+            /** @description asked of each, it lets all together reach the target; null: none up to 0.9999 does */
+            common: string | null;
+            /** @description people that the records are of */
+            covered: number;
+            /** @description days that the records go over */
+            days_on_record: number;
+            /** @description what the starting rates rest on */
+            about: string;
+            rows: components["schemas"]["CarriedItem"][];
+            /** @description names of items of which no rate is known */
+            without: string[];
+        };
         /** @description Where pieces of an item lie. */
         CarriedResource: {
             where: string;
@@ -2869,6 +3330,10 @@ export interface components {
             has_latex: boolean;
             /** @description millilitres that a piece takes up in a pocket */
             bulk_ml: number | null;
+            /** @description a tool that is asked for when the kit is handed back */
+            comes_back: boolean;
+            /** @description used for training it goes back into stock once somebody has looked it over */
+            trains_again: boolean;
             /** @description items that it is taken for, and by what they are told apart */
             told_from: components["schemas"]["ToldFrom"][];
             /** @description what it is called elsewhere */
@@ -3053,6 +3518,8 @@ export interface components {
                 keep_dry?: boolean;
                 has_latex?: boolean;
                 bulk_ml?: number | null;
+                comes_back?: boolean;
+                trains_again?: boolean;
                 told_from: {
                     item: string;
                     by: string;
@@ -3267,6 +3734,27 @@ export interface components {
         SettledNote: {
             /** @description what was done about it */
             note: string;
+        };
+        /** @description Pieces that a full check did not find, and of which nobody has said where they went. */
+        ShortfallResource: {
+            id: number;
+            item: string;
+            name: string;
+            pieces: number;
+            /** Format: date */
+            day: string;
+        };
+        /** @description Of the pieces that were not found at one place in one shift, those of which nobody said where they went. */
+        ShortfallShare: {
+            place: string;
+            shift: string | null;
+            unsaid: number;
+            pieces: number;
+        };
+        /** @description What the last full check did not find, to be asked about once; and how much of it nobody ever said, over a year. */
+        ShortfallsResource: {
+            asked: components["schemas"]["ShortfallResource"][];
+            shares: components["schemas"]["ShortfallShare"][];
         };
         /** @description Something that arrived late and could not be recorded as it was sent. */
         UnsettledResource: {
@@ -3786,6 +4274,8 @@ export interface components {
             /** @description minutes for which it must have been started before it works */
             start_minutes: number | null;
             item_class: string | null;
+            /** @description a tool that is asked for when the kit is handed back */
+            comes_back: boolean;
         };
         /** @description When the next check is, and why. */
         DueResource: {
@@ -4087,7 +4577,7 @@ export interface components {
             text: string;
             todo: string;
             /** @enum {string} */
-            job: "restock" | "check" | "build" | "none";
+            job: "restock" | "check" | "build" | "report" | "none";
             line: string | null;
             item: string | null;
             row: number | null;
@@ -4507,6 +4997,41 @@ export interface components {
                 anyone_may_use?: boolean;
             }[];
         };
+        CameBack: {
+            rows: {
+                lot_id: string;
+                quantity: number;
+            }[];
+            /** @description nothing more will come back */
+            final?: boolean;
+            note?: string | null;
+        };
+        /** @description What is lent or borrowed, with whom and until when. */
+        LoanResource: {
+            id: string;
+            /** @enum {string} */
+            way: "lent" | "borrowed";
+            store: string;
+            store_name: string;
+            partner: string;
+            /** Format: date */
+            due_on: string;
+            overdue_days: number;
+            note: string | null;
+            /** Format: date */
+            made_on: string;
+            rows: components["schemas"]["LoanRow"][];
+        };
+        LoanRow: {
+            lot_id: string;
+            name: string;
+            lot: string | null;
+            /** Format: date */
+            good_until: string | null;
+            quantity: number;
+            /** @description of them, how many have come back */
+            back: number;
+        };
         CoverNeeded: {
             place_id: string;
             needs: {
@@ -4593,6 +5118,121 @@ export interface components {
             /** @description whether it is on at this moment */
             now: boolean;
         };
+        NewReport: {
+            items: {
+                item: string;
+                pieces: number;
+            }[];
+        };
+        /** @description Whether a kit has a code for reports without an account. */
+        ReportCode: {
+            /**
+             * Format: date-time
+             * @description null: it has none
+             */
+            made_at: string | null;
+            made_by: string | null;
+            /** @description what the code on the label leads to: shown once, when it is made */
+            address: string | null;
+        };
+        /** @description What was reported used of a kit, and what became of the report. */
+        ReportResource: {
+            id: string;
+            /** Format: date-time */
+            reported_at: string;
+            /** @description null: without an account, by the code on the label */
+            by: string | null;
+            items: components["schemas"]["ReportedItem"][];
+            /** @description a full check has counted the kit since */
+            counted_since: boolean;
+            /**
+             * @description null while it waits
+             * @enum {string|null}
+             */
+            outcome: "confirmed" | "rejected" | null;
+            decided_by: string | null;
+            /** Format: date-time */
+            decided_at: string | null;
+            reason: string | null;
+        };
+        /** @description An item that may be named in a report without an account: its name and nothing else. */
+        ReportableItem: {
+            item: string;
+            name: string;
+        };
+        ReportedItem: {
+            item: string;
+            name: string;
+            pieces: number;
+        };
+        /** @description Pieces of a lot that move, or should, from one kit to another. */
+        MoveResource: {
+            /** @description null where it is only proposed */
+            id: string | null;
+            item: string;
+            name: string;
+            lot: string | null;
+            /** Format: date */
+            good_until: string | null;
+            quantity: number;
+            from: string;
+            from_place: string;
+            to: string;
+            to_place: string;
+            is_done: boolean;
+            dropped_because: string | null;
+        };
+        /** @description What moves to where it will be used: the plan that is being carried out, or what is proposed. */
+        RotationResource: {
+            /** @description of the plan that was agreed to; null: it is only proposed */
+            id: string | null;
+            made_by: string | null;
+            /** Format: date */
+            made_on: string | null;
+            /** @description pieces that are used and would not be */
+            saved: number;
+            /** @description their price, in minor units */
+            value: number;
+            currency: string;
+            moves: components["schemas"]["MoveResource"][];
+            /** @description pieces of these items that expire unused all the same */
+            wasted: number;
+        };
+        /** @description A kit of a round: what lies in the box for it, and whether it is done. */
+        RoundKit: {
+            code: string;
+            name: string;
+            place: string;
+            /** @description in the box */
+            pieces: number;
+            wanted: number;
+            /** Format: date-time */
+            done_at: string | null;
+            done_by: string | null;
+            skipped_because: string | null;
+        };
+        /** @description A round that is not ended. */
+        RoundRef: {
+            id: string;
+            store: string;
+            made_by: string;
+            /** Format: date-time */
+            made_at: string;
+            kits: number;
+            done: number;
+        };
+        /** @description A round: what to take from the store, and the kits in walking order. */
+        RoundResource: {
+            id: string;
+            store: string;
+            store_name: string;
+            made_by: string;
+            /** Format: date-time */
+            made_at: string;
+            is_ended: boolean;
+            box: components["schemas"]["PickedLot"][];
+            kits: components["schemas"]["RoundKit"][];
+        };
         /** @description What expires in the months ahead, and in one of them piece by piece. */
         DatesAhead: {
             /** @description thirteen, this one first */
@@ -4606,7 +5246,7 @@ export interface components {
         };
         DoneAtStore: {
             /** @enum {string} */
-            kind: "receive" | "count" | "dispose" | "move";
+            kind: "receive" | "count" | "dispose" | "move" | "set_apart" | "release" | "lend" | "borrow" | "repack";
             /** Format: date-time */
             begun_at: string;
             /** Format: date-time */
@@ -4619,19 +5259,28 @@ export interface components {
             reason?: string | null;
             supplier?: string | null;
             delivery_note?: string | null;
+            /** @description a team or organisation that lends or borrows */
+            partner?: string | null;
+            /**
+             * Format: date
+             * @description until when it is lent
+             */
+            due_on?: string | null;
             rows: {
                 item: string;
                 lot: string | null;
                 expires: string | null;
                 quantity: number;
                 /** @enum {string} */
-                condition?: "good" | "opened" | "damaged" | "soiled" | "failed";
+                condition?: "good" | "opened" | "damaged" | "soiled" | "failed" | "quarantined" | "training";
                 /** Format: date */
                 opened_on?: string | null;
                 new_lot?: boolean;
                 packs?: number | null;
                 /** @description of one pack, in minor units */
                 price?: number | null;
+                /** @description far below what is usual, and the goods are genuine all the same */
+                price_checked?: boolean;
             }[];
         };
         DoneRestock: {
@@ -4664,7 +5313,11 @@ export interface components {
                 pocket_id: string;
                 lot_id: string;
                 quantity: number;
+                /** @description what is done to it before was done */
+                staged?: boolean | null;
             }[];
+            /** @description the round on which it was done */
+            round_id?: string | null;
             /** @description lots that the record has in the store and of which nothing was found there */
             not_found?: string[];
             seal_reason?: string | null;
@@ -4767,6 +5420,22 @@ export interface components {
              */
             to: "store" | "discard" | null;
         };
+        /** @description How many of an item a store should have, by what went from it into kits. */
+        ProposedLevel: {
+            item: string;
+            name: string;
+            /** @description pieces: enough for four weeks in nineteen of twenty cases */
+            least: number;
+            /** @description pieces: enough for thirteen weeks, in whole packs where there are any */
+            target: number;
+            /** @description how often it was restocked from here in the last year; below ten the figures are rough */
+            restocks: number;
+            /** @description pieces of the smallest pack that holds several */
+            pack: number | null;
+            /** @description as it is set now */
+            least_now: number | null;
+            target_now: number | null;
+        };
         /** @description Pieces of a lot to put into a pocket. */
         PutResource: {
             /** @description 1 for what is done first */
@@ -4787,6 +5456,8 @@ export interface components {
             /** @description items in the store that serve as well, best first */
             accepts: string[];
             item_class: string | null;
+            /** @description what is done to it before, where the organisation asks for that */
+            staging: string | null;
         };
         /** @description What goes in from the store and out of a kit, step by step: after each, the kit is no worse than before. */
         RestockResource: {
@@ -4824,6 +5495,8 @@ export interface components {
             good_until: string | null;
             quantity: number;
             item_class: string | null;
+            /** @description what is done to it before, where the organisation asks for that */
+            staging: string | null;
         };
         /** @description Pieces that should leave and still count: they stay until something replaces them. */
         StayResource: {
@@ -4871,6 +5544,8 @@ export interface components {
             target: number;
             /** @description good pieces there, in date */
             there: number;
+            /** @description pieces of the smallest pack that holds several */
+            pack: number | null;
         };
         /** @description A store, by name. */
         StoreRef: {
@@ -5092,7 +5767,7 @@ export interface components {
              */
             verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready" | null;
             /** @enum {string} */
-            job: "check" | "restock" | "build";
+            job: "check" | "restock" | "build" | "report";
             /** @enum {string|null} */
             check_kind: "full" | "quick" | null;
             reasons: string[];
@@ -5128,6 +5803,10 @@ export interface components {
             /** @description what happened; nothing about a person */
             note?: string | null;
             seal_reason?: string | null;
+            /** @description signed at the end of a shift: then nothing taken is an answer too */
+            handed_back_by?: string | null;
+            /** @description the report of use that this confirms */
+            report_id?: string | null;
         };
         /** @description A design as it is being packed: what an edition says, with compartments side by side, each naming what it lies in. */
         Draft: {
@@ -6663,6 +7342,42 @@ export interface operations {
             };
         };
     };
+    readCarry: {
+        parameters: {
+            query: {
+                people: number;
+                days: number;
+                each: string;
+                together?: string;
+                covered?: number;
+                list?: string;
+                /** @description codes with commas between */
+                items?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Item by item */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CarryResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readItems: {
         parameters: {
             query?: {
@@ -7112,6 +7827,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["UnsettledResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readShortfalls: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What was not found */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortfallsResource"];
+                };
+            };
+        };
+    };
+    answerShortfall: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                shortfall: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @enum {string} */
+                    why: "used" | "moved" | "lost" | "miscounted" | "unknown";
+                };
+            };
+        };
+        responses: {
+            /** @description What was not found */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShortfallsResource"];
                 };
             };
             /** @description Not accepted as entered */
@@ -9110,6 +9884,99 @@ export interface operations {
             };
         };
     };
+    readLoans: {
+        parameters: {
+            query?: {
+                store?: string;
+                near?: "yes";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What has not come back; `near`: what is to come back within a week, or should have */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoanResource"][];
+                };
+            };
+        };
+    };
+    returnLoan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                loan: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CameBack"];
+            };
+        };
+        responses: {
+            /** @description What of the store has not come back */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoanResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    prolongLoan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                loan: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** Format: date */
+                    due_on: string;
+                };
+            };
+        };
+        responses: {
+            /** @description What of the store has not come back */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoanResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     readPeople: {
         parameters: {
             query?: never;
@@ -9288,6 +10155,565 @@ export interface operations {
             };
         };
     };
+    readReportable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The names of what is in the kit; none where no kit has this code */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportableItem"][];
+                };
+            };
+            /** @description Too often from this address */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    reportUse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReport"];
+            };
+        };
+        responses: {
+            /** @description Where a kit has this code, who answers for it sees the report */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Too often from this address */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readReports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those that wait, earliest first; then those that were decided last */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportResource"][];
+                };
+            };
+        };
+    };
+    reportUseSignedIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewReport"];
+            };
+        };
+        responses: {
+            /** @description The reports of the kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    rejectReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                report: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    reason: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The reports of the kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportResource"][];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    confirmReport: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                report: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The reports of the kit */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportResource"][];
+                };
+            };
+            /** @description No full check has counted it */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    readReportCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Whether it has one */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportCode"];
+                };
+            };
+        };
+    };
+    makeReportCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description With what it leads to, this once */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportCode"];
+                };
+            };
+        };
+    };
+    withdrawReportCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description It has none */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportCode"];
+                };
+            };
+        };
+    };
+    readRotation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The plan, or what is proposed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RotationResource"];
+                };
+            };
+        };
+    };
+    agreeRotation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RotationResource"];
+                };
+            };
+            /** @description Nothing would be saved, or another plan is being carried out */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    carryOutMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                move: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RotationResource"];
+                };
+            };
+            /** @description The pieces are not there, or a kit is closed */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    dropMove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                move: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    reason: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The plan */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RotationResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endRotation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                rotation: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description What is proposed */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RotationResource"];
+                };
+            };
+        };
+    };
+    readRounds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Those that are not ended */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundRef"][];
+                };
+            };
+        };
+    };
+    readRound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                round: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The round */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundResource"];
+                };
+            };
+        };
+    };
+    beginRound: {
+        parameters: {
+            query: {
+                /** @description codes, with commas between */
+                kits: string;
+                store?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The round */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    skipRoundKit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                round: string;
+                kit: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    reason: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The round */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    endRound: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                round: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description The round */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundResource"];
+                };
+            };
+        };
+    };
+    stageItem: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kit: string;
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    item: string;
+                };
+            };
+        };
+        responses: {
+            /** @description The kit, judged again */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KitResource"];
+                };
+            };
+            /** @description Not accepted as entered */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     planRestock: {
         parameters: {
             query?: {
@@ -9410,7 +10836,7 @@ export interface operations {
                 /** @description csv: all rows as they are filtered and sorted, as a sheet */
                 format?: components["parameters"]["format"];
                 sort?: "item" | "lot" | "expires" | "quantity";
-                condition?: "good" | "opened" | "damaged" | "soiled" | "failed";
+                condition?: "good" | "opened" | "damaged" | "soiled" | "failed" | "quarantined" | "training";
                 until?: string;
             };
             header?: never;
@@ -9603,6 +11029,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StoreLevel"][];
+                };
+            };
+        };
+    };
+    readProposedLevels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                store: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Levels by what went from the store into kits, where they differ from what is set */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedLevel"][];
                 };
             };
         };

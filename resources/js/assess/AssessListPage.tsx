@@ -30,6 +30,9 @@ export default function AssessListPage() {
             title={words.assess}
             beside={
                 <>
+                    <Button component={Link} to="/how-many">
+                        {words.howManyToCarry}
+                    </Button>
                     <Button component={Link} to="/assess/choices">
                         {words.listsOfThePlan}
                     </Button>

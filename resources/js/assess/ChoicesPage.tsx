@@ -1,6 +1,7 @@
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Schemas } from '../api/client';
+import { designQuestions } from '../api/designQuestions';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Choose } from '../ui/Fields';
@@ -16,7 +17,7 @@ export default function ChoicesPage() {
     const { may } = useSession();
     const { data: choices, error } = useQuery(questions.choices());
     const { data: lists = [] } = useQuery(questions.listChoices());
-    const { data: designs = [] } = useQuery(questions.designs());
+    const { data: designs = [] } = useQuery(designQuestions.designs());
     const { data: organisation } = useQuery(questions.organisation());
     const choose = useMutation({
         mutationFn: ({ wanted, list, design }: { wanted: string; list: string; design: string | null }) =>

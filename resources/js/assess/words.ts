@@ -80,6 +80,7 @@ export const words = {
     suchAsOnTheWall: 'Such as: on the wall by the basin.',
     reviewDue: 'Review due',
     assess: 'Assess',
+    howManyToCarry: 'How many to carry',
     listsOfThePlan: 'Lists of the plan',
     assessments: 'Assessments',
     thereIsNoneYetStart: 'There is none yet. Start one: it goes through the areas of the site, one by one.',

@@ -238,6 +238,11 @@ export const words = {
         count: (store: string) => `Count of ${store}`,
         dispose: (store: string) => `Stock disposed of in ${store}`,
         move: (store: string) => `Stock moved from ${store}`,
+        set_apart: (store: string) => `Stock set apart in ${store}`,
+        release: (store: string) => `Stock put back in ${store}`,
+        lend: (store: string) => `Lent from ${store}`,
+        borrow: (store: string) => `Borrowed for ${store}`,
+        repack: (store: string) => `Repacked in ${store}`,
     },
     rowsEntered: (rows: number) => (rows === 1 ? '1 row' : `${rows} rows`),
 };

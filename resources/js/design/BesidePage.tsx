@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
-import { questions } from '../api/queries';
+import { designQuestions } from '../api/designQuestions';
 import { Row } from '../ui/Fields';
 import { Empty, Page, Sheet, Trouble } from '../ui/Page';
 import { Search } from '../ui/Search';
@@ -20,8 +20,8 @@ export default function BesidePage() {
     const [search, setSearch] = useSearchParams();
     const one = search.get('one') ?? '';
     const other = search.get('other') ?? '';
-    const { data: choices } = useQuery(questions.editionChoices());
-    const { data, error } = useQuery(questions.beside(one, other));
+    const { data: choices } = useQuery(designQuestions.editionChoices());
+    const { data, error } = useQuery(designQuestions.beside(one, other));
     const options = (choices ?? []).flatMap((edition) => {
         const name = `${edition.design}, ${words.edition(edition.number)}`;
         return [

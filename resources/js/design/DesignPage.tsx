@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { newId } from '../api/newId';
-import { questions } from '../api/queries';
+import { designQuestions } from '../api/designQuestions';
 import { keptForm } from '../offline/useKept';
 import { Waiting } from '../ui/Page';
 import { Editor } from './Editor';
@@ -82,7 +82,7 @@ function NewEditor({ begin, onEnd }: { begin: Packing; onEnd: () => void }) {
 /** A design that is there, to be packed otherwise. */
 export function PackDesignPage() {
     const { id = '' } = useParams();
-    const { data: start, error } = useQuery(questions.draft(id));
+    const { data: start, error } = useQuery(designQuestions.draft(id));
     if (!start) {
         return <Waiting error={error} />;
     }

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { questions } from '../api/queries';
+import { designQuestions } from '../api/designQuestions';
 import { useSession } from '../session/useSession';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { count, sayList } from '../ui/words';
@@ -13,7 +13,7 @@ import { words } from './words';
 /** All designs, with what keeps them and how they are packed. */
 export default function DesignsPage() {
     const { may } = useSession();
-    const { data: designs, error } = useQuery(questions.designs());
+    const { data: designs, error } = useQuery(designQuestions.designs());
     if (!designs) {
         return <Waiting error={error} />;
     }

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, isProblem, type Schemas } from '../api/client';
-import { questions } from '../api/queries';
+import { designQuestions } from '../api/designQuestions';
 import { EffectTexts } from '../lists/EffectTexts';
 import { Confirm } from '../ui/Confirm';
 import { Notice } from '../ui/Notice';
@@ -90,7 +90,7 @@ export function PublishSheet({ hands, faults, onPublished, onJoined }: PublishSh
 }
 
 function Effects({ packing, design }: { packing: Packing; design: string }) {
-    const { data, error } = useQuery(questions.draftEffects(design, packing.draft));
+    const { data, error } = useQuery(designQuestions.draftEffects(design, packing.draft));
     if (!data) {
         return error === null ? null : <Trouble error={error} />;
     }

@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
+import { designQuestions } from '../api/designQuestions';
 import { questions } from '../api/queries';
 import { Choose, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
@@ -32,7 +33,7 @@ export function StartDesign({ hasOld, onGoOn, onDiscard, onStart }: StartDesignP
     const [error, setError] = useState<unknown>(null);
     const [isReading, setReading] = useState(false);
     const { data: lists } = useQuery(questions.listChoices());
-    const { data: designs } = useQuery(questions.designs());
+    const { data: designs } = useQuery(designQuestions.designs());
     const isOfList = from === 'list' || from === 'nothing';
     const kits = (designs ?? []).flatMap((design) => design.kits.map((kit) => [kit, `${kit} ${design.name}`] as const));
     const begin = async () => {

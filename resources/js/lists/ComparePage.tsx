@@ -4,6 +4,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
+import { designQuestions } from '../api/designQuestions';
 import { questions } from '../api/queries';
 import { Row } from '../ui/Fields';
 import { Caution, Empty, Page, Sheet, Trouble } from '../ui/Page';
@@ -29,7 +30,7 @@ export default function ComparePage() {
     const list = search.get('list') ?? '';
     const subject = search.get('subject') ?? '';
     const { data: lists = [] } = useQuery(questions.listChoices());
-    const { data: designs = [] } = useQuery(questions.designs());
+    const { data: designs = [] } = useQuery(designQuestions.designs());
     const { data: held, error } = useQuery(questions.comparison(list, subject));
     const choose = (to: Record<string, string>) => setSearch({ list, subject, ...to }, { replace: true });
     return (

@@ -59,6 +59,16 @@ export function ItemHandling({ typed, type, problem, others }: ItemHandlingProps
                 </Row>
                 <Box sx={{ display: 'grid', justifyItems: 'start' }}>
                     <Tick label={words.unwraps} checked={handling.unwraps} onTick={(unwraps) => set({ unwraps })} />
+                    <Tick
+                        label={words.comesBack}
+                        checked={handling.comes_back}
+                        onTick={(comes_back) => set({ comes_back })}
+                    />
+                    <Tick
+                        label={words.trainsAgain}
+                        checked={handling.trains_again}
+                        onTick={(trains_again) => set({ trains_again })}
+                    />
                     <Tick label={words.keepDry} checked={handling.keep_dry} onTick={(keep_dry) => set({ keep_dry })} />
                     <Tick
                         label={words.hasLatex}

@@ -33,6 +33,8 @@ export interface EditedItem {
         keep_dry: boolean;
         has_latex: boolean;
         bulk_ml: string;
+        comes_back: boolean;
+        trains_again: boolean;
         told_from: { item: string; by: string }[];
         names: { name: string; region: string }[];
     };
@@ -70,6 +72,8 @@ export const freshItem: EditedItem = {
         keep_dry: false,
         has_latex: false,
         bulk_ml: '',
+        comes_back: false,
+        trains_again: false,
         told_from: [],
         names: [],
     },
@@ -117,6 +121,8 @@ export function itemOf(item: Schemas['ItemResource']): EditedItem {
             keep_dry: item.handling.keep_dry,
             has_latex: item.handling.has_latex,
             bulk_ml: figure(item.handling.bulk_ml),
+            comes_back: item.handling.comes_back,
+            trains_again: item.handling.trains_again,
             told_from: item.handling.told_from.map(({ item: code, by }) => ({ item: code, by })),
             names: item.handling.names.map(({ name, region }) => ({ name, region: region ?? '' })),
         },

@@ -10,6 +10,8 @@ export const words = {
     startMinutesHelp: 'For what must be started before it is needed.',
     bulk: 'Takes up in a pocket, ml',
     bulkHelp: 'Of one piece, packed.',
+    comesBack: 'A tool that must come back: it is asked for when a kit is handed back',
+    trainsAgain: 'Used for training, it goes back into stock once somebody has looked it over',
     unwraps: 'What is done before it is packed takes its wrapper off',
     keepDry: 'Must be kept dry',
     hasLatex: 'Contains latex',

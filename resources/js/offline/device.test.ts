@@ -206,6 +206,7 @@ describe('work of another version of the page', () => {
         expect(upgraded('restock', 1, { steps })).toEqual({
             stays: [],
             notAdvised: [],
+            round: null,
             steps: [
                 { key: 'in 0', way: 'in', isDone: false, row: { item: 'pad', step: 1 } },
                 { key: 'out 0', way: 'out', isDone: false, row: { item: 'pad', step: 2, after: [1] } },

@@ -7,6 +7,7 @@ const FORM = 'form';
 /** What is kept of a form, where it is not shown. */
 export const keptForm = {
     of: (name: string) => device.get(`${FORM}:${name}`),
+    keep: (name: string, typed: unknown) => device.put(FORM, `${FORM}:${name}`, typed),
     discard: (name: string) => device.remove(`${FORM}:${name}`),
 };
 

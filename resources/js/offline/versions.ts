@@ -61,6 +61,17 @@ const upgrades: Record<string, Upgrade[]> = {
     ],
     // Kits that were entered before several could be made at once.
     equip: [(old: object) => ({ ...old, others: [] })],
+    // Work at a store that was begun before there were loans, and before a low price was asked about.
+    store: [
+        (old: { rows?: object[] }) => ({
+            ...old,
+            partner: '',
+            dueOn: '',
+            rows: (old.rows ?? []).map((row) => ({ ...row, isPriceChecked: false })),
+        }),
+    ],
+    // What was taken, said before reports were confirmed and kits handed back.
+    use: [(old: object) => ({ ...old, report: null, handsBack: false, signed: '', isBack: {} })],
     // Restocks that were begun before their steps had an order: in before out, and what leaves waits for what goes in of the same item.
     restock: [
         (old: { steps?: OldStep[] }) => ({
@@ -69,6 +80,8 @@ const upgrades: Record<string, Upgrade[]> = {
             notAdvised: [],
             steps: inBeforeOut(old.steps ?? []),
         }),
+        // Restocks that were begun before there were rounds.
+        (old: object) => ({ ...old, round: null }),
     ],
 };
 

@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { api, ask } from '../api/client';
-import { questions } from '../api/queries';
+import { designQuestions } from '../api/designQuestions';
 import { EffectTexts } from '../lists/EffectTexts';
 import { useSession } from '../session/useSession';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
@@ -18,7 +18,7 @@ export default function AdoptionPage() {
     const client = useQueryClient();
     const { may } = useSession();
     const [asked] = useSearchParams();
-    const { data: change, error } = useQuery(questions.adoption(code, asked.get('edition') ?? undefined));
+    const { data: change, error } = useQuery(designQuestions.adoption(code, asked.get('edition') ?? undefined));
     const adopt = useMutation({
         mutationFn: (edition: string) =>
             ask(api.POST('/kits/{kit}/adoption', { params: { path: { kit: code } }, body: { edition } })),

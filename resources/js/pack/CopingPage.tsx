@@ -2,6 +2,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { designQuestions } from '../api/designQuestions';
 import { questions, type Scope } from '../api/queries';
 import { Choose, Row } from '../ui/Fields';
 import { Page, Waiting } from '../ui/Page';
@@ -45,7 +46,7 @@ export function DesignCopingPage() {
     const [search, setSearch] = useSearchParams();
     const scope = scopes.find((one) => one === search.get('scope')) ?? 'first_aider';
     const together = search.get('together') ?? '';
-    const { data, error } = useQuery(questions.copingOfDesign(id, scope, together));
+    const { data, error } = useQuery(designQuestions.copingOfDesign(id, scope, together));
     if (!data) {
         return <Waiting error={error} />;
     }

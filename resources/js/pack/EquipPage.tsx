@@ -8,6 +8,7 @@ import { useSearchParams } from 'react-router';
 import { newId } from '../api/newId';
 import { api, ask, type Schemas } from '../api/client';
 import { timeNow } from '../api/clock';
+import { designQuestions } from '../api/designQuestions';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
 import { notSigned } from '../offline/outbox';
@@ -34,7 +35,7 @@ const scopeOf = (scope: string) => scopes.find((one) => one === scope) ?? 'first
 export default function EquipPage() {
     const [search] = useSearchParams();
     const id = equipId(search.get('task'));
-    const { data: designs, error } = useQuery(questions.designs());
+    const { data: designs, error } = useQuery(designQuestions.designs());
     const { data: like } = useQuery({
         ...questions.kit(search.get('like') ?? ''),
         enabled: search.has('like'),

@@ -60,7 +60,7 @@ export function KitLine({ kit, job, isPlaced = false }: KitLineProps) {
     );
 }
 
-type Job = 'check' | 'restock' | 'use';
+type Job = 'check' | 'restock' | 'use' | 'hand_back';
 
 interface KitLineProps {
     kit: Schemas['KitRow'];
@@ -75,15 +75,15 @@ function KitJob({ kit, job }: Pick<KitLineProps, 'kit' | 'job'>) {
     const isDue = kit.due_on !== null && kit.due_on <= today;
     // What is missing is restocked first; but a kit that is due is counted before anything is put in.
     const wanted = job ?? (isDue ? 'check' : kit.wants_restock ? 'restock' : null);
-    if (wanted === null || !may(wanted === 'use' ? 'restock' : wanted)) {
+    if (wanted === null || !may(wanted === 'check' ? 'check' : 'restock')) {
         return null;
     }
     const check = kit.due_kind === 'quick' ? words.quickCheck : words.check2;
-    const word = { use: words.use, restock: words.restock2, check }[wanted];
+    const word = { use: words.use, hand_back: words.handBack, restock: words.restock2, check }[wanted];
     return (
         <Button
             component={Link}
-            to={`/kits/${kit.code}/${wanted}`}
+            to={`/kits/${kit.code}/${wanted === 'hand_back' ? 'use?end=shift' : wanted}`}
             variant={wanted === 'restock' || (wanted === 'check' && isDue) ? 'contained' : 'outlined'}
             aria-label={`${word} ${kit.code}`}
             sx={{ minWidth: 120 }}

@@ -16,8 +16,10 @@ import { Notice } from '../ui/Notice';
 import { Alike } from './Alike';
 import { Modules } from './Modules';
 import { Notes } from './Notes';
+import { NotStaged } from './NotStaged';
 import { PocketContents } from './PocketContents';
 import { SealDialog } from './SealDialog';
+import { Shortfalls } from './Shortfalls';
 import { Unsettled } from './Unsettled';
 import { VerdictSheet } from './VerdictSheet';
 import { TwoColumns } from '../ui/TwoColumns';
@@ -69,6 +71,11 @@ export default function KitPage() {
                             {words.use}
                         </Button>
                     )}
+                    {may('report') && !may('restock') && !kit.retired_on && (
+                        <Button component={Link} to={`/kits/${kit.code}/report`}>
+                            {words.reportUse}
+                        </Button>
+                    )}
                     {may('restock') && !kit.retired_on && (
                         <Button component={Link} to={`/kits/${kit.code}/build`}>
                             {words.packAnew}
@@ -83,6 +90,11 @@ export default function KitPage() {
                     {!kit.retired_on && (
                         <Button component={Link} to={`/kits/${kit.code}/coping`}>
                             {words.whatCanItDealWith}
+                        </Button>
+                    )}
+                    {!kit.retired_on && (
+                        <Button component={Link} to={`/kits/${kit.code}/label`}>
+                            {words.label}
                         </Button>
                     )}
                     <Button component={Link} to={`/kits/${kit.code}/history`}>
@@ -119,6 +131,8 @@ export default function KitPage() {
                 <Box sx={{ minWidth: 0 }}>
                     <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
                     <Unsettled kit={kit.code} />
+                    <NotStaged kit={kit} />
+                    <Shortfalls kit={kit.code} />
                     <Notes notes={kit.notes} of={kit.code} />
                     <WhoAnswers kit={kit} />
                     <Facts kit={kit} />

@@ -3,6 +3,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
+import { designQuestions } from '../api/designQuestions';
 import { questions } from '../api/queries';
 import { Choose, Write } from '../ui/Fields';
 import { FormDialog } from '../ui/FormDialog';
@@ -91,7 +92,7 @@ function ChangeKit({ kit }: { kit: Kit }) {
 
 function ChangeDesign({ kit }: { kit: Kit }) {
     const navigate = useNavigate();
-    const { data: designs } = useQuery(questions.designs());
+    const { data: designs } = useQuery(designQuestions.designs());
     const [edition, setEdition] = useState('');
     const others = (designs ?? []).filter((one) => one.code !== kit.design);
     return (

@@ -72,12 +72,17 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
     );
 }
 
-const jobWords = { build: words.goOnPacking, restock: words.restockThisKit, check: words.checkThisKit } as const;
+const jobWords = {
+    build: words.goOnPacking,
+    report: words.answerReport,
+    restock: words.restockThisKit,
+    check: words.checkThisKit,
+} as const;
 
 /** The buttons that do what the reasons of a verdict ask for. */
 export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResource']; kit: string }) {
     const { may } = useSession();
-    const jobs = (['build', 'restock', 'check'] as const).filter(
+    const jobs = (['build', 'report', 'restock', 'check'] as const).filter(
         (job) =>
             may(job === 'build' ? 'restock' : job) &&
             verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),

@@ -35,6 +35,9 @@ export default function DatesAheadPage() {
             above={<Typography sx={{ color: 'text.secondary' }}>{words.datesAheadAbout}</Typography>}
             beside={
                 <>
+                    <Button component={Link} to="/rotation">
+                        {words.rotate}
+                    </Button>
                     <Button onClick={() => window.print()}>{words.print}</Button>
                     {may('export') && (
                         <Button component="a" href="/api/dates-ahead?format=csv" download>

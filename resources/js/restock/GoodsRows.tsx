@@ -7,7 +7,7 @@ import { Row, Tick, Write } from '../ui/Fields';
 import { Sheet } from '../ui/Page';
 import { Search } from '../ui/Search';
 import { readPrinted, sayDay } from '../ui/words';
-import { emptyRow, faultOf, type StoreTask, type WorkRow } from './storeWork';
+import { comesIn, emptyRow, faultOf, type StoreTask, type WorkRow } from './storeWork';
 import { words } from './words';
 
 interface GoodsRowsProps {
@@ -24,7 +24,7 @@ export function GoodsRows({ task, rows, errors, onChange }: GoodsRowsProps) {
     const change = (key: string, to: Partial<WorkRow>) =>
         onChange(rows.map((row) => (row.key === key ? { ...row, ...to } : row)));
     return (
-        <Sheet title={task === 'receive' ? words.whatCame : words.foundBeside}>
+        <Sheet title={comesIn(task) ? words.whatCame : words.foundBeside}>
             {rows.map((row, at) =>
                 row.recorded === null ? (
                     <Box
@@ -54,7 +54,7 @@ export function GoodsRows({ task, rows, errors, onChange }: GoodsRowsProps) {
                 ) : null,
             )}
             <Search
-                label={task === 'receive' ? words.addItem : words.addFoundItem}
+                label={comesIn(task) ? words.addItem : words.addFoundItem}
                 value=""
                 clears
                 goesOn={false}
@@ -128,13 +128,20 @@ function Fields({ row, isNew, task, errorAt, onChange }: FieldsProps) {
                     <Write
                         label={words.priceOfAPack}
                         value={row.price}
-                        onWrite={(price) => onChange({ price })}
+                        onWrite={(price) => onChange({ price, isPriceChecked: false })}
                         problem={errorAt('price') ?? (fault === 'price' ? words.noSuchSum : undefined)}
                         help={words.ifKnown}
                         slotProps={{ htmlInput: { inputMode: 'decimal' } }}
                     />
                 )}
             </Row>
+            {task === 'receive' && (errorAt('price') !== undefined || row.isPriceChecked) && (
+                <Tick
+                    label={words.itIsGenuine}
+                    checked={row.isPriceChecked}
+                    onTick={(isPriceChecked) => onChange({ isPriceChecked })}
+                />
+            )}
             {(lotError !== undefined || row.isNewLot) && (
                 <Tick label={words.itIsANewLot} checked={row.isNewLot} onTick={(isNewLot) => onChange({ isNewLot })} />
             )}

@@ -1,8 +1,11 @@
 import Box from '@mui/material/Box';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
+import { dailyQuestions } from '../api/dailyQuestions';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Choose, Row, Write } from '../ui/Fields';
@@ -64,14 +67,105 @@ export function Levels({ store }: { store: string }) {
                                     )}
                                 </td>
                                 <td className="n">{level.there}</td>
-                                <td className="n">{level.least}</td>
-                                <td className="n wide">{level.target}</td>
+                                <td className="n">
+                                    {level.least}
+                                    <InPacks pieces={level.least} pack={level.pack} />
+                                </td>
+                                <td className="n wide">
+                                    {level.target}
+                                    <InPacks pieces={level.target} pack={level.pack} />
+                                </td>
                             </tr>
                         ))}
                     </tbody>
                 </Table>
             )}
+            {may('plan') && <Proposed store={store} />}
         </Sheet>
+    );
+}
+
+/** The same in whole packs, where the item comes in packs of several. */
+function InPacks({ pieces, pack }: { pieces: number; pack: number | null }) {
+    return pack === null ? null : (
+        <Typography component="div" variant="caption" sx={{ color: 'text.secondary' }}>
+            {words.inPacks(Math.ceil(pieces / pack), pack)}
+        </Typography>
+    );
+}
+
+/** What the uses of the last year ask for, where it differs from what is set; each is set with a press. */
+function Proposed({ store }: { store: string }) {
+    const client = useQueryClient();
+    const [isOpen, setOpen] = useState(false);
+    const { data } = useQuery({ ...dailyQuestions.proposedLevels(store), enabled: isOpen });
+    const set = useMutation({
+        mutationFn: (one: Schemas['ProposedLevel']) =>
+            ask(
+                api.PUT('/stores/{store}/levels/{item}', {
+                    params: { path: { store, item: one.item } },
+                    body: { least: one.least, target: one.target },
+                }),
+            ),
+        onSuccess: async (levels) => {
+            client.setQueryData(questions.storeLevels(store).queryKey, levels);
+            await client.invalidateQueries({ queryKey: ['proposed-levels', store] });
+            await client.invalidateQueries({ queryKey: ['to-buy'] });
+        },
+    });
+    if (!isOpen) {
+        return (
+            <Button onClick={() => setOpen(true)} sx={{ mt: 3 }}>
+                {words.proposeLevels}
+            </Button>
+        );
+    }
+    return (
+        <Box sx={{ mt: 4 }}>
+            <Typography variant="h3">{words.proposedLevels}</Typography>
+            <Typography variant="body2" sx={{ color: 'text.secondary', mb: 2 }}>
+                {words.proposedAbout}
+            </Typography>
+            {data?.length === 0 && <Empty>{words.nothingProposed}</Empty>}
+            {data?.map((one) => (
+                <Box
+                    key={one.item}
+                    sx={{
+                        display: 'flex',
+                        flexWrap: 'wrap',
+                        gap: 2,
+                        alignItems: 'center',
+                        borderTop: 1,
+                        borderColor: 'divider',
+                        py: 1.5,
+                    }}
+                >
+                    <Box sx={{ flex: 1, minWidth: 200 }}>
+                        <strong>{one.name}</strong>
+                        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                            {words.proposedLine(one.least, one.target, one.restocks)}
+                            {one.pack !== null && `, ${words.inPacks(Math.ceil(one.target / one.pack), one.pack)}`}
+                            {one.least_now !== null &&
+                                `. ${words.setNow(one.least_now, one.target_now ?? one.least_now)}`}
+                        </Typography>
+                    </Box>
+                    <Button
+                        size="small"
+                        disabled={set.isPending}
+                        aria-label={words.setProposed(one.name)}
+                        onClick={() => set.mutate(one)}
+                        sx={{ minHeight: 44 }}
+                    >
+                        {words.setIt}
+                    </Button>
+                </Box>
+            ))}
+            {set.error && (
+                <Typography role="alert" color="error">
+                    {set.error.message}
+                </Typography>
+            )}
+        </Box>
     );
 }
 

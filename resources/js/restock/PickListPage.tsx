@@ -4,10 +4,12 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
+import { useSession } from '../session/useSession';
 import { Choose, Tick } from '../ui/Fields';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Printed } from '../ui/Printed';
 import { count, sayDay, sayGoodUntil } from '../ui/words';
+import { BeginRound } from './BeginRound';
 import { words } from './words';
 
 /** No more are carried in one round; the server refuses more. */
@@ -17,6 +19,7 @@ const AT_MOST = 20;
 export default function PickListPage() {
     const { data: wanting, error } = useQuery(questions.kits({ work: 'restock' }, 1));
     const { data: stores } = useQuery(questions.stores());
+    const { may } = useSession();
     const [unticked, setUnticked] = useState<string[]>([]);
     const [store, setStore] = useState('');
     const all = (wanting?.kits ?? []).slice(0, AT_MOST).map((kit) => kit.code);
@@ -65,9 +68,12 @@ export default function PickListPage() {
             {codes.length === 0 ? (
                 <Empty>{words.tickAKit}</Empty>
             ) : list ? (
-                <Printed>
-                    <Listed list={list} />
-                </Printed>
+                <>
+                    {may('restock') && <BeginRound codes={codes} store={list.store} />}
+                    <Printed>
+                        <Listed list={list} />
+                    </Printed>
+                </>
             ) : (
                 <Waiting error={listError} />
             )}

@@ -6,7 +6,16 @@ import { sendWaiting } from '../offline/outbox';
 import { kit } from '../testing/samples';
 import { answer, refuse, serve } from '../testing/server';
 import { show } from '../testing/show';
-import { absentLots, beginRestock, finish, piecesOf, restocks, restockSender, type RestockDraft } from './draft';
+import {
+    absentLots,
+    beginRestock,
+    finish,
+    piecesOf,
+    restocks,
+    restockSender,
+    stagingOf,
+    type RestockDraft,
+} from './draft';
 import { HeldBack } from './Missing';
 import { RestockRow } from './RestockRow';
 import { addedStep, changed, stopsOf, type Step } from './steps';
@@ -114,6 +123,7 @@ describe('what is done otherwise than listed', () => {
         name: item,
         caution: null,
         item_class: null,
+        staging: null,
         lot_id: lot,
         lot,
         expires: null,
@@ -149,6 +159,23 @@ describe('what is done otherwise than listed', () => {
                 { pocket_id: 'back', lot_id: 'l7', quantity: 1 },
             ],
             not_found: ['l3'],
+        });
+    });
+
+    it('asks of what goes in instead what is done to it before, and says so', async () => {
+        const gloves = { ...shelf('l9', 'gloves'), staging: 'Unfold' };
+        const steps = changed(listed(), put('in 1'), { instead: gloves, quantity: '1', isDone: true });
+        expect(steps.map(stagingOf)).toEqual(expect.arrayContaining(['Unfold']));
+        const added = addedStep(steps, 'back', gloves, 1);
+        expect(stagingOf(added)).toBe('Unfold');
+        restocks.keep(finish({ ...begun(), steps: changed([...steps, added], put('in 1'), { isStaged: true }) }));
+        const sent = serve(() => answer({ kit: {} }));
+        await sendWaiting([restockSender]);
+        expect(sent[0]?.body).toMatchObject({
+            in: [
+                { lot_id: 'l9', staged: true },
+                { lot_id: 'l9', staged: false },
+            ],
         });
     });
 

@@ -10,6 +10,7 @@ import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { useListing } from '../ui/useListing';
 import { count } from '../ui/words';
+import { OpenRounds } from './OpenRounds';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
@@ -45,6 +46,7 @@ export default function RestockListPage() {
                 </>
             }
         >
+            <OpenRounds />
             <TwoColumns widths="1.4fr 1fr">
                 <Sheet title={words.toRestock(things)}>
                     {data.kits.length === 0 && (

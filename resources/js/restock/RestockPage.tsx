@@ -4,7 +4,7 @@ import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useMemo, useState, useSyncExternalStore } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
@@ -28,7 +28,9 @@ export default function RestockPage() {
     const { code = '' } = useParams();
     const atDesk = useMediaQuery('(min-width:900px)');
     const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
-    const [store, setStore] = useState<string>();
+    const [search] = useSearchParams();
+    const round = search.get('round');
+    const [store, setStore] = useState(search.get('store') ?? undefined);
     const kept = useSyncExternalStore(device.subscribe, () => restocks.of(code));
     const { data: plan, error: planError } = useQuery({
         ...questions.restock(code, store),
@@ -38,7 +40,7 @@ export default function RestockPage() {
         enabled: kept === null,
     });
     useLeadOn(restocks.idOf(code), kept !== null);
-    const fresh = useMemo(() => (plan && kit ? beginRestock(kit, plan) : null), [kit, plan]);
+    const fresh = useMemo(() => (plan && kit ? beginRestock(kit, plan, round) : null), [kit, plan, round]);
     const draft = kept ?? fresh;
     if (!kit || !draft) {
         return <Waiting error={error ?? planError} />;

@@ -1,11 +1,13 @@
+import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
+import { Tick } from '../ui/Fields';
 import { Caution } from '../ui/Page';
 import { Sign } from '../ui/Sign';
 import { TickCard } from '../ui/TickCard';
 import { sayGoodUntil } from '../ui/words';
-import { piecesOf } from './draft';
+import { piecesOf, stagingOf } from './draft';
 import { Instead } from './Instead';
 import { putOf, servesAsListed, type Step, type StepChange } from './steps';
 import { words } from './words';
@@ -41,6 +43,7 @@ export function RestockRow({ step, error, waits, shelf = [], onChange, onRemove,
     const what = step.way === 'in' ? putOf(step) : step.row;
     const isAbsent = step.isAbsent === true;
     const pieces = piecesOf(step);
+    const staging = stagingOf(step);
     const problem =
         error ??
         (pieces === null ? words.piecesAreWhole : pieces > row.quantity ? words.farMore(row.quantity) : undefined);
@@ -118,6 +121,21 @@ export function RestockRow({ step, error, waits, shelf = [], onChange, onRemove,
                 </Typography>
             )}
             <Caution text={what.caution} />
+            {staging !== null && step.isDone && (
+                // The card is ticked where it is pressed; this is ticked by itself.
+                <Box onClick={(event) => event.stopPropagation()}>
+                    <Tick
+                        label={words.stagedAs(staging)}
+                        checked={step.isStaged === true}
+                        onTick={(isStaged) => onChange({ isStaged })}
+                    />
+                    {step.isStaged !== true && (
+                        <Typography variant="body2" sx={{ fontWeight: 600 }}>
+                            ▲ {words.notStagedYet}
+                        </Typography>
+                    )}
+                </Box>
+            )}
         </TickCard>
     );
 }

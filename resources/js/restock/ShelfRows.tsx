@@ -16,6 +16,12 @@ const conditionWord = (condition: string) =>
         ? words.conditionWords[condition as keyof typeof words.conditionWords]
         : condition;
 
+/** Only good pieces are set apart or repacked, and only those that are set apart go back into stock. */
+const mayBeIn = (task: StoreTask, condition: string): boolean =>
+    task === 'release'
+        ? condition === 'quarantined' || condition === 'training'
+        : (task !== 'set_apart' && task !== 'repack' && task !== 'lend') || condition === 'good';
+
 interface ShelfRowsProps {
     task: StoreTask;
     read: Schemas['StoreContentsResource'];
@@ -38,7 +44,7 @@ export function ShelfRows({ task, read, listing, rows, errors, onChange }: Shelf
                   : [...rows, { ...on, pieces }],
         );
     };
-    const shown = read.rows.map(shelfRow);
+    const shown = read.rows.map(shelfRow).filter((row) => mayBeIn(task, row.condition));
     // What was typed on another page of the list stays in sight.
     const elsewhere = rows.filter((row) => row.recorded !== null && !shown.some((one) => one.key === row.key));
     const things = count(read.page.in_all, 'lot');
@@ -51,6 +57,7 @@ export function ShelfRows({ task, read, listing, rows, errors, onChange }: Shelf
                 const error =
                     errors[`rows.${at}.quantity`]?.[0] ??
                     errors[`rows.${at}.lot`]?.[0] ??
+                    errors[`rows.${at}.condition`]?.[0] ??
                     (typed && faultOf(typed, task) === 'pieces' ? words.wholePieces : undefined);
                 const good = read.rows.find((one) => shelfRow(one).key === row.key)?.good_until ?? null;
                 return (

@@ -1,7 +1,10 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Menu from '@mui/material/Menu';
+import MenuItem from '@mui/material/MenuItem';
 import Typography from '@mui/material/Typography';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
@@ -12,6 +15,7 @@ import { Table } from '../ui/Table';
 import { useListing } from '../ui/useListing';
 import { count, sayGoodUntil, sayInstant } from '../ui/words';
 import { Levels } from './Levels';
+import { Loans } from './Loans';
 import { words } from './words';
 
 const conditions = [
@@ -20,6 +24,8 @@ const conditions = [
     ['damaged', words.damaged],
     ['soiled', words.soiled],
     ['failed', words.failed],
+    ['quarantined', words.quarantined],
+    ['training', words.training],
 ] as const;
 
 /** What lies in a store: each lot, until when it is good, and how many. */
@@ -67,6 +73,7 @@ export default function StorePage() {
                                 {words.storeTasks[task]}
                             </Button>
                         ))}
+                    {may('restock') && data.store.retired_on === null && <MoreTasks store={id} />}
                     {may('export') && <ExportSheet listing={listing} path={`/stores/${id}`} />}
                     <ShowOnly listing={listing} />
                     <Choose
@@ -140,11 +147,31 @@ export default function StorePage() {
                 )}
                 <Pager page={data.page} listing={listing} things={things} />
             </Sheet>
+            <Loans store={id} />
             <Box id="levels">
                 <Levels store={id} />
             </Box>
             <StoreHistory id={id} />
         </Page>
+    );
+}
+
+/** What is done less often: set apart, lent, repacked. */
+function MoreTasks({ store }: { store: string }) {
+    const [at, setAt] = useState<HTMLElement | null>(null);
+    return (
+        <>
+            <Button aria-haspopup="menu" onClick={(event) => setAt(event.currentTarget)}>
+                {words.moreTasks}
+            </Button>
+            <Menu open={at !== null} anchorEl={at} onClose={() => setAt(null)}>
+                {(['set_apart', 'release', 'lend', 'borrow', 'repack'] as const).map((task) => (
+                    <MenuItem key={task} component={Link} to={`/stores/${store}/${task}`} sx={{ minHeight: 44 }}>
+                        {words.storeTasks[task]}
+                    </MenuItem>
+                ))}
+            </Menu>
+        </>
     );
 }
 

@@ -14,9 +14,12 @@ import { useListing } from '../ui/useListing';
 import { GoodsRows } from './GoodsRows';
 import { ShelfRows } from './ShelfRows';
 import {
+    asksWhy,
     beginStoreWork,
+    comesIn,
     faultOf,
     finishStoreWork,
+    isLoan,
     storeTasks,
     storeWork,
     storeWorkId,
@@ -64,8 +67,9 @@ function Work({ id, task }: { id: string; task: StoreTask }) {
         draft.rows.length > 0 &&
         draft.rows.every((row) => faultOf(row, task) === null) &&
         (task !== 'move' || draft.toStore !== '') &&
-        (task !== 'dispose' || draft.reason.trim() !== '');
-    const needsReason = task === 'dispose' || task === 'count';
+        (!asksWhy(task) || draft.reason.trim() !== '') &&
+        (!isLoan(task) || (draft.partner.trim() !== '' && draft.dueOn !== ''));
+    const hasReason = asksWhy(task) || task === 'count' || isLoan(task);
     return (
         <Page title={words.storeTitles[task](draft.storeName)} above={<span>{data.store.place}</span>}>
             {draft.isWaiting && <Notice>{words.savedAndWaiting}</Notice>}
@@ -76,7 +80,10 @@ function Work({ id, task }: { id: string; task: StoreTask }) {
                 </Notice>
             )}
             <Box sx={{ maxWidth: 1100 }}>
-                {task !== 'receive' && (
+                {words.storeAbout[task] && (
+                    <Typography sx={{ color: 'text.secondary', mb: 3 }}>{words.storeAbout[task]}</Typography>
+                )}
+                {!comesIn(task) && (
                     <ShelfRows
                         task={task}
                         read={data}
@@ -86,7 +93,7 @@ function Work({ id, task }: { id: string; task: StoreTask }) {
                         onChange={(rows) => set(() => ({ rows }))}
                     />
                 )}
-                {(task === 'receive' || task === 'count') && (
+                {(comesIn(task) || task === 'count') && (
                     <GoodsRows
                         task={task}
                         rows={draft.rows}
@@ -126,14 +133,34 @@ function Work({ id, task }: { id: string; task: StoreTask }) {
                             helperText={draft.errors.to_store?.[0]}
                         />
                     )}
-                    {needsReason && (
+                    {isLoan(task) && (
+                        <Row columns="minmax(0, 2fr) minmax(0, 1fr)">
+                            <Write
+                                label={task === 'lend' ? words.lentTo : words.borrowedFrom}
+                                value={draft.partner}
+                                onWrite={(partner) => set(() => ({ partner }))}
+                                problem={draft.errors.partner?.[0]}
+                                help={words.aTeam}
+                                slotProps={{ htmlInput: { maxLength: 120 } }}
+                            />
+                            <Write
+                                label={task === 'lend' ? words.toComeBackBy : words.toGiveBackBy}
+                                type="date"
+                                value={draft.dueOn}
+                                onWrite={(dueOn) => set(() => ({ dueOn }))}
+                                problem={draft.errors.due_on?.[0]}
+                                slotProps={{ inputLabel: { shrink: true } }}
+                            />
+                        </Row>
+                    )}
+                    {hasReason && (
                         <Write
-                            label={task === 'dispose' ? words.whyDisposed : words.whyItDiffers}
+                            label={words.storeReasons[task]}
                             value={draft.reason}
                             fullWidth
                             onWrite={(reason) => set(() => ({ reason }))}
                             problem={draft.errors.reason?.[0]}
-                            help={task === 'dispose' ? words.suchAsExpired : words.onlyIfItDiffers}
+                            help={words.storeReasonHelp[task]}
                             slotProps={{ htmlInput: { maxLength: 300 } }}
                         />
                     )}

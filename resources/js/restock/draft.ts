@@ -27,9 +27,15 @@ export interface RestockDraft extends Outgoing {
     shelf?: Schemas['ShelfLot'][];
     sealReason: string;
     sealSet: string;
+    /** The round on which it is done. */
+    round: string | null;
 }
 
-export function beginRestock(kit: Schemas['KitResource'], plan: Schemas['RestockResource']): RestockDraft {
+export function beginRestock(
+    kit: Schemas['KitResource'],
+    plan: Schemas['RestockResource'],
+    round: string | null = null,
+): RestockDraft {
     return {
         id: newId(),
         kit: kit.code,
@@ -46,6 +52,7 @@ export function beginRestock(kit: Schemas['KitResource'], plan: Schemas['Restock
         shelf: plan.shelf,
         sealReason: '',
         sealSet: '',
+        round,
         ...notSigned,
     };
 }
@@ -63,6 +70,11 @@ export function absentLots(steps: Step[]): string[] {
     const put = steps.flatMap((step) => (step.way === 'in' && step.isDone ? [putOf(step).lot_id] : []));
     const absent = steps.flatMap((step) => (step.way === 'in' && step.isAbsent ? [step.row.lot_id] : []));
     return [...new Set(absent)].filter((lot) => !put.includes(lot));
+}
+
+/** What is done to what goes in, before it does. */
+export function stagingOf(step: Step): string | null {
+    return step.way === 'in' ? ((step.instead ?? step.row).staging ?? null) : null;
 }
 
 /** How many pieces; null where no whole number was typed. */
@@ -100,15 +112,23 @@ export const restockSender: Sender<RestockDraft> = {
                     ),
                     in: done.flatMap((step) =>
                         step.way === 'in'
-                            ? [{ pocket_id: step.pocket, lot_id: putOf(step).lot_id, quantity: piecesOf(step) ?? 0 }]
+                            ? [
+                                  {
+                                      pocket_id: step.pocket,
+                                      lot_id: putOf(step).lot_id,
+                                      quantity: piecesOf(step) ?? 0,
+                                      staged: stagingOf(step) === null ? null : step.isStaged === true,
+                                  },
+                              ]
                             : [],
                     ),
                     not_found: absentLots(draft.steps),
                     seal_reason: draft.sealReason || null,
                     seal_set: draft.sealSet || null,
+                    round_id: draft.round,
                 },
             }),
         );
-        return `/kits/${draft.kit}`;
+        return draft.round === null ? `/kits/${draft.kit}` : `/rounds/${draft.round}`;
     },
 };

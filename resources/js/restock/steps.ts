@@ -9,11 +9,13 @@ interface StepBase {
     instead?: Schemas['ShelfLot'] | null;
     /** The record has it in the store, and nobody found it there. */
     isAbsent?: boolean;
+    /** What is done to it before was done. */
+    isStaged?: boolean;
     /** Put in besides what is listed. */
     isAdded?: boolean;
 }
 
-export type StepChange = Partial<Pick<StepBase, 'quantity' | 'isDone' | 'instead' | 'isAbsent'>>;
+export type StepChange = Partial<Pick<StepBase, 'quantity' | 'isDone' | 'instead' | 'isAbsent' | 'isStaged'>>;
 
 export type Step =
     (StepBase & { way: 'out'; row: Schemas['TakeResource'] }) | (StepBase & { way: 'in'; row: Schemas['PutResource'] });
@@ -91,6 +93,7 @@ export function addedStep(steps: Step[], pocket: string, lot: Schemas['ShelfLot'
             short_dated: false,
             stands_in: false,
             accepts: [],
+            staging: lot.staging ?? null,
         },
         quantity: String(quantity),
         isDone: true,

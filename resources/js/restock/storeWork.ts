@@ -8,9 +8,28 @@ import { readPrinted } from '../ui/words';
 
 const KIND = 'store';
 
-export const storeTasks = ['receive', 'count', 'dispose', 'move'] as const;
+export const storeTasks = [
+    'receive',
+    'count',
+    'dispose',
+    'move',
+    'set_apart',
+    'release',
+    'lend',
+    'borrow',
+    'repack',
+] as const;
 
 export type StoreTask = (typeof storeTasks)[number];
+
+/** What comes in is typed as goods; what is done with what lies there is typed beside it. */
+export const comesIn = (task: StoreTask): boolean => task === 'receive' || task === 'borrow';
+
+export const isLoan = (task: StoreTask): boolean => task === 'lend' || task === 'borrow';
+
+/** Whether it is not recorded without a reason. */
+export const asksWhy = (task: StoreTask): boolean =>
+    task === 'dispose' || task === 'set_apart' || task === 'release' || task === 'repack';
 
 /** A row as it is typed: pieces of one lot. */
 export interface WorkRow {
@@ -28,6 +47,8 @@ export interface WorkRow {
     packs: string;
     price: string;
     isNewLot: boolean;
+    /** Far below what is usual, and genuine all the same. */
+    isPriceChecked: boolean;
 }
 
 /** Work at a store in progress, as it is kept on this device. */
@@ -44,6 +65,9 @@ export interface StoreDraft extends Outgoing {
     reason: string;
     supplier: string;
     deliveryNote: string;
+    /** The team or organisation that lends or borrows, and until when. */
+    partner: string;
+    dueOn: string;
 }
 
 export const storeWorkId = (store: string, task: StoreTask) => `${KIND}:${task}:${store}`;
@@ -69,6 +93,8 @@ export function beginStoreWork(task: StoreTask, read: Schemas['StoreContentsReso
         reason: '',
         supplier: '',
         deliveryNote: '',
+        partner: '',
+        dueOn: '',
         ...notSigned,
     };
 }
@@ -87,6 +113,7 @@ export function emptyRow(item: { code: string; name: string }): WorkRow {
         packs: '',
         price: '',
         isNewLot: false,
+        isPriceChecked: false,
     };
 }
 
@@ -153,6 +180,8 @@ export const storeSender: Sender<StoreDraft> = {
                     reason: isReceived ? null : draft.reason.trim() || null,
                     supplier: isReceived ? draft.supplier.trim() || null : null,
                     delivery_note: isReceived ? draft.deliveryNote.trim() || null : null,
+                    partner: isLoan(draft.task) ? draft.partner.trim() : null,
+                    due_on: isLoan(draft.task) ? draft.dueOn : null,
                     rows: draft.rows.map((row) => ({
                         item: row.item,
                         lot: row.lot.trim() || null,
@@ -163,6 +192,7 @@ export const storeSender: Sender<StoreDraft> = {
                         new_lot: row.isNewLot,
                         packs: isReceived ? piecesTyped(row.packs) : null,
                         price: isReceived ? minorOf(row.price) : null,
+                        price_checked: isReceived && row.isPriceChecked,
                     })),
                 },
             }),

@@ -20,16 +20,16 @@ interface Stage {
 
 const stages: Stage[] = [
     { to: '/', word: words.today, icon: 'today', here: /^\/$/ },
-    { to: '/assess', word: words.assess, icon: 'assess', here: /^\/assess/ },
+    { to: '/assess', word: words.assess, icon: 'assess', here: /^\/(assess|how-many)/ },
     { to: '/lists', word: words.lists, icon: 'lists', here: /^\/(lists|items|classes|compare|exchange)/ },
     { to: '/kits', word: words.pack, icon: 'pack', here: /^\/(designs|kits(\/[^/]+(\/history)?)?$)/ },
     { to: '/check', word: words.check, icon: 'check', here: /^\/(check$|checks\/|waiting$|kits\/[^/]+\/check)/ },
-    { to: '/use', word: words.use, icon: 'use', here: /^\/(use$|kits\/[^/]+\/use)/ },
+    { to: '/use', word: words.use, icon: 'use', here: /^\/(use$|shift-end$|kits\/[^/]+\/(use|report))/ },
     {
         to: '/restock',
         word: words.restock,
         icon: 'restock',
-        here: /^\/(restock|pick-list|to-buy|dates-ahead|stores\/|kits\/[^/]+\/restock)/,
+        here: /^\/(restock|pick-list|rounds|to-buy|dates-ahead|rotation|stores\/|kits\/[^/]+\/restock)/,
     },
 ];
 

@@ -1,4 +1,3 @@
-import Box from '@mui/material/Box';
 import Dialog from '@mui/material/Dialog';
 import DialogContent from '@mui/material/DialogContent';
 import DialogTitle from '@mui/material/DialogTitle';
@@ -9,14 +8,16 @@ import { api, ask, whenSignedOut } from '../api/client';
 import { device } from '../offline/device';
 import { takeOver } from '../offline/former';
 import { Waiting } from '../ui/Page';
-import { ClosedWork } from './ClosedWork';
 import { forgetCopies, sessionQuestion } from './session';
 import { words } from './words';
 
 /** Who is signed in already does not wait for its fields. */
 const SignInForm = lazy(() => import('./SignInForm').then((part) => ({ default: part.SignInForm })));
+const SignInPage = lazy(() => import('./SignInPage'));
 
 const SetupPage = lazy(() => import('../settings/SetupPage'));
+const OpenReportPage = lazy(() => import('../report/OpenReportPage'));
+
 const WelcomePage = lazy(() => import('../settings/WelcomePage'));
 
 /** Shows the page to who is signed in. Where a session ends while somebody works, they sign in over their work, which stays. */
@@ -34,6 +35,14 @@ export function SessionGate({ children }: { children: ReactNode }) {
             }),
         [],
     );
+    const token = /^\/report\/([\w-]{10,60})$/.exec(window.location.pathname)?.[1];
+    if (token) {
+        return (
+            <Suspense fallback={null}>
+                <OpenReportPage token={token} />
+            </Suspense>
+        );
+    }
     const invited = /^\/welcome\/([\w-]{10,60})$/.exec(window.location.pathname)?.[1];
     if (invited) {
         return (
@@ -53,7 +62,11 @@ export function SessionGate({ children }: { children: ReactNode }) {
         );
     }
     if (!user) {
-        return <SignInPage organisation={session.data.organisation} />;
+        return (
+            <Suspense fallback={null}>
+                <SignInPage organisation={session.data.organisation} />
+            </Suspense>
+        );
     }
     if (!isOpen) {
         return <Waiting error={null} />;
@@ -102,69 +115,4 @@ function useOpenDevice(user: User | null, ended: boolean): boolean {
         });
     }, [id, name, ended]);
     return id !== '' && opened === id;
-}
-
-function SignInPage({ organisation }: { organisation: string }) {
-    useEffect(() => {
-        document.title = words.signInSarcina;
-        void device.end();
-        void forgetCopies();
-    }, []);
-    return (
-        <Box component="main" sx={{ minHeight: '100dvh', display: 'grid', gridTemplateColumns: { md: '1fr 1fr' } }}>
-            <Box
-                sx={{
-                    display: 'grid',
-                    alignContent: 'center',
-                    p: { xs: 6, md: 16 },
-                    gap: 6,
-                    maxWidth: 560,
-                    width: '100%',
-                    justifySelf: 'center',
-                }}
-            >
-                <Box sx={{ display: 'flex', gap: 3, alignItems: 'center' }}>
-                    <Box component="img" src="/mark.svg" alt="" sx={{ width: 44 }} />
-                    <Typography variant="h1">{words.sarcina}</Typography>
-                </Box>
-                <Typography sx={{ color: 'text.secondary' }}>
-                    {words.theKitsOf}
-                    {organisation}
-                    {words.whatIsInThemWhether}
-                </Typography>
-                <Suspense fallback={null}>
-                    <SignInForm />
-                </Suspense>
-                <ClosedWork />
-            </Box>
-            <Box
-                aria-hidden
-                sx={{
-                    display: { xs: 'none', md: 'grid' },
-                    bgcolor: 'canvas',
-                    borderLeft: 1,
-                    borderColor: 'divider',
-                    gridTemplateColumns: 'repeat(3, 1fr)',
-                    gridAutoRows: '1fr',
-                    gap: 3,
-                    p: 10,
-                }}
-            >
-                {[2, 1, 1, 2, 1, 2, 3].map((span, index) => (
-                    <Box
-                        key={index}
-                        sx={{
-                            gridColumn: `span ${span}`,
-                            bgcolor: 'background.paper',
-                            border: 1,
-                            borderColor: 'divider',
-                            borderTop: 5,
-                            borderTopColor: 'ochre',
-                            borderRadius: '6px 6px 16px 16px',
-                        }}
-                    />
-                ))}
-            </Box>
-        </Box>
-    );
 }

@@ -5,7 +5,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { questions } from '../api/queries';
+import { designQuestions } from '../api/designQuestions';
 import { useSession } from '../session/useSession';
 import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { FormDialog } from '../ui/FormDialog';
@@ -18,7 +18,7 @@ const units = ['days', 'weeks', 'months'] as const;
 
 /** How the kits of each design are held: what becomes of pieces past their date, and when they are checked. */
 export default function PoliciesPage() {
-    const { data: designs, error } = useQuery(questions.designs());
+    const { data: designs, error } = useQuery(designQuestions.designs());
     const { may } = useSession();
     if (!designs) {
         return <Waiting error={error} />;

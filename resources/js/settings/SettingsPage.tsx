@@ -31,12 +31,14 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
     const [name, setName] = useState(organisation.name);
     const [zone, setZone] = useState(organisation.time_zone);
     const [factor, setFactor] = useState(organisation.factor_required);
+    const [staging, setStaging] = useState(organisation.asks_staging);
     const zones = useMemo(() => Intl.supportedValuesOf('timeZone'), []);
     const [asked, setAsked] = useState<string[] | null>(null);
     const body = {
         name,
         time_zone: zone,
         factor_required: factor,
+        asks_staging: staging,
         length_unit: length,
         mass_unit: mass,
         volume_unit: volume,
@@ -77,6 +79,12 @@ function Settings({ organisation }: { organisation: Schemas['OrganisationResourc
                     {may('plan') && (
                         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                             {words.requireFactorAbout}
+                        </Typography>
+                    )}
+                    {may('plan') && <Tick label={words.askStaging} checked={staging} onTick={setStaging} />}
+                    {may('plan') && (
+                        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                            {words.askStagingAbout}
                         </Typography>
                     )}
                 </Sheet>

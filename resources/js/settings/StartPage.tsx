@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery, type QueryKey, type UseQueryOptions } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { designQuestions } from '../api/designQuestions';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Page, Sheet, Waiting } from '../ui/Page';
@@ -97,7 +98,7 @@ function useSteps(): Step[] | null {
     const { data: confirmed } = useFresh(questions.lists({ confirmed: 'yes' }, 1));
     const { data: lists } = useFresh(questions.lists({}, 1));
     const { data: choices } = useFresh(questions.choices());
-    const { data: designs } = useFresh(questions.designs());
+    const { data: designs } = useFresh(designQuestions.designs());
     const { data: kits } = useFresh(questions.kits({ sort: 'due' }, 1));
     const { data: stores } = useFresh(questions.stores());
     const { data: accounts } = useFresh(questions.accounts());

@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { questions } from '../api/queries';
+import { designQuestions } from '../api/designQuestions';
 import { useSession } from '../session/useSession';
 import { KitLink } from '../ui/KitLink';
 import { Sheet } from '../ui/Page';
@@ -13,7 +13,7 @@ import { words } from './words';
 /** Kits that keep an older edition of their design: each is to follow, by adding, moving and removing. */
 export function Following() {
     const { may } = useSession();
-    const { data } = useQuery(questions.following());
+    const { data } = useQuery(designQuestions.following());
     if (!data || data.in_all === 0) {
         return null;
     }

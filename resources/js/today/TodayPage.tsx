@@ -20,6 +20,7 @@ import { words } from './words';
 
 const Unsettled = lazy(() => import('../pack/Unsettled').then((part) => ({ default: part.Unsettled })));
 
+const Loans = lazy(() => import('../restock/Loans').then((part) => ({ default: part.Loans })));
 const Notes = lazy(() => import('../pack/Notes').then((part) => ({ default: part.NotesLeft })));
 
 const Asks = lazy(() => import('../assess/Asks').then((part) => ({ default: part.Asks })));
@@ -102,6 +103,7 @@ export function TodayPage() {
                     })}
                     <Suspense fallback={null}>
                         <Notes />
+                        {whose === 'all' && <Loans />}
                         {whose === 'all' && <Following />}
                         {whose === 'all' && <Given whose={whose} />}
                     </Suspense>
@@ -167,7 +169,7 @@ function wordOf(row: Schemas['WorkResource']): string {
     if (row.job === 'check') {
         return row.check_kind === 'quick' ? words.quickCheck : words.check;
     }
-    return row.job === 'build' ? words.goOnPacking : words.restock;
+    return { build: words.goOnPacking, report: words.answerReport, restock: words.restock }[row.job];
 }
 
 function WorkRow({ row }: { row: Schemas['WorkResource'] }) {

@@ -48,6 +48,7 @@ export const words = {
     tasksInAll: ' tasks in all',
     next: 'Next',
     kitsByVerdict: 'Kits by verdict',
+    answerReport: 'Answer report',
     goOnPacking: 'Go on packing',
     restock: 'Restock',
     quickCheck: 'Quick check',

@@ -57,6 +57,8 @@ export function Printed({ children }: { children: ReactNode }) {
                         verticalAlign: 'top',
                         borderTop: '1px solid #777',
                         p: '4px 10px 4px 0',
+                        // A long lot number breaks rather than widening the page in hand.
+                        overflowWrap: 'anywhere',
                     },
                     '& .n': { textAlign: 'right', whiteSpace: 'nowrap', width: 72 },
                 }}

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../api/client';
 import { RestockTrouble } from '../restock/RestockState';
+import { useSession } from '../session/useSession';
 import { Confirm } from '../ui/Confirm';
 import { Write } from '../ui/Fields';
 import { count } from '../ui/words';
@@ -17,22 +18,39 @@ interface FinishProps {
     set: (to: (now: UseDraft) => UseDraft) => void;
     /** In hand: the button that records it stays at the thumb. */
     isFixed: boolean;
+    /** Tools that must come back, by the keys of their rows. */
+    tools: string[];
+}
+
+function wordOf(draft: UseDraft, pieces: number, tools: string[]): string {
+    if (draft.handsBack) {
+        const unsaid = tools.filter((key) => draft.isBack[key] === undefined).length;
+        if (unsaid > 0) {
+            return words.sayOfTools(unsaid);
+        }
+        if (draft.signed.trim() === '') {
+            return words.signFirst;
+        }
+        return pieces === 0 ? words.signNothing : words.signPieces(count(pieces, 'piece'));
+    }
+    return pieces === 0 ? words.recordNone : words.record(count(pieces, 'piece'));
 }
 
 /** Why the seal was broken, what happened, and that it is recorded. */
-export function FinishUse({ kit, draft, set, isFixed }: FinishProps) {
+export function FinishUse({ kit, draft, set, isFixed, tools }: FinishProps) {
     const navigate = useNavigate();
     const [isDiscarding, setDiscarding] = useState(false);
     const pieces = piecesIn(draft);
-    const isShut = kit.seal.state === 'intact';
+    const isShut = kit.seal.state === 'intact' && (pieces > 0 || !draft.handsBack);
+    const { user } = useSession();
     const record = (
         <Button
             variant="contained"
-            disabled={draft.isWaiting || !isWhole(draft, isShut)}
+            disabled={draft.isWaiting || !isWhole(draft, isShut, tools)}
             onClick={() => uses.keep(finish(draft))}
             sx={{ minHeight: { xs: 56, md: 44 }, width: isFixed ? '100%' : 'auto' }}
         >
-            {pieces === 0 ? words.recordNone : words.record(count(pieces, 'piece'))}
+            {wordOf(draft, pieces, tools)}
         </Button>
     );
     return (
@@ -55,9 +73,19 @@ export function FinishUse({ kit, draft, set, isFixed }: FinishProps) {
                 help={words.noteHelp}
                 slotProps={{ htmlInput: { maxLength: 300 } }}
             />
+            {draft.handsBack && (
+                <Write
+                    label={words.signed}
+                    value={draft.signed}
+                    onWrite={(signed) => set((now) => ({ ...now, signed }))}
+                    problem={draft.errors.handed_back_by?.[0]}
+                    help={words.signedHelp(user?.name ?? '')}
+                    slotProps={{ htmlInput: { maxLength: 120 } }}
+                />
+            )}
             <RestockTrouble draft={draft} />
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {words.falls}
+                {draft.handsBack ? words.thenRestock : words.falls}
             </Typography>
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
                 {!isFixed && record}

@@ -39,6 +39,7 @@ export function TakenList({ kit, draft, onChange }: TakenListProps) {
                     value={one.why}
                     onChoose={(why) => onChange(key, { why: why as Why, isOpened: false })}
                     options={whys}
+                    helperText={one.why === 'training' && !one.isOpened ? words.trainingPiece : undefined}
                 />
                 {one.why !== 'moved' && one.why !== 'lost' && one.condition === 'good' && (
                     <Choose

@@ -5,22 +5,26 @@ import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import useMediaQuery from '@mui/material/useMediaQuery';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState, useSyncExternalStore } from 'react';
-import { useParams } from 'react-router';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
+import { useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
+import { dailyQuestions } from '../api/dailyQuestions';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
 import { useLeadOn } from '../offline/useLeadOn';
 import { pocketName } from '../pack/VerdictSheet';
+import { useSession } from '../session/useSession';
+import { Notice } from '../ui/Notice';
 import { OpenKit } from '../ui/OpenKit';
 import { Caution, Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Sign } from '../ui/Sign';
 import { TwoColumns } from '../ui/TwoColumns';
-import { sayGoodUntil } from '../ui/words';
-import { beginUse, keyOf, uses, withMore, type UseDraft } from './draft';
+import { sayGoodUntil, sayInstant } from '../ui/words';
+import { beginUse, keyOf, piecesIn, uses, withMore, withReported, type UseDraft } from './draft';
 import { FinishUse } from './FinishUse';
 import { TakenList } from './TakenList';
 import { Timer } from './Timer';
+import { Tools } from './Tools';
 import { words } from './words';
 
 type Content = Schemas['ContentResource'];
@@ -31,12 +35,41 @@ export default function UsePage() {
     const { data: kit, error } = useQuery({ ...questions.kit(code), refetchOnWindowFocus: false });
     const kept = useSyncExternalStore(device.subscribe, () => uses.of(code));
     useLeadOn(uses.idOf(code), kept !== null);
-    const fresh = useMemo(() => (kit ? beginUse(kit) : null), [kit]);
+    const [search] = useSearchParams();
+    const [report, handsBack] = [search.get('report'), search.get('end') === 'shift'];
+    // What is gone on with later says still which report it confirms.
+    const meant = report ?? kept?.report ?? null;
+    const { data: reports } = useQuery({ ...dailyQuestions.reports(code), enabled: meant !== null });
+    const confirmed = reports?.find((one) => one.id === meant && one.outcome === null) ?? null;
+    const fresh = useMemo(() => (kit ? { ...beginUse(kit), handsBack } : null), [kit, handsBack]);
     const draft = kept ?? fresh;
-    return kit && draft ? <Takes kit={kit} draft={draft} /> : <Waiting error={error} />;
+    useEffect(() => {
+        if (!kit || !draft || draft.isWaiting) {
+            return;
+        }
+        // What was begun before goes on as what it is called for now; a report that somebody else answered is no longer confirmed by it.
+        if (confirmed && draft.report !== confirmed.id) {
+            const rows = kit.contents.filter((row) => row.lot_id !== null);
+            uses.keep(piecesIn(draft) > 0 ? { ...draft, report: confirmed.id } : withReported(draft, rows, confirmed));
+        } else if (reports && draft.report !== null && !confirmed) {
+            uses.keep({ ...draft, report: null });
+        } else if (handsBack && !draft.handsBack) {
+            uses.keep({ ...draft, handsBack });
+        }
+    }, [kit, draft, reports, confirmed, handsBack]);
+    return kit && draft ? <Takes kit={kit} draft={draft} report={confirmed} /> : <Waiting error={error} />;
 }
 
-function Takes({ kit, draft }: { kit: Schemas['KitResource']; draft: UseDraft }) {
+interface TakesProps {
+    kit: Schemas['KitResource'];
+    draft: UseDraft;
+    /** That this confirms. */
+    report: Schemas['ReportResource'] | null;
+}
+
+function Takes({ kit, draft, report }: TakesProps) {
+    const { timeZone } = useSession();
+    const tools = draft.handsBack ? kit.contents.filter((row) => row.comes_back && row.lot_id !== null) : [];
     const atDesk = useMediaQuery('(min-width:900px)');
     const [search, setSearch] = useState('');
     const [chosen, setChosen] = useState<string>();
@@ -58,7 +91,19 @@ function Takes({ kit, draft }: { kit: Schemas['KitResource']; draft: UseDraft })
               );
     };
     return (
-        <Page title={words.useOf(kit.code, kit.name)}>
+        <Page
+            title={draft.handsBack ? words.handBackTitle(kit.code, kit.name) : words.useOf(kit.code, kit.name)}
+            above={draft.handsBack && <Typography sx={{ color: 'text.secondary' }}>{words.endOfShiftAbout}</Typography>}
+        >
+            {report && (
+                <Notice>
+                    {words.confirmsReport(
+                        sayInstant(report.reported_at, timeZone),
+                        report.items.map((one) => `${one.pieces} × ${one.name}`).join(', '),
+                    )}
+                </Notice>
+            )}
+            {tools.length > 0 && <Tools kit={kit} tools={tools} draft={draft} set={set} />}
             <TwoColumns widths="1.2fr 1fr">
                 <Box sx={{ minWidth: 0 }}>
                     <OpenKit
@@ -113,7 +158,7 @@ function Takes({ kit, draft }: { kit: Schemas['KitResource']; draft: UseDraft })
                                 })
                             }
                         />
-                        <FinishUse kit={kit} draft={draft} set={set} isFixed={!atDesk} />
+                        <FinishUse kit={kit} draft={draft} set={set} isFixed={!atDesk} tools={tools.map(keyOf)} />
                     </Sheet>
                 </Box>
             </TwoColumns>

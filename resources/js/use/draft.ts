@@ -32,6 +32,13 @@ export interface UseDraft extends Outgoing {
     taken: Record<string, Taken>;
     note: string;
     sealReason: string;
+    /** The report without an account that this confirms. */
+    report: string | null;
+    /** At the end of a shift: then nothing is an answer too, and it is signed. */
+    handsBack: boolean;
+    signed: string;
+    /** Whether a tool that must come back has, by the key of its row. */
+    isBack: Record<string, boolean>;
     /** When something that needs its minutes was started, by item. */
     started: Record<string, string>;
 }
@@ -42,7 +49,7 @@ type Content = Schemas['ContentResource'];
 export const keyOf = (row: Content): string =>
     [row.pocket_id, row.lot_id ?? '', row.condition, row.opened_on ?? ''].join(' ');
 
-export function beginUse(kit: Schemas['KitResource']): UseDraft {
+export function beginUse(kit: Schemas['KitResource'], report: string | null = null): UseDraft {
     return {
         id: newId(),
         kit: kit.code,
@@ -52,6 +59,10 @@ export function beginUse(kit: Schemas['KitResource']): UseDraft {
         taken: {},
         note: '',
         sealReason: '',
+        report,
+        handsBack: false,
+        signed: '',
+        isBack: {},
         started: {},
         ...notSigned,
     };
@@ -81,14 +92,56 @@ export function withMore(draft: UseDraft, row: Content, more: number): UseDraft 
     return { ...draft, taken: { ...draft.taken, [key]: { ...taken, quantity } } };
 }
 
+/** A tool that must come back has: what was said of it before is taken back. */
+export function toolIsBack(draft: UseDraft, row: Content): UseDraft {
+    const key = keyOf(row);
+    const taken = Object.fromEntries(
+        Object.entries(draft.taken).filter(([one, { why }]) => one !== key || why !== 'lost'),
+    );
+    return { ...draft, taken, isBack: { ...draft.isBack, [key]: true } };
+}
+
+/** It is not back: it is lost, all of it unless fewer are pressed. */
+export function lostTool(draft: UseDraft, row: Content): UseDraft {
+    const key = keyOf(row);
+    const all = withMore(draft, row, row.quantity);
+    const one = all.taken[key];
+    return {
+        ...all,
+        taken: one === undefined ? all.taken : { ...all.taken, [key]: { ...one, why: 'lost', isOpened: false } },
+        isBack: { ...draft.isBack, [key]: false },
+    };
+}
+
+/** With the pieces that somebody reported: of each item those that expire first, as far as they are there. */
+export function withReported(draft: UseDraft, rows: Content[], report: Schemas['ReportResource']): UseDraft {
+    const byDate = [...rows].sort((one, other) => (one.good_until ?? '9').localeCompare(other.good_until ?? '9'));
+    let now: UseDraft = { ...draft, report: report.id };
+    for (const { item, pieces } of report.items) {
+        let left = pieces;
+        for (const row of byDate) {
+            if (row.item === item && left > 0) {
+                const taken = Math.min(left, row.quantity);
+                now = withMore(now, row, taken);
+                left -= taken;
+            }
+        }
+    }
+    return now;
+}
+
 export const piecesIn = (draft: UseDraft): number =>
     Object.values(draft.taken).reduce((all, one) => all + one.quantity, 0);
 
 /** Whether there is enough to record it. */
-export const isWhole = (draft: UseDraft, isShut: boolean): boolean =>
-    piecesIn(draft) > 0 &&
+export const isWhole = (draft: UseDraft, isShut: boolean, tools: string[] = []): boolean =>
+    (draft.handsBack
+        ? draft.signed.trim() !== '' &&
+          (draft.report === null || piecesIn(draft) > 0) &&
+          tools.every((key) => draft.isBack[key] !== undefined)
+        : piecesIn(draft) > 0) &&
     Object.values(draft.taken).every((one) => one.why !== 'moved' || one.toKit.trim() !== '') &&
-    (!isShut || draft.sealReason.trim() !== '');
+    (!isShut || piecesIn(draft) === 0 || draft.sealReason.trim() !== '');
 
 export function finish(draft: UseDraft): UseDraft {
     const { begunAt, signed } = signedNow(draft.begunAt);
@@ -108,6 +161,8 @@ export function bodyOf(draft: UseDraft): Schemas['ReportedUse'] {
         })),
         note: draft.note.trim() || null,
         seal_reason: draft.sealReason.trim() || null,
+        report_id: draft.report ?? null,
+        handed_back_by: draft.handsBack ? draft.signed.trim() : null,
     };
 }
 
@@ -116,7 +171,11 @@ export const usedSender: Sender<UseDraft> = {
     isOperation: true,
     send: async (draft) => {
         const { kit, id } = draft;
-        await ask(api.PUT('/kits/{kit}/uses/{id}', { params: { path: { kit, id } }, body: bodyOf(draft) }));
-        return `/kits/${kit}`;
+        const done = await ask(
+            api.PUT('/kits/{kit}/uses/{id}', { params: { path: { kit, id } }, body: bodyOf(draft) }),
+        );
+        const asksForMore = done.kit.verdict.reasons.some((one) => one.job === 'restock' && one.severity !== 'note');
+        // What was used is put back there and then.
+        return draft.handsBack && asksForMore ? `/kits/${kit}/restock` : `/kits/${kit}`;
     },
 };

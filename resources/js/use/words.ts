@@ -1,5 +1,29 @@
 /** What the page says here, to be read in one go. */
 export const words = {
+    endOfShift: 'End of a shift',
+    endOfShiftAbout:
+        'Say of each kit what you used before it goes back. Nothing is an answer too: you sign it. Leave the kit as you would want to find it.',
+    whichKitsGoBack: 'Which kits go back?',
+    handBackTitle: (kit: string, name: string) => `Hand back ${kit} ${name}`,
+    tools: 'Is it back?',
+    toolsAbout: 'These must come back. What is not back is recorded as lost, and the kit is judged without it.',
+    isBack: 'Back',
+    isNotBack: 'Not back',
+    isBackOf: (name: string) => `${name}: back`,
+    isNotBackOf: (name: string) => `${name}: not back`,
+    isBackNow: 'back',
+    isLost: (pieces: number) => `not back: ${pieces} lost`,
+    signed: 'Signed by',
+    signedHelp: (name: string) => `${name}, or your initials. Your name will be recorded permanently.`,
+    sayOfTools: (tools: number) =>
+        tools === 1 ? 'Say of 1 tool whether it is back' : `Say of ${tools} tools whether they are back`,
+    signFirst: 'Sign below first',
+    signNothing: 'Nothing used: sign',
+    signPieces: (pieces: string) => `Record ${pieces} and sign`,
+    thenRestock: 'If something is missing then, the restock list opens: put it back before you go.',
+    confirmsReport: (when: string, what: string) =>
+        `This confirms the report of ${when}: ${what}. Say which pieces they were.`,
+    trainingPiece: 'It becomes a training piece, and lies in the store for that.',
     use: 'Use',
     useOf: (kit: string, name: string) => `Taken from ${kit} ${name}`,
     whichKit: 'From which kit was something taken?',

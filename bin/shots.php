@@ -11,15 +11,16 @@ use Tests\Browser\Support\Visit;
 require __DIR__.'/../vendor/autoload.php';
 
 $views = ($argv[2] ?? '') === 'nobody' ? [['desk', 'light', null, [['setup', '/', 'Set up your organisation']]]] : [
+    // In hand first: at the desk a kit begins to be packed anew.
+    ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['use-in-hand', '/kits/QH-04/use', 'Press what was taken'], ['hand-back-in-hand', '/kits/QH-02/use?end=shift', 'Is it back?']]],
     ['desk', 'light', 'keeper', [
         ['today', '/', 'Horizon'], ['kit', '/kits/QH-07', 'Responsible:'], ['check', '/kits/QH-07/check', 'Whole pocket as recorded'],
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['build', '/kits/QH-16/build', 'Take everything out'], ['history', '/kits/QH-03/history', 'Equipped'],
     ]],
     ['desk', 'light', 'lead', [
         ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['pack', '/designs/DESIGN/pack', 'What to leave out'], ['stock', '/stores/STORE', 'below the least'],
-        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['edition', '/lists/LIST(bleeding-set 2)/change', 'Changes'], ['comparison', '/compare?list=LIST(bs-8599-1/large 2019)&subject=kit:QH-01', 'What is needed'],
+        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['rotation', '/rotation', 'would be used that expire unused'], ['carry', '/how-many', 'The chance that all of it'],
     ]],
-    ['hand', 'light', 'keeper', [['today-in-hand', '/', 'Do not use'], ['check-in-hand', '/kits/QH-05/check', 'Whole pocket as recorded'], ['restock-in-hand', '/kits/QH-05/restock', 'All of this pocket done'], ['use-in-hand', '/kits/QH-04/use', 'Press what was taken']]],
 ];
 /** An address with the ids of the newest assessment, and of lists by their code and edition. */
 function named(Visit $visit, string $path): string

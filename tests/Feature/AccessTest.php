@@ -6,6 +6,7 @@ namespace Tests\Feature;
 
 use App\Lists\Models\KitList;
 use Illuminate\Routing\Route;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route as Router;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
@@ -13,7 +14,7 @@ use Tests\TestCase;
 /** Walks every route of the API by every role. */
 final class AccessTest extends TestCase
 {
-    private const OPEN = ['session.show', 'session.store', 'session.destroy', 'api.none', 'setup.show', 'setup.store', 'links.show', 'links.use', 'links.password'];
+    private const OPEN = ['session.show', 'session.store', 'session.destroy', 'api.none', 'setup.show', 'setup.store', 'links.show', 'links.use', 'links.password', 'reports.open', 'reports.open.store'];
 
     private const ALL = ['lead', 'keeper', 'member', 'auditor'];
 
@@ -40,6 +41,12 @@ final class AccessTest extends TestCase
         'accounts.activate' => ['lead'], 'accounts.factor' => ['lead'], 'mail' => ['lead'],
         'account' => self::ALL, 'account.password' => self::ALL, 'account.sessions' => self::ALL, 'account.factor.begin' => self::ALL, 'account.factor.set' => self::ALL, 'account.factor.remove' => self::ALL,
         'designs.layout' => self::ALL, 'designs.draft' => self::ALL, 'designs.pattern' => ['lead'], 'designs.foresight' => ['lead'], 'designs.effects' => ['lead'],
+        // A keeper answers for the kit of the report that is asked about.
+        'reports' => self::ALL, 'reports.store' => ['lead', 'keeper', 'member'], 'reports.reject' => ['lead', 'keeper'], 'reports.confirm' => ['lead', 'keeper'],
+        'report-code' => ['lead'], 'report-code.make' => ['lead'], 'report-code.withdraw' => ['lead'], 'shortfalls' => self::ALL, 'shortfalls.answer' => ['lead', 'keeper'],
+        'stores.proposed-levels' => self::ALL, 'staging.done' => ['lead', 'keeper'], 'loans' => self::ALL, 'loans.return' => ['lead', 'keeper'], 'loans.day' => ['lead', 'keeper'], 'how-many' => self::ALL,
+        'rotation' => self::ALL, 'rotations.agree' => ['lead', 'keeper'], 'rotations.end' => ['lead', 'keeper'], 'rotations.carry-out' => ['lead', 'keeper'], 'rotations.drop' => ['lead', 'keeper'],
+        'rounds' => self::ALL, 'rounds.show' => self::ALL, 'rounds.begin' => ['lead', 'keeper'], 'rounds.skip' => ['lead', 'keeper'], 'rounds.end' => ['lead', 'keeper'],
         'uses.store' => ['lead', 'keeper'], 'builds.plan' => ['lead', 'keeper'], 'builds.begin' => ['lead', 'keeper'], 'builds.leave' => ['lead', 'keeper'], 'builds.take' => ['lead', 'keeper'], 'builds.end' => ['lead', 'keeper'], 'builds.finish' => ['lead', 'keeper'],
         'kits.configuration' => self::ALL, 'kits.configure' => ['lead', 'keeper'], 'exceptions.make' => ['lead'], 'exceptions.end' => ['lead'], 'following' => self::ALL, 'designs.editions' => self::ALL, 'designs.beside' => self::ALL,
         'designs.begin' => ['lead'], 'missed.note' => ['lead'], 'missed.remove' => ['lead'], 'designs.end' => ['lead'], 'designs.merging' => ['lead'], 'designs.publish' => ['lead'], 'designs.retire' => ['lead'],
@@ -131,10 +138,39 @@ final class AccessTest extends TestCase
         ]);
 
         return '/'.strtr($route->uri(), [
+            ...$this->ofDailyLoop(),
             '{device}' => $this->ulid(), '{user}' => $this->person('member')->id, '{store}' => \App\Stock\Models\Store::query()->firstOrFail()->id, '{kind}' => 'catalogue', '{import}' => $import->id, '{preview}' => $preview->id,
             '{code}' => 'eye', '{class}' => 'dressing', '{list}' => KitList::query()->where('code', 'bleeding-set')->where('edition', '2')->firstOrFail()->id, '{line}' => 'L1', '{wanted}' => 'medium', '{assessment}' => $assessment->id,
             '{area}' => $assessment->areas()->firstOrFail()->id, '{task}' => \App\Assess\Models\PlanTask::query()->firstOrFail()->id, '{person}' => \App\People\Models\FirstAider::query()->firstOrFail()->id,
             '{place}' => \App\Kits\Models\Place::query()->where('name', 'Upper floor gallery')->firstOrFail()->id, '{account}' => $this->person('member')->id, '{design}' => \App\Designs\Models\Design::query()->firstOrFail()->id, '{kitTask}' => $task->id, '{kit}' => 'QH-01', '{item}' => 'shears', '{check}' => $check->id, '{operation}' => $check->id, '{unsettled}' => (string) $unsettled->id, '{id}' => $this->ulid(),
         ]).($route->getName() === 'find' ? '?q=' : '');
+    }
+
+    /** @return array<string, string> */
+    private function ofDailyLoop(): array
+    {
+        $kit = $this->kit('QH-10');
+        $report = \App\Reports\Models\KitReport::query()->create(['id' => $this->ulid(), 'kit_id' => $kit->id, 'reported_at' => now()->utc()->format('Y-m-d H:i:s')]);
+        $item = DB::table('items')->value('id');
+        $shortfall = DB::table('shortfalls')->insertGetId([
+            'operation_number' => DB::table('operations')->whereNotIn('number', DB::table('shortfalls')->select('operation_number'))->max('number'),
+            'kit_id' => $this->kit('QH-01')->id, 'place_id' => $kit->place_id, 'day' => now()->toDateString(), 'item_id' => $item, 'pieces' => 1,
+        ]);
+        $lead = $this->person('lead')->id;
+        $rotation = \App\Rotations\Models\Rotation::query()->create([
+            'id' => $this->ulid(), 'made_by_id' => $lead, 'made_on' => now()->toDateString(), 'ended_on' => now()->toDateString(), 'saved' => 1, 'value' => 1,
+        ]);
+        $move = \App\Rotations\Models\RotationMove::query()->create([
+            'id' => $this->ulid(), 'rotation_id' => $rotation->id, 'position' => 0, 'lot_id' => DB::table('lots')->value('id'),
+            'from_kit_id' => $kit->id, 'to_kit_id' => $this->kit('QH-01')->id, 'quantity' => 1,
+        ]);
+        $round = \App\Rounds\Models\Round::query()->create([
+            'id' => $this->ulid(), 'store_id' => $this->store()->id, 'made_by_id' => $lead, 'made_at' => now()->utc()->format('Y-m-d H:i:s'),
+        ]);
+
+        return [
+            '{report}' => $report->id, '{shortfall}' => (string) $shortfall, '{loan}' => (string) DB::table('loans')->value('id'), '{rotation}' => $rotation->id,
+            '{move}' => $move->id, '{round}' => $round->id,
+        ];
     }
 }

@@ -1,0 +1,200 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Ledger\Verification\Verify;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Testing\TestResponse;
+use Tests\TestCase;
+
+/** What somebody without an account says was used lowers the verdict at once, and is in the record only once it is confirmed. */
+final class ReportTest extends TestCase
+{
+    protected function setUp(): void
+    {
+        parent::setUp();
+        RateLimiter::clear(md5('reportsreports|127.0.0.1'));
+        // Of the demo's own report nothing is asked here.
+        DB::table('kit_report_rows')->delete();
+        DB::table('kit_reports')->delete();
+        DB::table('kits')->update(['open_reports' => 0]);
+    }
+
+    protected function tearDown(): void
+    {
+        $this->assertSame([], app(Verify::class)()->faults);
+        parent::tearDown();
+    }
+
+    public function test_a_report_lowers_the_verdict_and_its_confirmation_takes_the_pieces(): void
+    {
+        $token = $this->code('QH-16');
+        $this->assertSame(0, DB::table('report_codes')->where('hash', $token)->count(), 'it is kept as a hash');
+        $before = $this->actAs('keeper')->readKit('QH-16');
+        $this->assertSame('ready', $before['verdict']['verdict']);
+        $this->signOut();
+        $names = $this->getJson("/api/reports/{$token}")->assertOk()->json();
+        $this->assertSame(['item', 'name'], array_keys($names[0]));
+        $this->report($token, ['gloves-nitrile-large' => 99], $id = $this->ulid())->assertNoContent();
+        $this->report($token, ['gloves-nitrile-large' => 99], $id)->assertNoContent();
+        $this->assertSame(1, DB::table('kit_reports')->count());
+        $kit = $this->actAs('keeper')->readKit('QH-16');
+        $this->assertSame('not_ready', $kit['verdict']['verdict'], 'gloves are critical');
+        $this->assertSame('not_ready', DB::table('kit_states')->where('kit_id', $kit['id'])->value('verdict'));
+        $this->assertStringContainsString('reported used', $kit['verdict']['sentence']);
+        $this->assertStringContainsString('unconfirmed: 99 ×', $kit['verdict']['reasons'][0]['text']);
+        $this->assertSame(['report', 'stop'], [$kit['verdict']['reasons'][0]['job'], $kit['verdict']['reasons'][0]['severity']]);
+        $this->assertSame($before['contents'], $kit['contents'], 'nothing of it is in the record');
+        $row = collect($this->getJson('/api/today')->json('work'))->firstWhere('kit', 'QH-16');
+        $this->assertSame('report', $row['job']);
+        $this->assertSame('report', $kit['due']['because']);
+
+        $gloves = collect($kit['contents'])->firstWhere('item', 'gloves-nitrile-large');
+        $use = [
+            'base' => $kit['base'], 'begun_at' => now()->toIso8601ZuluString(), 'report_id' => $id, 'seal_reason' => 'Reported used',
+            'taken' => [[...array_intersect_key($gloves, array_flip(['pocket_id', 'lot_id', 'condition', 'opened_on'])), 'quantity' => 1, 'why' => 'used']],
+        ];
+        DB::table('kits')->where('code', 'QH-16')->update(['responsible_id' => null, 'deputy_id' => null]);
+        $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), $use)->assertForbidden();
+        $this->actAs('lead')->putJson('/api/kits/QH-16/uses/'.($operation = $this->ulid()), $use)->assertOk();
+        $kit = $this->readKit('QH-16');
+        $this->assertNotContains('reported_use', array_column($kit['verdict']['reasons'], 'kind'));
+        $number = DB::table('operations')->where('id', $operation)->value('number');
+        $this->assertSame(['confirmed', $number], array_values((array) DB::table('kit_reports')->first(['outcome', 'operation_number'])));
+        // Of two who confirm it the second is told.
+        $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), ['base' => $kit['base'], ...$use])->assertUnprocessable()->assertJsonStructure(['errors' => ['report_id']]);
+        $this->putJson("/api/reports/{$id}/rejection", ['reason' => 'No'])->assertUnprocessable();
+    }
+
+    public function test_a_rejected_report_gives_the_verdict_back_and_keeps_its_reason(): void
+    {
+        $token = $this->code('QH-16');
+        $this->report($token, ['foil-blanket' => 1], $id = $this->ulid())->assertNoContent();
+        $kit = $this->actAs('keeper')->readKit('QH-16');
+        $this->assertNotSame('ready', $kit['verdict']['verdict'], 'never quite ready while it waits');
+        $this->actAs('lead')->putJson("/api/reports/{$id}/rejection", [])->assertUnprocessable();
+        DB::table('kits')->where('code', 'QH-16')->update(['responsible_id' => null, 'deputy_id' => null]);
+        $this->actAs('keeper')->putJson("/api/reports/{$id}/rejection", ['reason' => 'x'])->assertForbidden();
+        $reports = $this->actAs('lead')->putJson("/api/reports/{$id}/rejection", ['reason' => 'Counted: nothing is missing'])->assertOk()->json();
+        $this->assertSame(['rejected', 'Counted: nothing is missing'], [$reports[0]['outcome'], $reports[0]['reason']]);
+        $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
+    }
+
+    public function test_a_full_check_since_has_counted_what_was_used(): void
+    {
+        $token = $this->code('QH-16');
+        $this->report($token, ['gloves-nitrile-large' => 99], $id = $this->ulid())->assertNoContent();
+        $this->actAs('lead')->putJson("/api/reports/{$id}/confirmation")->assertUnprocessable();
+        $this->travel(10)->minutes();
+        $this->finish($this->asRecorded($this->readKit('QH-16')))->assertOk();
+        $kit = $this->readKit('QH-16');
+        $this->assertSame('ready_with_actions', $kit['verdict']['verdict'], 'the pieces are not taken twice, and the report still waits');
+        $this->assertNotSame('report', $kit['due']['because']);
+        $this->putJson("/api/reports/{$id}/confirmation")->assertOk();
+        $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
+    }
+
+    public function test_a_check_by_a_clock_that_may_be_wrong_counts_no_report(): void
+    {
+        $token = $this->code('QH-16');
+        $this->actAs('lead');
+        $check = $this->asRecorded($this->readKit('QH-16'));
+        // Counted before the report came, by a clock that is an hour fast and was compared with none.
+        $fast = ['begun_at' => now()->addMinutes(55)->toIso8601ZuluString(), 'done_at' => now()->addHour()->toIso8601ZuluString()];
+        $this->report($token, ['gloves-nitrile-large' => 99], $id = $this->ulid())->assertNoContent();
+        $this->travel(90)->minutes();
+        $this->actAs('lead')->finish([...$check, ...$fast])->assertOk();
+        $this->assertSame('not_ready', $this->readKit('QH-16')['verdict']['verdict'], 'it may have been begun before');
+        $this->putJson("/api/reports/{$id}/confirmation")->assertUnprocessable();
+    }
+
+    public function test_nothing_taken_confirms_no_report(): void
+    {
+        $token = $this->code('QH-16');
+        $this->report($token, ['gloves-nitrile-large' => 1], $id = $this->ulid())->assertNoContent();
+        $kit = $this->actAs('lead')->readKit('QH-16');
+        $none = ['base' => $kit['base'], 'begun_at' => now()->toIso8601ZuluString(), 'taken' => [], 'handed_back_by' => $this->person('lead')->name];
+        $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), [...$none, 'report_id' => $id])->assertUnprocessable()->assertJsonStructure(['errors' => ['taken']]);
+        $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), $none)->assertOk();
+        $this->assertNull(DB::table('kit_reports')->where('id', $id)->value('outcome'), 'it waits');
+    }
+
+    public function test_a_judging_that_began_before_the_report_is_not_kept_over_it(): void
+    {
+        $token = $this->code('QH-16');
+        $kit = $this->kit('QH-16');
+        // It has judged the kit as ready and has not kept that yet when the report comes.
+        app(\App\Judging\KitStates::class)->judgeAgain([$kit->id], now()->toDateString(), function () use ($token): void {
+            $this->report($token, ['gloves-nitrile-large' => 99])->assertNoContent();
+        });
+        $this->assertSame('not_ready', DB::table('kit_states')->where('kit_id', $kit->id)->value('verdict'));
+    }
+
+    public function test_it_answers_alike_for_any_token_and_limits_what_is_kept(): void
+    {
+        $token = $this->code('QH-16');
+        $this->signOut();
+        $this->assertSame([], $this->getJson('/api/reports/nothing-of-the-kind')->assertOk()->json());
+        $this->report('nothing-of-the-kind', ['foil-blanket' => 1])->assertNoContent();
+        $this->report($token, ['no-such-item' => 1])->assertNoContent();
+        $this->report($token, ['foil-blanket' => 0])->assertUnprocessable();
+        $this->assertSame(0, DB::table('kit_reports')->count());
+        for ($at = 0; $at < 6; $at++) {
+            $this->report($token, ['foil-blanket' => 1])->assertNoContent();
+        }
+        $this->assertSame(5, DB::table('kit_reports')->count());
+        $this->assertSame('not_ready', $this->actAs('keeper')->readKit('QH-16')['verdict']['verdict'], 'with so many waiting nobody knows');
+        $this->signOut();
+        for ($at = 0; $at < 12; $at++) {
+            $this->report('nothing-of-the-kind', ['foil-blanket' => 1]);
+        }
+        $this->report($token, ['foil-blanket' => 1])->assertTooManyRequests();
+    }
+
+    public function test_a_withdrawn_code_leads_nowhere(): void
+    {
+        $token = $this->code('QH-16');
+        $other = $this->code('QH-16');
+        $this->assertSame([], $this->getJson("/api/reports/{$token}")->json(), 'the newer takes the place of the older');
+        $this->assertNotSame([], $this->getJson("/api/reports/{$other}")->json());
+        $this->actAs('lead')->deleteJson('/api/kits/QH-16/report-code')->assertOk()->assertJsonPath('made_at', null);
+        $this->assertSame([], $this->getJson("/api/reports/{$other}")->json());
+        $this->actAs('keeper')->postJson('/api/kits/QH-16/report-code')->assertForbidden();
+    }
+
+    public function test_a_member_reports_what_they_may_not_record(): void
+    {
+        $this->actAs('member')->putJson('/api/kits/QH-16/reports/'.$this->ulid(), ['items' => [['item' => 'foil-blanket', 'pieces' => 1]]])->assertOk();
+        $this->assertSame($this->person('member')->name, $this->getJson('/api/kits/QH-16/reports')->json('0.by'));
+        $this->putJson('/api/kits/QH-16/reports/'.$this->ulid(), ['items' => [['item' => 'no-such-item', 'pieces' => 1]]])->assertUnprocessable();
+        $this->actAs('auditor')->putJson('/api/kits/QH-16/reports/'.$this->ulid(), ['items' => [['item' => 'foil-blanket', 'pieces' => 1]]])->assertForbidden();
+    }
+
+    private function code(string $kit): string
+    {
+        $address = $this->actAs('lead')->postJson("/api/kits/{$kit}/report-code")->assertOk()->json('address');
+
+        return substr((string) strrchr($address, '/'), 1);
+    }
+
+    private function signOut(): void
+    {
+        Auth::forgetGuards();
+        $this->app['auth']->logout();
+    }
+
+    /**
+     * @param  array<string, int>  $pieces
+     * @return TestResponse<\Illuminate\Http\Response>
+     */
+    private function report(string $token, array $pieces, ?string $id = null): TestResponse
+    {
+        return $this->putJson("/api/reports/{$token}/".($id ?? $this->ulid()), [
+            'items' => array_map(static fn (string $item, int $count): array => ['item' => $item, 'pieces' => $count], array_keys($pieces), $pieces),
+        ]);
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use App\Ledger\Verification\Verify;
+use Illuminate\Support\Facades\DB;
+use Tests\TestCase;
+
+/** What is put in without what is done to it before is a finding where the organisation asks for that, and only there. */
+final class StagingTest extends TestCase
+{
+    protected function tearDown(): void
+    {
+        $this->assertSame([], app(Verify::class)()->faults);
+        parent::tearDown();
+    }
+
+    public function test_what_is_not_staged_keeps_a_kit_from_ready_where_that_is_asked_for(): void
+    {
+        $this->putGloves(false);
+        $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict'], 'nobody asks for it');
+        $this->ask(true);
+        $kit = $this->actAs('keeper')->readKit('QH-16');
+        $this->assertSame('ready_with_actions', $kit['verdict']['verdict']);
+        $this->assertStringContainsString('not all that is in it is staged', $kit['verdict']['sentence']);
+        $reason = collect($kit['verdict']['reasons'])->firstWhere('kind', 'not_staged');
+        $this->assertSame(['fix', 'gloves-nitrile-large'], [$reason['severity'], $reason['item']]);
+        $this->assertStringContainsString('is not staged: Unfold the gloves', $reason['text']);
+        $this->assertSame('ready_with_actions', DB::table('kit_states')->where('kit_id', $kit['id'])->value('verdict'));
+        foreach ([1, 2] as $time) {
+            $this->putJson('/api/kits/QH-16/staging/'.($id ??= $this->ulid()), ['item' => 'gloves-nitrile-large'])->assertOk();
+        }
+        $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
+        $this->assertSame('Staged', $this->getJson('/api/kits/QH-16/history')->json('entries.0.title'));
+        $this->putJson('/api/kits/QH-16/staging/'.$this->ulid(), ['item' => 'no-such-item'])->assertUnprocessable();
+        $this->actAs('member')->putJson('/api/kits/QH-16/staging/'.$this->ulid(), ['item' => 'gloves-nitrile-large'])->assertForbidden();
+    }
+
+    public function test_what_was_staged_later_or_is_gone_is_no_finding(): void
+    {
+        $this->ask(true);
+        $this->putGloves(false);
+        $this->assertSame('ready_with_actions', $this->readKit('QH-16')['verdict']['verdict']);
+        $this->putGloves(true);
+        $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
+        $this->putGloves(false);
+        $gloves = array_values(array_filter($this->readKit('QH-16')['contents'], static fn (array $row): bool => $row['item'] === 'gloves-nitrile-large'));
+        $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), [
+            'base' => $this->readKit('QH-16')['base'], 'begun_at' => now()->toIso8601ZuluString(),
+            'taken' => array_map(static fn (array $row): array => [
+                ...array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'opened_on', 'quantity'])), 'why' => 'used',
+            ], $gloves),
+        ])->assertOk();
+        $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'what is not there cannot be staged');
+    }
+
+    public function test_what_goes_in_instead_is_asked_about_too(): void
+    {
+        $of = fn (): mixed => collect($this->actAs('keeper')->getJson('/api/kits/QH-16/restock')->json('shelf'))->firstWhere('item', 'gloves-nitrile-large')['staging'];
+        $this->assertNull($of(), 'nobody asks for it');
+        $this->ask(true);
+        $this->assertSame('Unfold the gloves', $of());
+    }
+
+    private function ask(bool $staging): void
+    {
+        $now = $this->actAs('lead')->getJson('/api/organisation')->json();
+        $this->putJson('/api/organisation', [
+            ...array_intersect_key($now, array_flip(['length_unit', 'mass_unit', 'volume_unit', 'currency', 'people_kept_days'])), 'asks_staging' => $staging,
+        ])->assertOk();
+    }
+
+    /** A pair of gloves more goes in. */
+    private function putGloves(bool $isStaged): void
+    {
+        $store = $this->store()->id;
+        $kit = $this->actAs('keeper')->readKit('QH-16');
+        $pocket = collect($kit['contents'])->firstWhere('item', 'gloves-nitrile-large')['pocket_id'];
+        $lot = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')
+            ->where('store_id', $store)->where('items.code', 'gloves-nitrile-large')->orderByDesc('lots.good_until')->value('lots.id');
+        $this->putJson('/api/kits/QH-16/restocks/'.$this->ulid(), [
+            'store' => $store, 'base' => $kit['base'], 'begun_at' => now()->toIso8601ZuluString(), 'out' => [],
+            'in' => [['pocket_id' => $pocket, 'lot_id' => $lot, 'quantity' => 1, 'staged' => $isStaged]],
+        ])->assertOk();
+    }
+}

@@ -1,6 +1,8 @@
 # What the machine and the checkout need: system packages, PHP and JavaScript packages, the built page.
 
 php_packages="php8.2-cli php8.2-fpm php8.2-curl php8.2-intl php8.2-mbstring php8.2-mysql php8.2-opcache php8.2-xml php8.2-zip"
+# What tests and pictures need besides: a browser, and what reads a label's codes off its PDF.
+test_packages="chromium chromium-driver poppler-utils zbar-tools"
 
 say() { printf '· %s\n' "$*"; }
 

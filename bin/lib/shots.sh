@@ -1,7 +1,7 @@
 # bin/sarcina shots: one picture of each main view, from freshly loaded demo data, in an instance of its own.
 
 run_shots() {
-    need_packages chromium chromium-driver
+    need_packages $test_packages
     need_vendor
     need_build
     use_instance shots 8290

@@ -7,7 +7,7 @@ run_tests() {
     for part in $parts; do
         case " $all_parts long " in *" $part "*) ;; *) echo "There is no part \"$part\"; parts are: $all_parts, and long" >&2; exit 64 ;; esac
     done
-    need_packages chromium chromium-driver poppler-utils zbar-tools
+    need_packages $test_packages
     need_vendor
     need_node_modules
     mkdir -p var/cache

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sarcina\Core\Tests;
 
 use Brick\Math\BigRational;
+use Brick\Math\RoundingMode;
 use PHPUnit\Framework\TestCase;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
@@ -71,6 +72,23 @@ final class RotateTest extends TestCase
         self::assertSame(3, self::plan($held, ['A' => '0.000000000000000001'])->items[0]->wasted);
         self::assertSame(0, self::plan([self::held('A', null, 3)], ['A' => '0.000000000000000001'])->items[0]->wasted, 'never is no limit');
         self::assertSame(3, self::plan([self::held('A', null, 3)], ['A' => '0'])->items[0]->wasted);
+    }
+
+    public function test_a_rate_is_exact_whether_the_machine_can_hold_its_figures_or_not(): void
+    {
+        mt_srand(20261202);
+        foreach ([1, 6, 17, 18, 19, 25] as $digits) {
+            for ($round = 0; $round < 100; $round++) {
+                $perDay = BigRational::of(mt_rand(0, 2).'.'.str_repeat('0', mt_rand(0, $digits - 1)).mt_rand(1, 9).str_repeat('3', mt_rand(0, $digits)));
+                $rate = Rate::of($perDay) ?? self::fail('It is above 0.');
+                [$days, $pieces] = [mt_rand(0, 40_000), mt_rand(1, 5_000)];
+                $used = $perDay->multipliedBy($days)->toScale(0, RoundingMode::DOWN)->toBigInteger();
+                self::assertSame(min(5_000, $used->isGreaterThan(5_000) ? 5_000 : $used->toInt()), $rate->usedIn($days, 5_000), "{$perDay}, {$days} days");
+                $until = BigRational::of($pieces)->dividedBy($perDay)->toScale(0, RoundingMode::UP)->toBigInteger();
+                $until = $until->isGreaterThan(PHP_INT_MAX) ? PHP_INT_MAX : $until->toInt();
+                self::assertSame($until, $rate->daysToUse($pieces), "{$perDay}, {$pieces} pieces");
+            }
+        }
     }
 
     /** @return array{list<Held>, array<string, string>} */

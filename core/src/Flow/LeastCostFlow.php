@@ -154,6 +154,8 @@ final class LeastCostFlow
     /**
      * The cheapest way from the source beside the potentials, where no edge costs less than nothing: to each node that is no further than the sink.
      *
+     * Many nodes are equally far, most of them along edges that cost nothing: those of one distance lie in one pile.
+     *
      * @return array<int, array{int, int, int}>
      */
     private function distances(int $source, int $sink): array
@@ -161,46 +163,55 @@ final class LeastCostFlow
         $known = [$source => self::NOTHING];
         $settled = [];
         $far = [PHP_INT_MAX, PHP_INT_MAX, PHP_INT_MAX];
-        /** @var \SplMinHeap<array{int, int, int, int}> $open */
+        /** @var \SplMinHeap<array{int, int, int}> $open distances of which there is a pile */
         $open = new \SplMinHeap;
-        $open->insert([...self::NOTHING, $source]);
-        while (! $open->isEmpty()) {
-            [$a, $b, $c, $node] = $open->extract();
-            if (isset($settled[$node])) {
-                continue;
-            }
-            $settled[$node] = [$a, $b, $c];
-            if ($node === $sink) {
-                break;
-            }
-            $a += $this->potential1[$node];
-            $b += $this->potential2[$node];
-            $c += $this->potential3[$node];
-            foreach ($this->edges[$node] as $edge) {
-                if ($this->free[$edge] === 0) {
+        $open->insert(self::NOTHING);
+        $piles = ['0 0 0' => [$source]];
+        while (! isset($settled[$sink]) && ! $open->isEmpty()) {
+            $distance = $open->extract();
+            [$a, $b, $c] = $distance;
+            $pile = $piles["{$a} {$b} {$c}"];
+            while (($node = array_pop($pile)) !== null) {
+                if (isset($settled[$node])) {
                     continue;
                 }
-                $to = $this->to[$edge];
-                if (isset($settled[$to])) {
-                    continue;
+                $settled[$node] = $distance;
+                $first = $this->potential1[$node];
+                $second = $this->potential2[$node];
+                $third = $this->potential3[$node];
+                foreach ($this->edges[$node] as $edge) {
+                    if ($this->free[$edge] === 0) {
+                        continue;
+                    }
+                    $to = $this->to[$edge];
+                    if (isset($settled[$to])) {
+                        continue;
+                    }
+                    $half = $edge >> 1;
+                    $sign = ($edge & 1) === 0 ? 1 : -1;
+                    $x = $first + $sign * $this->first[$half] - $this->potential1[$to];
+                    $y = $second + $sign * $this->second[$half] - $this->potential2[$to];
+                    $z = $third + $sign * $this->third[$half] - $this->potential3[$to];
+                    if ($x === 0 && $y === 0 && $z === 0) {
+                        $pile[] = $to;
+
+                        continue;
+                    }
+                    $there = [$a + $x, $b + $y, $c + $z];
+                    // What is further than the sink, or no nearer than by another way, is of no use.
+                    if ($there > $far || (isset($known[$to]) && $there >= $known[$to])) {
+                        continue;
+                    }
+                    $known[$to] = $there;
+                    if ($to === $sink) {
+                        $far = $there;
+                    }
+                    $name = "{$there[0]} {$there[1]} {$there[2]}";
+                    if (! isset($piles[$name])) {
+                        $open->insert($there);
+                    }
+                    $piles[$name][] = $to;
                 }
-                $half = $edge >> 1;
-                $sign = ($edge & 1) === 0 ? 1 : -1;
-                $x = $a + $sign * $this->first[$half] - $this->potential1[$to];
-                // What is further than the sink, or than another way there, is of no use.
-                if ($x > $far[0] || (isset($known[$to]) && $x > $known[$to][0])) {
-                    continue;
-                }
-                $there = [$x, $b + $sign * $this->second[$half] - $this->potential2[$to], $c + $sign * $this->third[$half] - $this->potential3[$to]];
-                if ($there > $far || (isset($known[$to]) && $there >= $known[$to])) {
-                    continue;
-                }
-                $known[$to] = $there;
-                if ($to === $sink) {
-                    $far = $there;
-                }
-                $there[] = $to;
-                $open->insert($there);
             }
         }
 

@@ -129,10 +129,13 @@ final class DailyLoopTest extends BrowserTestCase
         $next = (string) $visit->find("(//a[starts-with(@aria-label, 'Restock QH')])[1]")->getAttribute('aria-label');
         $visit->press($next)->wait(static fn (): bool => str_ends_with($visit->path(), '/restock'), 'The restock list does not open.');
         if ($isDesk) {
+            $visit->press('All done');
             foreach ($visit->all("//label[contains(., 'Why the seal was broken')]") as $_) {
                 $visit->fill('Why the seal was broken', 'Restocked');
             }
-            $visit->press('All done');
+        }
+        if (! $isDesk) {
+            $visit->find("//button[normalize-space()='All of this pocket done']");
         }
         while (! $isDesk && $visit->all("//button[normalize-space()='All of this pocket done']") !== []) {
             $title = $visit->find('//h1')->getText();

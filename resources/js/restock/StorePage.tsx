@@ -75,23 +75,25 @@ export default function StorePage() {
                         ))}
                     {may('restock') && data.store.retired_on === null && <MoreTasks store={id} />}
                     {may('export') && <ExportSheet listing={listing} path={`/stores/${id}`} />}
-                    <ShowOnly listing={listing} />
-                    <Choose
-                        label={words.condition}
-                        value={listing.get('condition')}
-                        empty={words.any}
-                        onChoose={(condition) => listing.set({ condition })}
-                        options={conditions}
-                        sx={{ width: 170 }}
-                    />
-                    <Choose
-                        label={words.expiry}
-                        value={listing.get('until') === '' ? '' : 'expired'}
-                        empty={words.any}
-                        onChoose={(expired) => listing.set({ until: expired === '' ? '' : dayBefore(today) })}
-                        options={[['expired', words.expired]]}
-                        sx={{ width: 170 }}
-                    />
+                    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+                        <ShowOnly listing={listing} />
+                        <Choose
+                            label={words.condition}
+                            value={listing.get('condition')}
+                            empty={words.any}
+                            onChoose={(condition) => listing.set({ condition })}
+                            options={conditions}
+                            sx={{ width: 170 }}
+                        />
+                        <Choose
+                            label={words.expiry}
+                            value={listing.get('until') === '' ? '' : 'expired'}
+                            empty={words.any}
+                            onChoose={(expired) => listing.set({ until: expired === '' ? '' : dayBefore(today) })}
+                            options={[['expired', words.expired]]}
+                            sx={{ width: 170 }}
+                        />
+                    </Box>
                 </>
             }
         >

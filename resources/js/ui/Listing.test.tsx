@@ -1,7 +1,8 @@
-import { render, screen } from '@testing-library/react';
+import { act, render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { MemoryRouter, useLocation } from 'react-router';
-import { describe, expect, it } from 'vitest';
+import { lazy } from 'react';
+import { createBrowserRouter, Link, MemoryRouter, RouterProvider, useLocation } from 'react-router';
+import { describe, expect, it, vi } from 'vitest';
 import { ExportSheet, Pager, ShowOnly, SortHead } from './Listing';
 import { useListing } from './useListing';
 
@@ -43,6 +44,36 @@ describe('a list', () => {
         at('/kits?page=3&verdict=ready');
         await userEvent.type(screen.getByRole('textbox', { name: 'Show only' }), 'burn');
         await screen.findByText('?verdict=ready&q=burn');
+    });
+
+    it('leaves the address of the page alone that was asked for meanwhile', async () => {
+        vi.useFakeTimers({ shouldAdvanceTime: true });
+        let come: (part: { default: () => React.ReactNode }) => void = () => {};
+        const Next = lazy(() => new Promise<{ default: () => React.ReactNode }>((resolve) => (come = resolve)));
+        window.history.replaceState(null, '', '/kits');
+        const list = (
+            <>
+                <List />
+                <Link to="/kits/QH-02/use?end=shift">Hand back QH-02</Link>
+            </>
+        );
+        const router = createBrowserRouter([
+            { path: '/kits', element: list },
+            { path: '/kits/QH-02/use', element: <Next /> },
+        ]);
+        render(<RouterProvider router={router} />);
+        const user = userEvent.setup({ advanceTimers: vi.advanceTimersByTime });
+        await user.type(screen.getByRole('textbox', { name: 'Show only' }), 'QH-02');
+        await user.click(screen.getByRole('link', { name: 'Hand back QH-02' }));
+        await act(() => vi.advanceTimersByTimeAsync(1_000));
+        await act(async () => {
+            come({ default: () => 'Handing back' });
+            await vi.advanceTimersByTimeAsync(0);
+        });
+        expect(await screen.findByText('Handing back')).toBeTruthy();
+        expect(window.location.pathname + window.location.search).toBe('/kits/QH-02/use?end=shift');
+        vi.useRealTimers();
+        window.history.replaceState(null, '', '/');
     });
 
     it('is sorted by the heading that is pressed, and the other way round when it is pressed again', async () => {

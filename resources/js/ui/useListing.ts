@@ -1,4 +1,5 @@
-import { useSearchParams } from 'react-router';
+import { useEffect, useRef } from 'react';
+import { useLocation, useSearchParams } from 'react-router';
 
 /** What a list is asked for, kept in the address, so that it can be sent to somebody and found again. */
 export interface Listing {
@@ -21,8 +22,17 @@ const order = ['sort', 'order'];
  */
 export function useListing(fields: readonly string[], before = ''): Listing {
     const [search, setSearch] = useSearchParams();
+    const { pathname } = useLocation();
+    const shownAt = useRef(window.location.pathname);
+    useEffect(() => {
+        shownAt.current = window.location.pathname;
+    }, [pathname]);
     const get = (name: string) => search.get(before + name) ?? '';
-    const change = (changes: Record<string, string>) =>
+    const change = (changes: Record<string, string>) => {
+        // A link was pressed and its page is on its way: what was typed just before would go into that page's address, and take away what it asks.
+        if (window.location.pathname !== shownAt.current) {
+            return;
+        }
         setSearch(
             (now) => {
                 const next = new URLSearchParams(now);
@@ -37,6 +47,7 @@ export function useListing(fields: readonly string[], before = ''): Listing {
             },
             { replace: true },
         );
+    };
     const asked: Record<string, string> = {};
     for (const name of [...fields, ...order]) {
         if (get(name) !== '') {

@@ -14,6 +14,7 @@ import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Search } from '../ui/Search';
 import { Table } from '../ui/Table';
 import { listOptions } from '../ui/words';
+import { AddToDesign } from './AddToDesign';
 import { MakeList } from './MakeList';
 import { words } from './words';
 
@@ -129,7 +130,16 @@ function Outcome({ data, onAsk }: { data: Schemas['CarryResource']; onAsk: (to: 
                     </Box>
                 )}
             </Sheet>
-            <Sheet beside={may('plan') && <MakeList data={data} />}>
+            <Sheet
+                beside={
+                    may('plan') && (
+                        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+                            <MakeList data={data} />
+                            <AddToDesign data={data} />
+                        </Box>
+                    )
+                }
+            >
                 <Rows data={data} />
                 {data.without.length > 0 && (
                     <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3 }}>

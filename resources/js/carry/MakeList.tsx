@@ -8,7 +8,7 @@ import { Write } from '../ui/Fields';
 import { FormDialog } from '../ui/FormDialog';
 import { words } from './words';
 
-/** The figures as lines of a house list, to be looked through before they are saved; designs keep lists. */
+/** The figures as lines of a house list, to be looked through before they are saved. */
 export function MakeList({ data }: { data: Schemas['CarryResource'] }) {
     const navigate = useNavigate();
     const [title, setTitle] = useState('');

@@ -35,6 +35,12 @@ export const words = {
     makeList: 'Make a house list of it',
     makeListAbout:
         'Each row becomes a line with so many pieces. Nothing is confirmed by that: look through the lines, then save.',
+    addToDesign: 'Add to a design',
+    addToDesignAbout:
+        'Of each item, what is more than the design asks for already becomes a line that it adds to its list. Nothing is published by that: put the lines into pockets, look them through, then publish.',
+    design: 'Design',
+    addLines: 'Add lines',
+    nothingMore: 'This design asks for that many of each item already. Nothing was added.',
     listTitle: 'Title',
     listCode: 'Code',
     create: 'Create list',

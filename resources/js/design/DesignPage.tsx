@@ -7,25 +7,12 @@ import { designQuestions } from '../api/designQuestions';
 import { keptForm } from '../offline/useKept';
 import { Waiting } from '../ui/Page';
 import { Editor } from './Editor';
-import { anew, type Packing } from './packing';
+import { anew, beginPacking, keptPacking, type Packing } from './packing';
 import { StartDesign } from './StartDesign';
 import { usePacking } from './usePacking';
 
 /** Where what is packed for a new design is kept on this device. */
-const NEW = 'packing.new';
-
-function begun(start: Schemas['DraftStart']): Packing {
-    return {
-        design: start.design,
-        id: newId(),
-        edition: newId(),
-        base: start.edition,
-        number: start.number ?? 0,
-        name: start.name,
-        serves: start.serves,
-        draft: start.draft,
-    };
-}
+const NEW = keptPacking('new');
 
 /** A new design: what it begins with, then the kit to be packed. */
 export function NewDesignPage() {
@@ -42,7 +29,7 @@ export function NewDesignPage() {
                 }}
                 onStart={(from, name) => {
                     keptForm.discard(NEW);
-                    const made = begun(from);
+                    const made = beginPacking(from);
                     setStart({
                         ...made,
                         design: null,
@@ -91,8 +78,8 @@ export function PackDesignPage() {
 
 function PackEditor({ start }: { start: Schemas['DraftStart'] }) {
     const navigate = useNavigate();
-    const [begin] = useState(() => begun(start));
-    const hands = usePacking(`packing.${start.design ?? ''}`, begin);
+    const [begin] = useState(() => beginPacking(start));
+    const hands = usePacking(keptPacking(start.design ?? ''), begin);
     return (
         <Editor
             hands={hands}

@@ -1,4 +1,5 @@
 import type { Schemas } from '../api/client';
+import { newId } from '../api/newId';
 
 export type Draft = Schemas['Draft'];
 export type Compartment = Schemas['DraftCompartment'];
@@ -17,6 +18,23 @@ export interface Packing {
     name: string;
     serves: string | null;
     draft: Draft;
+}
+
+/** Where what is packed for a design is kept on this device. */
+export const keptPacking = (design: string): string => `packing.${design}`;
+
+/** A design as it is when somebody begins to pack it otherwise. */
+export function beginPacking(start: Schemas['DraftStart']): Packing {
+    return {
+        design: start.design,
+        id: newId(),
+        edition: newId(),
+        base: start.edition,
+        number: start.number ?? 0,
+        name: start.name,
+        serves: start.serves,
+        draft: start.draft,
+    };
 }
 
 /** Numbered from the first drawn; what lies inside a pocket stands below all of its part. */

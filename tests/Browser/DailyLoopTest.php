@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\RemoteWebElement;
 use Tests\Browser\Support\LooksForFaults;
 use Tests\Browser\Support\Visit;
 
@@ -93,8 +94,10 @@ final class DailyLoopTest extends BrowserTestCase
         $visit = $this->atDesk()->signIn('keeper');
         $visit->open('/pick-list')->see('Walk this round');
         $ticked = $visit->all("//div[contains(@class, 'not-printed')]//label");
-        $this->assertGreaterThanOrEqual(5, count($ticked));
-        foreach (array_slice($ticked, 5) as $label) {
+        // What QH-03 and QH-07 lack is put back by other journeys.
+        $asked = array_filter($ticked, static fn (RemoteWebElement $label): bool => preg_match('/QH-0[37]/', $label->getText()) !== 1);
+        $this->assertGreaterThanOrEqual(5, count($asked));
+        foreach (array_diff_key($ticked, array_slice($asked, 0, 5, true)) as $label) {
             $visit->click(static fn () => $label);
         }
         $visit->press('Walk this round')->seeHeading('Round from Potting shed cupboard')->see('0 of 5 kits done')->see('Into the box');

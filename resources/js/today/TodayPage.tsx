@@ -80,7 +80,7 @@ export function TodayPage() {
                         <Unsettled />
                         {whose === 'mine' && <Given whose={whose} />}
                     </Suspense>
-                    {today.work.length === 0 && <NoWork kits={today.kits} whose={whose} />}
+                    {today.work.length === 0 && <NoWork today={today} whose={whose} onFirstPage={() => go(1)} />}
                     {bands.map(({ band, title, detail }) => {
                         const work = today.work.filter((row) => row.band === band);
                         return (

@@ -1,9 +1,11 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
+import type { Schemas } from '../api/client';
 import type { Whose } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Empty, Sheet } from '../ui/Page';
+import { count } from '../ui/words';
 import { words } from './words';
 
 const choices: readonly (readonly [Whose, string])[] = [
@@ -37,28 +39,53 @@ export function WhoseWork({ whose, onChoose }: { whose: Whose; onChoose: (whose:
     ) : null;
 }
 
-/** Nothing to do; where there is no kit at all, what comes first. */
-export function NoWork({ kits, whose }: { kits: number; whose: Whose }) {
+interface NoWorkProps {
+    today: Schemas['TodayResource'];
+    whose: Whose;
+    onFirstPage: () => void;
+}
+
+/** Nothing to do on this page, and how much is known of that; where there is no kit at all, what comes first. */
+export function NoWork({ today, whose, onFirstPage }: NoWorkProps) {
     const { may } = useSession();
-    if (whose !== 'all') {
+    if (today.kits === 0 && whose === 'all') {
         return (
-            <Sheet title={words.noTasks}>
-                <Empty>{whose === 'mine' ? words.nothingOfYours : words.everyKitHasSomebody}</Empty>
+            <Sheet title={words.noKitsYet}>
+                <Empty>{may('equip') ? words.equipTheFirst : words.aLeadEquips}</Empty>
+                {may('equip') && (
+                    <Link to="/start" style={{ color: 'inherit' }}>
+                        {words.firstSteps}
+                    </Link>
+                )}
             </Sheet>
         );
     }
-    return kits > 0 ? (
+    if (today.work_in_all > 0) {
+        return (
+            <Sheet title={words.noTasksOnPage}>
+                <Empty>{words.tasksOnOthers(count(today.work_in_all, 'task'))}</Empty>
+                <Button onClick={onFirstPage}>{words.firstPage}</Button>
+            </Sheet>
+        );
+    }
+    if (today.being_judged > 0) {
+        return (
+            <Sheet title={words.noTasksSoFar}>
+                <Empty>{words.mayComeYet(today.being_judged, today.kits)}</Empty>
+            </Sheet>
+        );
+    }
+    return (
         <Sheet title={words.noTasks}>
-            <Empty>{words.everyKitIsReadyAnd}</Empty>
-        </Sheet>
-    ) : (
-        <Sheet title={words.noKitsYet}>
-            <Empty>{may('equip') ? words.equipTheFirst : words.aLeadEquips}</Empty>
-            {may('equip') && (
-                <Link to="/start" style={{ color: 'inherit' }}>
-                    {words.firstSteps}
-                </Link>
-            )}
+            <Empty>{nothing(today, whose)}</Empty>
         </Sheet>
     );
+}
+
+function nothing(today: Schemas['TodayResource'], whose: Whose): string {
+    if (whose !== 'all') {
+        return whose === 'mine' ? words.nothingOfYours : words.everyKitHasSomebody;
+    }
+    const ready = today.counts.find(({ verdict }) => verdict === 'ready')?.kits ?? 0;
+    return ready === today.kits ? words.everyKitIsReadyAnd : words.nothingIsDue(ready, today.kits);
 }

@@ -42,6 +42,14 @@ export const words = {
     moreTasks: (left: number) => `and ${left} more, on the pages of their kits`,
     everyKitIsReadyAnd:
         'Every kit is ready, and no check falls due within a fortnight. The horizon shows what comes next.',
+    nothingIsDue: (ready: number, kits: number) =>
+        `Nothing is to be done, and no check falls due within a fortnight. ${ready} of ${kits} kits ${ready === 1 ? 'is' : 'are'} ready; each kit’s page says what keeps the others from it.`,
+    noTasksSoFar: 'No tasks so far',
+    mayComeYet: (judged: number, kits: number) =>
+        `${judged} of ${kits} kits ${judged === 1 ? 'is' : 'are'} being judged again. What they need stands here once that is done.`,
+    noTasksOnPage: 'No tasks on this page',
+    tasksOnOthers: (tasks: string) => `The worklist has ${tasks}, on the pages before this one.`,
+    firstPage: 'First page',
     pagesOfTheWorklist: 'Pages of the worklist',
     previous: 'Previous',
     page: 'Page ',

@@ -80,7 +80,9 @@ final class ReadStores
             $rows->where(static fn (Builder $any) => $any->whereIn('items.id', $words->among(DB::table('items'), 'name')->select('id'))
                 ->orWhere('lots.number', 'like', $words->beginning())->orWhere('items.code', 'like', $words->beginning()));
         }
-        if ($asked->filter('condition') !== null) {
+        if ($asked->filter('condition') === StoreListRequest::APART) {
+            $rows->whereIn('holdings.condition', PieceCondition::APART);
+        } elseif ($asked->filter('condition') !== null) {
             $rows->where('holdings.condition', 'like', $asked->filter('condition').'%');
         }
         if ($asked->filter('until') !== null) {

@@ -24,6 +24,11 @@ final class LoanTest extends TestCase
         $this->work('set_apart', [[...$row, 'quantity' => $row['quantity']]])->assertUnprocessable()->assertJsonStructure(['errors' => ['reason']]);
         $this->work('set_apart', [[...$row, 'quantity' => 2]], ['reason' => 'The print is blurred'])->assertOk();
         $this->assertSame([2, $row['quantity'] - 2], [$this->there($row, 'quarantined'), $this->there($row)]);
+        $apart = $this->getJson("/api/stores/{$this->store()->id}?condition=apart")->assertOk()->json('rows');
+        $this->assertContains([$row['item'], $row['lot'], 2, 'quarantined'], array_map(
+            static fn (array $one): array => [$one['item'], $one['lot'], $one['quantity'], $one['condition']], $apart,
+        ), 'what may be put back is listed by itself, whatever else the store has');
+        $this->assertSame([], array_diff(array_column($apart, 'condition'), ['quarantined', 'training']));
         $this->work('set_apart', [[...$row, 'quantity' => 1, 'condition' => 'quarantined']], ['reason' => 'x'])->assertUnprocessable();
         $this->work('release', [[...$row, 'quantity' => 1]], ['reason' => 'x'])->assertUnprocessable();
         $this->work('release', [[...$row, 'quantity' => 3, 'condition' => 'quarantined']], ['reason' => 'Looked over'])->assertUnprocessable();

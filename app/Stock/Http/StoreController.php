@@ -51,7 +51,7 @@ final class StoreController extends Controller
         name: 'condition',
         in: 'query',
         required: false,
-        schema: new OA\Schema(type: 'string', enum: PieceCondition::WORDS),
+        schema: new OA\Schema(type: 'string', enum: StoreListRequest::CONDITIONS),
     )]
     #[OA\Parameter(name: 'until', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'What lies in the store', content: new OA\JsonContent(ref: StoreContentsResource::class))]

@@ -11,6 +11,11 @@ use Illuminate\Validation\Rule;
 /** Which lots in a store are listed. */
 final class StoreListRequest extends ListRequest
 {
+    /** Any in which pieces are set apart. */
+    public const APART = 'apart';
+
+    public const CONDITIONS = [...PieceCondition::WORDS, self::APART];
+
     protected function sorts(): array
     {
         return ['item', 'lot', 'expires', 'quantity'];
@@ -19,7 +24,7 @@ final class StoreListRequest extends ListRequest
     protected function filters(): array
     {
         return [
-            'condition' => ['nullable', Rule::in(PieceCondition::WORDS)],
+            'condition' => ['nullable', Rule::in(self::CONDITIONS)],
             'until' => ['nullable', 'date_format:Y-m-d'],
         ];
     }

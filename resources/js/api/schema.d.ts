@@ -10836,7 +10836,7 @@ export interface operations {
                 /** @description csv: all rows as they are filtered and sorted, as a sheet */
                 format?: components["parameters"]["format"];
                 sort?: "item" | "lot" | "expires" | "quantity";
-                condition?: "good" | "opened" | "damaged" | "soiled" | "failed" | "quarantined" | "training";
+                condition?: "good" | "opened" | "damaged" | "soiled" | "failed" | "quarantined" | "training" | "apart";
                 until?: string;
             };
             header?: never;

@@ -16,11 +16,15 @@ const conditionWord = (condition: string) =>
         ? words.conditionWords[condition as keyof typeof words.conditionWords]
         : condition;
 
-/** Only good pieces are set apart or repacked, and only those that are set apart go back into stock. */
-const mayBeIn = (task: StoreTask, condition: string): boolean =>
-    task === 'release'
-        ? condition === 'quarantined' || condition === 'training'
-        : (task !== 'set_apart' && task !== 'repack' && task !== 'lend') || condition === 'good';
+function nothing(task: StoreTask, read: Schemas['StoreContentsResource'], listing: Listing): string {
+    if (!listing.isAll) {
+        return words.noLotIsCalledSo;
+    }
+    if (read.store.pieces === 0) {
+        return words.nothingLiesHere;
+    }
+    return task === 'release' ? words.nothingIsApart : words.nothingGoodLiesHere;
+}
 
 interface ShelfRowsProps {
     task: StoreTask;
@@ -44,13 +48,13 @@ export function ShelfRows({ task, read, listing, rows, errors, onChange }: Shelf
                   : [...rows, { ...on, pieces }],
         );
     };
-    const shown = read.rows.map(shelfRow).filter((row) => mayBeIn(task, row.condition));
+    const shown = read.rows.map(shelfRow);
     // What was typed on another page of the list stays in sight.
     const elsewhere = rows.filter((row) => row.recorded !== null && !shown.some((one) => one.key === row.key));
     const things = count(read.page.in_all, 'lot');
     return (
         <Sheet title={words.onTheShelf(things)} beside={<ShowOnly listing={listing} />}>
-            {shown.length === 0 && <Empty>{words.nothingLiesHere}</Empty>}
+            {shown.length === 0 && <Empty>{nothing(task, read, listing)}</Empty>}
             {[...elsewhere, ...shown].map((row) => {
                 const at = rows.findIndex((one) => one.key === row.key);
                 const typed = rows[at];

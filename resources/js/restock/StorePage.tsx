@@ -99,7 +99,7 @@ export default function StorePage() {
         >
             <Sheet title={listing.isAll ? things : words.match(things)}>
                 {data.rows.length === 0 ? (
-                    <Empty>{listing.isAll ? words.nothingLiesHere : words.noLotMatches}</Empty>
+                    <Empty>{data.store.pieces === 0 ? words.nothingLiesHere : words.noLotMatches}</Empty>
                 ) : (
                     <Table>
                         <thead>

@@ -20,6 +20,7 @@ import {
     faultOf,
     finishStoreWork,
     isLoan,
+    liesAs,
     storeTasks,
     storeWork,
     storeWorkId,
@@ -40,7 +41,7 @@ function Work({ id, task }: { id: string; task: StoreTask }) {
     const navigate = useNavigate();
     const listing = useListing(['q']);
     const { data, error } = useQuery({
-        ...questions.store(id, listing.asked, listing.page),
+        ...questions.store(id, { ...listing.asked, ...liesAs(task) }, listing.page),
         placeholderData: keepPreviousData,
         refetchOnWindowFocus: false,
     });

@@ -31,6 +31,14 @@ export const isLoan = (task: StoreTask): boolean => task === 'lend' || task === 
 export const asksWhy = (task: StoreTask): boolean =>
     task === 'dispose' || task === 'set_apart' || task === 'release' || task === 'repack';
 
+/** What is asked for of the shelf: only good pieces are set apart, lent or repacked, and only those that are set apart go back into stock. */
+export const liesAs = (task: StoreTask): { condition?: 'good' | 'apart' } =>
+    task === 'release'
+        ? { condition: 'apart' }
+        : task === 'set_apart' || task === 'lend' || task === 'repack'
+          ? { condition: 'good' }
+          : {};
+
 /** A row as it is typed: pieces of one lot. */
 export interface WorkRow {
     key: string;

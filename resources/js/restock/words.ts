@@ -382,7 +382,7 @@ export const words = {
     beingJudged: (kits: string) => `${kits} being judged again: what they are missing may change.`,
     andMoreKits: (more: number) => ` and ${more} more`,
     print: 'Print',
-    exportSheet: 'Export',
+    exportSheet: 'Export as CSV',
     allStores: 'All stores and places',
     addTheFirstStore: 'No stores yet. Add the first one: a cupboard or a shelf from which kits are restocked.',
     piecesOfItems: (pieces: string, items: string) => `${pieces} of ${items}`,

@@ -2,7 +2,7 @@ import { beginRestock, type RestockDraft } from '../restock/draft';
 import { kit } from './samples';
 
 /** Two dressings in, an opened one out after them, and scissors that no line names. */
-const plan = {
+export const plan = {
     store: 's1',
     store_name: 'Cupboard',
     stores: [],

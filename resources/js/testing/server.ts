@@ -31,3 +31,18 @@ export function answer(body: unknown, status = 200): Response {
 export function refuse(status: number, detail: string, errors: Record<string, string[]> = {}): Response {
     return answer({ title: 'Not accepted', detail, errors, changes: [] }, status);
 }
+
+/** Answers each path with what it says, others with *not there*, and keeps every question with its query. */
+export function serveEach(says: Record<string, unknown>): URL[] {
+    const asked: URL[] = [];
+    vi.stubGlobal('fetch', (request: Request) => {
+        const url = new URL(request.url);
+        asked.push(url);
+        const said = says[url.pathname];
+        return Promise.resolve(said === undefined ? refuse(404, 'Not there') : answer(said));
+    });
+    return asked;
+}
+
+/** The one page of a list. */
+export const onePage = (inAll: number) => ({ page: 1, pages: 1, in_all: inAll });

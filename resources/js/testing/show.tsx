@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { render } from '@testing-library/react';
+import { render, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { MemoryRouter } from 'react-router';
 import { sessionQuestion } from '../session/session';
@@ -21,3 +21,9 @@ export function show(part: ReactElement, may: string[] = ['check', 'restock'], a
     );
     return client;
 }
+
+/** What the cells of a row say. */
+export const cells = (row: HTMLElement): string[] =>
+    within(row)
+        .getAllByRole('cell')
+        .map((cell) => cell.textContent);

@@ -7,6 +7,7 @@ namespace App\Loans;
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Judging\ContentRow;
+use App\Judging\Words;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Ledger\Operation;
@@ -21,6 +22,7 @@ use App\Stock\StoreTask;
 use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 
 /** What is lent to another team or organisation, or borrowed from one, until it has come back. */
@@ -70,7 +72,7 @@ final class KeepLoans
     {
         return Transaction::run(function () use ($loan, $id, $pieces, $isFinal, $note, $by, $at): int {
             $store = Store::query()->where('id', $loan->store_id)->lockForUpdate()->firstOrFail();
-            $kind = $loan->way === 'lent' ? OperationKind::Lend : OperationKind::Borrow;
+            $kind = self::kindOf($loan);
             $known = $this->record->known($id, $kind, $by, []);
             if ($known !== null) {
                 return $known;
@@ -96,13 +98,33 @@ final class KeepLoans
         });
     }
 
-    /** Another day is agreed on. */
-    public function prolong(Loan $loan, string $dueOn): void
+    /** Another day is agreed on: recorded as what it was begun with, so that it can be shown later who agreed to it and when. The same day again is nothing new. */
+    public function prolong(Loan $loan, string $dueOn, User $by, CarbonInterface $at): void
     {
-        if ($loan->ended_on !== null) {
-            throw ValidationException::withMessages(['due_on' => 'This loan has ended.']);
-        }
-        $loan->update(['due_on' => $dueOn]);
+        Transaction::run(function () use ($loan, $dueOn, $by, $at): void {
+            $store = Store::query()->where('id', $loan->store_id)->lockForUpdate()->firstOrFail();
+            $loan = Loan::query()->where('id', $loan->id)->lockForUpdate()->firstOrFail();
+            if ($loan->ended_on !== null) {
+                throw ValidationException::withMessages(['due_on' => 'This loan has ended.']);
+            }
+            if ($loan->due_on === $dueOn) {
+                return;
+            }
+            $this->record->write(
+                Operation::now(Str::lower((string) Str::ulid()), self::kindOf($loan), $by, $at, $this->organisation->dayOf($at))->of([], [$store])
+                    ->with([], [new LoanTerms($loan->id, $loan->partner, $dueOn)])
+                    ->saying(null, sprintf(
+                        '%s: %s by %s instead of %s.', $loan->partner, $loan->way === 'lent' ? 'to come back' : 'to be given back',
+                        Words::date($dueOn), Words::date($loan->due_on),
+                    )),
+            );
+            $loan->update(['due_on' => $dueOn]);
+        });
+    }
+
+    private static function kindOf(Loan $loan): OperationKind
+    {
+        return $loan->way === 'lent' ? OperationKind::Lend : OperationKind::Borrow;
     }
 
     /**

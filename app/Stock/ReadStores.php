@@ -21,6 +21,9 @@ use stdClass;
 /** The stores, and what lies in one: each lot in each condition. */
 final class ReadStores
 {
+    /** Whatever condition pieces are set apart in. */
+    public const APART = 'apart';
+
     private const COLUMNS = ['items.code', 'items.name', 'lots.number', 'lots.expires', 'lots.good_until', 'holdings.condition', 'holdings.quantity'];
 
     /** @return list<StoreResource> */
@@ -80,7 +83,7 @@ final class ReadStores
             $rows->where(static fn (Builder $any) => $any->whereIn('items.id', $words->among(DB::table('items'), 'name')->select('id'))
                 ->orWhere('lots.number', 'like', $words->beginning())->orWhere('items.code', 'like', $words->beginning()));
         }
-        if ($asked->filter('condition') === StoreListRequest::APART) {
+        if ($asked->filter('condition') === self::APART) {
             $rows->whereIn('holdings.condition', PieceCondition::APART);
         } elseif ($asked->filter('condition') !== null) {
             $rows->where('holdings.condition', 'like', $asked->filter('condition').'%');

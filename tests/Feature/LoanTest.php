@@ -49,7 +49,13 @@ final class LoanTest extends TestCase
         }
         $this->assertSame($row['quantity'] - 3, $this->there($row));
         $this->assertNotContains($id, array_column($this->getJson('/api/loans?near=yes')->json(), 'id'));
-        $this->putJson("/api/loans/{$id}/day", ['due_on' => $today])->assertOk();
+        $terms = fn (): array => DB::table('loan_terms')->where('loan_id', $id)->orderBy('operation_number')->pluck('due_on')->all();
+        $this->putJson("/api/loans/{$id}/day", ['due_on' => date('Y-m-d', strtotime("{$today} -1 day"))])->assertUnprocessable();
+        foreach ([1, 2] as $time) {
+            $this->putJson("/api/loans/{$id}/day", ['due_on' => $today])->assertOk();
+        }
+        $this->assertSame([$lent['due_on'], $today], $terms(), 'another day is on record, the same day again is not');
+        $this->assertStringContainsString('Hollowmere Rescue Team: to come back by ', json_encode($this->getJson("/api/stores/{$this->store()->id}/history")->json('entries.0')));
         $loan = collect($this->getJson('/api/loans?near=yes')->assertOk()->json())->firstWhere('id', $id);
         $this->assertSame(['Hollowmere Rescue Team', 0], [$loan['partner'], $loan['overdue_days']]);
         $lot = $loan['rows'][0]['lot_id'];

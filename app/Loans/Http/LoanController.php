@@ -77,7 +77,7 @@ final class LoanController extends Controller
             ['due_on' => ['required', 'date_format:Y-m-d', 'after_or_equal:'.$this->today()]],
             ['due_on.*' => 'Say until when, as a day from today on.'],
         );
-        $keep->prolong($loan, $request->string('due_on')->value());
+        $keep->prolong($loan, $request->string('due_on')->value(), $this->user($request), now());
 
         return $this->json($loans->open($loan->store_id, $this->today()));
     }

@@ -5,16 +5,14 @@ declare(strict_types=1);
 namespace App\Stock\Http;
 
 use App\Ledger\PieceCondition;
+use App\Stock\ReadStores;
 use App\Support\Listing\ListRequest;
 use Illuminate\Validation\Rule;
 
 /** Which lots in a store are listed. */
 final class StoreListRequest extends ListRequest
 {
-    /** Any in which pieces are set apart. */
-    public const APART = 'apart';
-
-    public const CONDITIONS = [...PieceCondition::WORDS, self::APART];
+    public const CONDITIONS = [...PieceCondition::WORDS, ReadStores::APART];
 
     protected function sorts(): array
     {

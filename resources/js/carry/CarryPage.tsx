@@ -189,6 +189,7 @@ function Rows({ data }: { data: Schemas['CarryResource'] }) {
                             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                                 {restsOn(row)}
                             </Typography>
+                            {row.par === 0 && <Typography variant="body2">▲ {words.noneIsEnough}</Typography>}
                         </td>
                         <td className="n">{row.rate}</td>
                         <td className="n wide">{row.mean}</td>

@@ -23,6 +23,7 @@ export const words = {
     between: (least: string, most: string) => `between ${least} and ${most}`,
     starting: 'starting point',
     cannotTell: (uses: number) => `${uses} of 10 uses known: your records cannot tell yet`,
+    noneIsEnough: 'None is enough with this chance. What a list calls critical is carried all the same.',
     noneKnown: 'no use on record',
     allTogether: (chance: string) => `The chance that all of it is enough together is ${chance}.`,
     commonIs: (each: string, target: string) => `Ask ${each} of each item, and all together reach ${target}.`,

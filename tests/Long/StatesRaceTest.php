@@ -7,6 +7,7 @@ namespace Tests\Long;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\Served\Client;
 use Tests\Served\ServedTestCase;
+use Tests\Support\OnInstance;
 
 /** A check, a change of the catalogue and the judging of what is marked meet at one kit, again and again: what is shown is true. */
 #[Group('long')]
@@ -15,6 +16,14 @@ final class StatesRaceTest extends ServedTestCase
     private const ROUNDS = 200;
 
     private const KIT = 'QH-01';
+
+    protected function setUp(): void
+    {
+        // Whatever thousands of operations before this did to the kit: it must be one that a whole check makes ready.
+        [$exit, $said] = OnInstance::run('test', 'load_demo');
+        $this->assertSame(0, $exit, implode("\n", $said));
+        parent::setUp();
+    }
 
     public function test_a_check_a_change_and_the_judging_meet_two_hundred_times(): void
     {

@@ -69,7 +69,7 @@ describe('how many to carry', () => {
         expect(await screen.findByText('own records, 14 uses, between 3.10 and 7.80')).toBeTruthy();
         expect(screen.getByText('starting point, 3 of 10 uses known: your records cannot tell yet')).toBeTruthy();
         expect(screen.getByText('starting point, no use on record')).toBeTruthy();
-        expect(screen.getAllByText(/^▲ None is enough with this chance\./)).toHaveLength(1);
+        expect(screen.getAllByText(/^▲ With this chance it is not needed\./)).toHaveLength(1);
         expect(screen.getByText(/^No rate is known for: Shears/)).toBeTruthy();
         expect(screen.getByText(/^A starting point, not law/)).toBeTruthy();
     });

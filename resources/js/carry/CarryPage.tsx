@@ -13,7 +13,7 @@ import { Deference, Notice } from '../ui/Notice';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Search } from '../ui/Search';
 import { Table } from '../ui/Table';
-import { listOptions } from '../ui/words';
+import { count, listOptions } from '../ui/words';
 import { AddToDesign } from './AddToDesign';
 import { MakeList } from './MakeList';
 import { words } from './words';
@@ -189,13 +189,13 @@ function Rows({ data }: { data: Schemas['CarryResource'] }) {
                             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                                 {restsOn(row)}
                             </Typography>
-                            {row.par === 0 && <Typography variant="body2">▲ {words.noneIsEnough}</Typography>}
+                            {row.par === 0 && <Typography variant="body2">▲ {words.notNeeded}</Typography>}
                         </td>
                         <td className="n">{row.rate}</td>
                         <td className="n wide">{row.mean}</td>
                         <td className="n wide">{row.uses}</td>
                         <td className="n">
-                            <strong>{row.par}</strong> {words.pieces}
+                            <strong>{count(row.par, 'piece')}</strong>
                         </td>
                         <td className="n wide">{row.chance}</td>
                     </tr>

@@ -98,7 +98,7 @@ final class KeepLoans
         });
     }
 
-    /** Another day is agreed on: recorded as what it was begun with, so that it can be shown later who agreed to it and when. The same day again is nothing new. */
+    /** Another day is agreed on: recorded, so that it can be shown later who agreed to it and when. The same day again is nothing new. */
     public function prolong(Loan $loan, string $dueOn, User $by, CarbonInterface $at): void
     {
         Transaction::run(function () use ($loan, $dueOn, $by, $at): void {

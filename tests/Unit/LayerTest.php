@@ -23,7 +23,7 @@ final class LayerTest extends TestCase
     ];
 
     /** Folders of the page, each leaning only on those before it. */
-    private const PAGE = ['api', 'offline', 'ui', 'session', 'settings', 'lists', 'report', 'carry', 'design', 'pack', 'assess', 'exchange', 'restock', 'rotate', 'build', 'use', 'check', 'today'];
+    private const PAGE = ['api', 'offline', 'ui', 'session', 'settings', 'lists', 'report', 'design', 'carry', 'pack', 'assess', 'exchange', 'restock', 'rotate', 'build', 'use', 'check', 'today'];
 
     /** @return iterable<string, array{string}> */
     public static function core(): iterable

@@ -15,7 +15,7 @@ final readonly class Rate
 
     private BigInteger $days;
 
-    /** @var array{int<1, max>, int<1, max>}|null the same two where they are whole numbers of the machine: a product of these is one too, or no int */
+    /** @var array{int<1, max>, int<1, max>}|null the same two where the machine holds them: a product of these is exact where it is an int */
     private ?array $small;
 
     private function __construct(BigRational $perDay)

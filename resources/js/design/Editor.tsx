@@ -152,7 +152,8 @@ export function Editor({ hands, onPublished, onDiscarded }: EditorProps) {
                                 {words.howToPack}
                             </Typography>
                             <PackedKit {...kit} onAddPocket={(part) => add(part, 'pocket')} />
-                            <LooseLines {...kit} />
+                            {/* Before its lines are read nobody knows whether all of them have a pocket. */}
+                            {foresight !== undefined && <LooseLines {...kit} />}
                             <Search
                                 label={words.addLine}
                                 value=""

@@ -104,7 +104,9 @@ export function Line({
         >
             <Sign of={line?.class ?? ''} size={20} />
             <span style={{ overflowWrap: 'anywhere', hyphens: 'auto', minWidth: 0 }}>
-                <strong>{share === null ? words.pieces(pieces) : words.share(share, pieces)}</strong>{' '}
+                {line !== undefined && (
+                    <strong>{share === null ? words.pieces(pieces) : words.share(share, pieces)} </strong>
+                )}
                 {line?.item_name ?? line?.need ?? code}
                 {notes.length > 0 && (
                     <Box

@@ -1,7 +1,7 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useEffect, useRef, type ReactNode } from 'react';
-import { useLocation } from 'react-router';
+import { NavigationType, useLocation, useNavigationType } from 'react-router';
 import { isProblem } from '../api/client';
 import { words } from './words';
 
@@ -18,7 +18,12 @@ interface PageProps {
 /** A screen: its heading, what can be done there, and its content. */
 export function Page({ title, above, beside, children }: PageProps) {
     const { pathname } = useLocation();
+    const came = useNavigationType();
+    const cameBy = useRef(came);
     const heading = useRef<HTMLHeadingElement>(null);
+    useEffect(() => {
+        cameBy.current = came;
+    });
     useEffect(() => {
         document.title = words.sarcina(title);
     }, [title]);
@@ -26,6 +31,10 @@ export function Page({ title, above, beside, children }: PageProps) {
         // Whoever came here by a link goes on from the heading; who types into something is left there.
         if (!isFirst && document.activeElement?.matches('input, textarea, select') !== true) {
             heading.current?.focus({ preventScroll: true });
+        }
+        // A page begins at its top, wherever the one before was left; on the way back the browser knows where that was.
+        if (!isFirst && cameBy.current !== NavigationType.Pop) {
+            document.documentElement.scrollTop = 0;
         }
         isFirst = false;
     }, [pathname]);

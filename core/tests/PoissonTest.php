@@ -99,6 +99,9 @@ final class PoissonTest extends TestCase
         self::assertSame(['5.43', '16.97'], [(string) $ten->least->toScale(2), (string) $ten->most->toScale(2)]);
         self::assertTrue($ten->isEnough());
         self::assertFalse(Counted::of(9)->isEnough());
+        // Of 1 use from 0.0513, the mean at which one in twenty sees any, to 4.7439, at which one in twenty sees no more.
+        $one = Counted::of(1);
+        self::assertSame(['0.06', '4.75'], [(string) $one->least->toScale(2), (string) $one->most->toScale(2)]);
     }
 
     public function test_a_large_mean_is_as_exact(): void

@@ -156,7 +156,7 @@ function Proposed({ store }: { store: string }) {
                         onClick={() => set.mutate(one)}
                         sx={{ minHeight: 44 }}
                     >
-                        {words.setIt}
+                        {words.setThis}
                     </Button>
                 </Box>
             ))}

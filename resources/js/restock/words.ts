@@ -217,6 +217,7 @@ export const words = {
     proposedLine: (least: number, target: number, restocks: number) =>
         `At least ${least}, fill up to ${target}, from ${restocks === 1 ? '1 restock' : `${restocks} restocks`}${restocks < 10 ? ' (rough)' : ''}`,
     setNow: (least: number, target: number) => `Set now: at least ${least}, up to ${target}`,
+    setThis: 'Set',
     setProposed: (name: string) => `Set the level of ${name}`,
     lentTo: 'Lent to',
     borrowedFrom: 'Borrowed from',

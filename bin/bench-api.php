@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /*
- * What Today, a kit, the running verdict and finishing a check cost, as multiples of the floor request of the same stack
+ * What Today, a kit, the running verdict, finishing a check and the dates ahead cost, as multiples of the floor request of the same stack
  * (session, sign-in, one row by its key). All are asked in turn, so that the machine's moods fall on each alike; medians count.
  */
 
@@ -35,6 +35,7 @@ $asked = [
     'kit' => static fn (int $round): array => ['GET', "/api/kits/{$code}", null],
     'running verdict' => static fn (int $round): array => ['POST', "/api/kits/{$code}/judgement", ['rows' => $rows]],
     'finish check' => $finish,
+    'dates ahead' => static fn (int $round): array => ['GET', '/api/dates-ahead', null],
 ];
 $times = [];
 for ($round = -5; $round < ROUNDS; $round++) {

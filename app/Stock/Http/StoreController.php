@@ -6,7 +6,6 @@ namespace App\Stock\Http;
 
 use App\Catalogue\Models\Item;
 use App\Kits\Models\Kit;
-use App\Ledger\PieceCondition;
 use App\Stock\KeepStores;
 use App\Stock\Models\Store;
 use App\Stock\ReadDatesAhead;

@@ -103,7 +103,10 @@ export function RestockRow({ step, error, waits, shelf = [], onChange, onRemove,
             {waits.length > 0 && (
                 <Typography variant="body2" sx={{ fontWeight: 600 }}>
                     {words.onlyAfter(
-                        waits.map(({ row: { name: what, lot } }) => (lot ? `${words.lot(lot)} of ${what}` : what)),
+                        waits
+                            .map(({ row: { name: what, lot } }) => (lot ? `${words.lot(lot)} of ${what}` : what))
+                            .join(' and '),
+                        waits.length,
                     )}
                 </Typography>
             )}

@@ -105,8 +105,7 @@ export const words = {
     nothingIsMissingAndNothing: 'Nothing is missing, and nothing in it has to go.',
     allOfThisPocketDone: 'All of this pocket done',
     stopOf: (at: number, pocket: string) => `${at}. ${pocket}`,
-    onlyAfter: (what: string[]) =>
-        `Still counts: only after ${what.join(' and ')} ${what.length === 1 ? 'is' : 'are'} in.`,
+    onlyAfter: (what: string, lots: number) => `Still counts: only after ${what} ${lots === 1 ? 'is' : 'are'} in.`,
     nobodyMayUseIt: 'nobody posted may use it',
     moreThanAskedFor: 'more than the list asks for',
     staysForNow: 'Stays until it is replaced',

@@ -106,11 +106,14 @@ final class ReadCarry
         ))), 0, self::MOST);
     }
 
-    /** People on site by the assessments that are in force: the records are of them. */
+    /** People on site by the assessment that is in force: the one signed last, since each follows the one before it. */
     private function people(): int
     {
         return (int) DB::table('assessment_areas')->join('assessments', 'assessments.id', '=', 'assessment_areas.assessment_id')
-            ->whereNotNull('assessments.signed_on')->sum('people');
+            ->whereNotNull('assessments.signed_on')
+            ->whereNotExists(static fn ($next) => $next->from('assessments as next')->whereColumn('next.follows_id', 'assessments.id')
+                ->whereNotNull('next.signed_on'))
+            ->sum('people');
     }
 
     private static function decimal(BigRational $number): string

@@ -123,7 +123,7 @@ final class KitJudge
             $kit, $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
             $asChecked ? null : $this->disagreements->worstOf($kit), $dueIn, $grace, $shifts, $best,
             $this->builds->of($kit, $kits = array_values(array_filter(array_map(static fn (PlanPart $part): ?Kit => $part->kit, $parts)))),
-            $asChecked ? null : $this->reported($itself, $rows, $today, $scope, $kits), $this->unstaged->of($kits),
+            $asChecked ? null : $this->reported($itself, $rows, $joined->assignment, $today, $scope, $kits), $this->unstaged->of($kits),
         );
     }
 
@@ -133,14 +133,14 @@ final class KitJudge
      * @param  list<ContentRow>  $rows
      * @param  list<Kit>  $kits  the kit and its modules
      */
-    private function reported(PlanPart $itself, array $rows, Day $today, KitScope $scope, array $kits): ?ReportedUse
+    private function reported(PlanPart $itself, array $rows, Assignment $assignment, Day $today, KitScope $scope, array $kits): ?ReportedUse
     {
         $reports = $this->reports->of($kits);
         if ($reports === []) {
             return null;
         }
         $worst = count($reports) >= OpenReports::MOST ? Verdict::NotReady : Verdict::ReadyWithActions;
-        $left = OpenReports::without($rows, $reports);
+        $left = OpenReports::without($rows, $assignment, $reports);
         foreach ($scope->each() as $one) {
             $standing = $this->inScope($itself, $left, $today, $one, false, [])[0]->standing();
             $worst = $standing->isWorseThan($worst) ? $standing : $worst;

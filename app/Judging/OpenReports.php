@@ -10,7 +10,7 @@ use App\Ledger\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Kit\Condition;
+use Sarcina\Core\Check\Assignment;
 use stdClass;
 
 /** What was reported used of kits and waits. Asked only for kits that say so themselves, so that many are judged at once. */
@@ -58,8 +58,9 @@ final readonly class OpenReports
     }
 
     /**
-     * @param  list<string>  $kits
      * Beyond doubt: a check by a clock that may be wrong may have been begun before.
+     *
+     * @param  list<string>  $kits
      * @return array<string, true> reports since which a full check that stands was begun and signed, by id
      */
     public static function countedSince(array $kits): array
@@ -76,13 +77,15 @@ final readonly class OpenReports
     }
 
     /**
-     * What is left where the reported pieces are gone: of an item the best first, so that nothing is taken for ready that is not.
+     * What is left where the reported pieces are gone: of an item the best first, so that nothing is taken for ready that is not. What counts
+     * is the best, then what counts as reserve; of those what is good for longest.
      *
      * @param  list<ContentRow>  $rows
+     * @param  Assignment  $assignment  of those rows
      * @param  list<OpenReport>  $reports
      * @return list<ContentRow>
      */
-    public static function without(array $rows, array $reports): array
+    public static function without(array $rows, Assignment $assignment, array $reports): array
     {
         $gone = [];
         foreach ($reports as $report) {
@@ -90,12 +93,11 @@ final readonly class OpenReports
                 $gone[$item] = ($gone[$item] ?? 0) + $pieces;
             }
         }
+        $worth = static fn (int $at): array => [
+            $assignment->isEffective($at), $assignment->isReserve($at), $assignment->contents[$at]->lastGoodDay()->number ?? PHP_INT_MAX,
+        ];
         $best = array_keys($rows);
-        $isWorse = static fn (ContentRow $row): bool => $row->condition !== Condition::Good->value;
-        // What never expires is the best, then what expires last.
-        $until = static fn (ContentRow $row): string => $row->expires ?? '9999-12-31';
-        usort($best, static fn (int $one, int $other): int => [$isWorse($rows[$one]), $until($rows[$other])]
-            <=> [$isWorse($rows[$other]), $until($rows[$one])]);
+        usort($best, static fn (int $one, int $other): int => $worth($other) <=> $worth($one));
         foreach ($best as $at) {
             $taken = min($gone[$rows[$at]->itemCode] ?? 0, $rows[$at]->quantity);
             if ($taken > 0) {

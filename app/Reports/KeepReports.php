@@ -66,12 +66,13 @@ final class KeepReports
     /** A full check has counted the kit since it was reported: what was used is no longer on record. */
     public function confirmCounted(KitReport $report, User $by, CarbonInterface $at): void
     {
-        if (! isset(OpenReports::countedSince([$report->kit_id])[$report->id])) {
-            throw ValidationException::withMessages([
-                'report' => 'No full check has counted this kit since. Say which pieces were used, or check it first.',
-            ]);
-        }
-        $this->decide($report, $by, $at, ['outcome' => 'confirmed']);
+        $this->decide($report, $by, $at, ['outcome' => 'confirmed'], static function (KitReport $report): void {
+            if (! isset(OpenReports::countedSince([$report->kit_id])[$report->id])) {
+                throw ValidationException::withMessages([
+                    'report' => 'No full check has counted this kit since. Say which pieces were used, or check it first.',
+                ]);
+            }
+        });
     }
 
     /**
@@ -95,16 +96,20 @@ final class KeepReports
         KitReport::query()->where('id', $id)->update(['operation_number' => $operation]);
     }
 
-    /** @param  array<string, string>  $outcome */
-    private function decide(KitReport $report, User $by, CarbonInterface $at, array $outcome): void
+    /**
+     * @param  array<string, string>  $outcome
+     * @param  (\Closure(KitReport): void)|null  $refuse  asked while the kit is held
+     */
+    private function decide(KitReport $report, User $by, CarbonInterface $at, array $outcome, ?\Closure $refuse = null): void
     {
-        Transaction::run(function () use ($report, $by, $at, $outcome): void {
+        Transaction::run(function () use ($report, $by, $at, $outcome, $refuse): void {
             [$whole, $kit] = LockWhole::around($report->kit_id);
             $report = KitReport::query()->where('id', $report->id)->lockForUpdate()->firstOrFail();
             if ($report->outcome === $outcome['outcome'] && $report->decided_by_id === $by->id) {
                 return;
             }
             self::refuseDecided($report, 'report');
+            $refuse === null ? null : $refuse($report);
             $report->update([...$outcome, 'decided_by_id' => $by->id, 'decided_at' => KitHistory::instant($at)]);
             $this->follow($whole, $kit);
         });

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Stock;
 
+use App\Accounts\Models\Organisation;
 use App\Judging\ContentRow;
 use App\Ledger\Location;
 use App\Ledger\LotMovement;
@@ -16,7 +17,7 @@ final class SetApart
 {
     private const MOST = 60;
 
-    public function __construct(private readonly Lots $lots)
+    public function __construct(private readonly Lots $lots, private readonly Organisation $organisation)
     {
     }
 
@@ -66,7 +67,7 @@ final class SetApart
     /** @return list<LotMovement> out of the one container and into the other, under the same number and date */
     private function repacked(StoreReport $report, ContentRow $row, string $itemId): array
     {
-        $day = $report->when->doneAt->format('Y-m-d');
+        $day = $this->organisation->dayOf($report->when->doneAt);
         $number = mb_substr((string) $row->lot, 0, self::MOST - 22);
         $into = $this->lots->findOrMake($itemId, trim("{$number} repacked {$day}"), $row->expires);
         DB::table('lots')->where('id', $into)->whereNull('repacked_from_id')->update(['repacked_from_id' => $row->lotId]);

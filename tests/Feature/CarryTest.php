@@ -23,6 +23,19 @@ final class CarryTest extends TestCase
         $this->assertLessThan($own['uses_known'], $this->ask('items=plaster-washproof')['rows'][0]['uses_known'], 'what was said to be used counts');
     }
 
+    public function test_the_records_are_of_the_people_of_the_assessment_in_force_alone(): void
+    {
+        $signed = DB::table('assessments')->whereNotNull('signed_on')->orderByDesc('signed_on')->pluck('id');
+        $this->assertGreaterThan(1, $signed->count(), 'last year was assessed too');
+        $people = static fn (string $id): int => (int) DB::table('assessment_areas')->where('assessment_id', $id)->sum('people');
+        $this->assertGreaterThan(0, $people($signed[1]));
+        $own = $this->actAs('member')->getJson('/api/how-many?people=12&days=7&each=0.95&items=plaster-washproof')->assertOk()->json();
+        $this->assertSame($people($signed[0]), $own['covered']);
+        DB::table('assessments')->update(['signed_on' => null]);
+        $none = $this->getJson('/api/how-many?people=12&days=7&each=0.95&items=plaster-washproof')->assertOk()->json();
+        $this->assertSame([0, 'starting'], [$none['covered'], $none['rows'][0]['source']], 'of nobody no rate can be told');
+    }
+
     public function test_a_common_confidence_lets_all_of_it_reach_the_target(): void
     {
         $items = 'items=plaster-washproof,wipe-sterile,gloves-nitrile-large,triangular-bandage,foil-blanket,cold-pack';

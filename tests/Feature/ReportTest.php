@@ -112,6 +112,31 @@ final class ReportTest extends TestCase
         $this->putJson("/api/reports/{$id}/confirmation")->assertUnprocessable();
     }
 
+    public function test_of_an_item_those_may_be_gone_that_count_whatever_else_of_it_lies_there(): void
+    {
+        // A month is printed on those that count, and a day of it that is past on the others: as text that day is the later one.
+        $this->travelTo(now()->startOfMonth()->addMonth()->addDays(14)->setTime(12, 0));
+        $token = $this->code('QH-16');
+        $check = $this->asRecorded($kit = $this->actAs('lead')->readKit('QH-16'));
+        $gloves = collect($kit['contents'])->firstWhere('item', 'gloves-nitrile-large');
+        $rows = array_values(array_filter($check['rows'], static fn (array $row): bool => $row['item'] !== 'gloves-nitrile-large'));
+        $piece = ['pocket_id' => $gloves['pocket_id'], 'item' => 'gloves-nitrile-large', 'condition' => 'good', 'quantity' => 20, 'new_lot' => true];
+        $check['rows'] = [
+            ...$rows, [...$piece, 'lot' => 'PAST', 'expires' => now()->format('Y-m-10')], [...$piece, 'lot' => 'COUNTS', 'expires' => now()->format('Y-m')],
+        ];
+        $this->finish($check)->assertOk();
+        $line = fn (): array => collect($this->readKit('QH-16')['verdict']['lines'])->firstWhere('item', 'gloves-nitrile-large');
+        $this->assertSame('early', $line()['state'], 'those of this month count still');
+        $short = fn (): bool => collect($this->readKit('QH-16')['verdict']['reasons'])->contains('kind', 'reported_use')
+            && $this->readKit('QH-16')['verdict']['verdict'] === 'not_ready';
+        $this->travel(1)->minutes();
+        $before = $this->readKit('QH-16')['verdict']['verdict'];
+        $this->assertNotSame('not_ready', $before);
+        $this->report($token, ['gloves-nitrile-large' => 20])->assertNoContent();
+        $this->actAs('lead');
+        $this->assertTrue($short(), 'all that count may be gone');
+    }
+
     public function test_nothing_taken_confirms_no_report(): void
     {
         $token = $this->code('QH-16');

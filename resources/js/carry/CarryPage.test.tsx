@@ -74,6 +74,14 @@ describe('how many to carry', () => {
         expect(screen.getByText(/^A starting point, not law/)).toBeTruthy();
     });
 
+    it.each([
+        [300, 'Your records go over 273 days, of 300 people.'],
+        [0, 'Your records go over 273 days. Say of how many people: no assessment is signed.'],
+    ])('says of how many people the records are: %d', async (covered, text) => {
+        open(() => answer({ ...outcome, covered }));
+        expect(await screen.findByText(text)).toBeTruthy();
+    });
+
     it('says what all together reach, and calculates with the common confidence', async () => {
         const { person, asked } = open();
         expect(await screen.findByText('The chance that all of it is enough together is 0.8800.')).toBeTruthy();

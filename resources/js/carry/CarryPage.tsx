@@ -87,7 +87,7 @@ function Form({ asked, data, problem, onAsk }: FormProps) {
                 <Row columns="repeat(3, minmax(0, 1fr))">
                     {field('people', words.people)}
                     {field('days', words.days)}
-                    {field('covered', words.covered, data && words.coveredHelp(data.days_on_record))}
+                    {field('covered', words.covered, data && words.coveredHelp(data.days_on_record, data.covered))}
                 </Row>
                 <Row columns="repeat(3, minmax(0, 1fr))">
                     {field('each', words.each, words.chanceHelp)}

@@ -8,7 +8,10 @@ export const words = {
     together: 'Chance that all are enough together',
     chanceHelp: 'Above 0 and below 1, such as 0.95',
     covered: 'People whom the records are of',
-    coveredHelp: (days: number) => `Your records go over ${days} days.`,
+    coveredHelp: (days: number, people: number) =>
+        people === 0
+            ? `Your records go over ${days} days. Say of how many people: no assessment is signed.`
+            : `Your records go over ${days} days, of ${people} people.`,
     ofList: 'Items of a list',
     allUsed: 'All that was used in the last year',
     calculate: 'Calculate',

@@ -65,7 +65,7 @@ describe('what is lent and borrowed', () => {
         expect(new Set(puts(sent).map((one) => one.path)).size).toBe(1);
     });
 
-    it('ends for good with a reason only', async () => {
+    it('ends with less than was out only for a reason', async () => {
         const { person, sent } = await open([loan()], () => undefined);
         await person.click(screen.getByRole('button', { name: 'Came back from Hill rescue team' }));
         await person.click(screen.getByLabelText('Nothing more will come back'));

@@ -3,26 +3,13 @@ import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
-import { content, kit } from '../testing/samples';
+import { content, kit, report } from '../testing/samples';
 import { answer, refuse, serve, type Sent } from '../testing/server';
 import { show } from '../testing/show';
 import OpenReportPage from './OpenReportPage';
 import ReportsPage from './ReportsPage';
 
 afterEach(() => vi.unstubAllGlobals());
-
-const report = (of: Partial<Schemas['ReportResource']> = {}): Schemas['ReportResource'] => ({
-    id: 'p1',
-    reported_at: '2026-11-27T10:00:00Z',
-    by: null,
-    items: [{ item: 'pad', name: 'Trauma pad', pieces: 2 }],
-    counted_since: false,
-    outcome: null,
-    decided_by: null,
-    decided_at: null,
-    reason: null,
-    ...of,
-});
 
 async function open(
     reports: Schemas['ReportResource'][],

@@ -136,3 +136,17 @@ export const pocket = (id: string, name: string, column: number): Schemas['Pocke
     properties: [],
     looked_for: [],
 });
+
+/** Two pads, reported used without an account; nobody has answered it. */
+export const report = (of: Partial<Schemas['ReportResource']> = {}): Schemas['ReportResource'] => ({
+    id: 'p1',
+    reported_at: '2026-11-27T10:00:00Z',
+    by: null,
+    items: [{ item: 'pad', name: 'Trauma pad', pieces: 2 }],
+    counted_since: false,
+    outcome: null,
+    decided_by: null,
+    decided_at: null,
+    reason: null,
+    ...of,
+});

@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
-import { content, kit, pocket } from '../testing/samples';
+import { content, kit, pocket, report } from '../testing/samples';
 import { answer, serve } from '../testing/server';
 import { show } from '../testing/show';
 import { beginUse, uses } from './draft';
@@ -24,17 +24,7 @@ const bag = kit({
     ],
 });
 
-const waits: Schemas['ReportResource'] = {
-    id: 'p1',
-    reported_at: '2026-11-27T10:00:00Z',
-    by: null,
-    items: [{ item: 'pad', name: 'Trauma pad', pieces: 2 }],
-    counted_since: false,
-    outcome: null,
-    decided_by: null,
-    decided_at: null,
-    reason: null,
-};
+const waits = report();
 
 function open(search: string, reports: Schemas['ReportResource'][]) {
     serve((one) => answer(one.path === '/api/kits/QH-03' ? bag : one.path.endsWith('/reports') ? reports : {}));

@@ -18,7 +18,7 @@ $views = ($argv[2] ?? '') === 'nobody' ? [['desk', 'light', null, [['setup', '/'
         ['restock', '/kits/QH-05/restock', 'All of this pocket done'], ['build', '/kits/QH-16/build', 'Take everything out'], ['history', '/kits/QH-03/history', 'Equipped'],
     ]],
     ['desk', 'light', 'lead', [
-        ['verdict', 'check of QH-10', 'As signed'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['pack', '/designs/DESIGN/pack', 'What to leave out'], ['stock', '/stores/STORE', 'below the least'],
+        ['verdict', 'check of QH-10', 'Answer the report'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['pack', '/designs/DESIGN/pack', 'What to leave out'], ['stock', '/stores/STORE', 'below the least'],
         ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['rotation', '/rotation', 'would be used that expire unused'], ['carry', '/how-many', 'The chance that all of it'],
     ]],
 ];

@@ -82,6 +82,11 @@ describe('a signed check', () => {
         expect(screen.getByRole('link', { name: 'Restock this kit' }).getAttribute('href')).toBe('/kits/QH-10/restock');
     });
 
+    it('says so where what the kit is today cannot be read', async () => {
+        await open({});
+        expect((await screen.findByRole('alert')).textContent).toMatch(/^How the kit is today could not be read\./);
+    });
+
     it('offers nothing that the person may not do, and no copy', async () => {
         await open({}, {}, ['check']);
         await screen.findByRole('heading', { name: 'Today' });

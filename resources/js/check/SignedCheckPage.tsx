@@ -137,18 +137,25 @@ function AsSigned({ check }: { check: Check }) {
 }
 
 function Today({ kit: code }: { kit: string }) {
-    const { data: kit } = useQuery(questions.kit(code));
-    return kit ? (
+    const { data: kit, error } = useQuery(questions.kit(code));
+    return (
         <Sheet title={words.today}>
-            <VerdictMark verdict={kit.verdict.verdict} />
-            <Typography sx={{ mt: 1 }}>{kit.verdict.sentence}</Typography>
-            <ShiftVerdicts shifts={kit.verdict.shifts} />
-            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {kit.due.text}
-            </Typography>
-            <VerdictJobs verdict={kit.verdict} kit={kit.code} />
+            {kit ? (
+                <>
+                    <VerdictMark verdict={kit.verdict.verdict} />
+                    <Typography sx={{ mt: 1 }}>{kit.verdict.sentence}</Typography>
+                    <ShiftVerdicts shifts={kit.verdict.shifts} />
+                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                        {kit.due.text}
+                    </Typography>
+                    <VerdictJobs verdict={kit.verdict} kit={kit.code} />
+                </>
+            ) : (
+                // Never left out: what was signed then is not what the kit is now.
+                <Typography role={error ? 'alert' : 'status'}>{error ? words.todayNotKnown : words.reading}</Typography>
+            )}
         </Sheet>
-    ) : null;
+    );
 }
 
 function BasedOn({ check }: { check: Check }) {

@@ -207,6 +207,8 @@ export const words = {
         'Another check was made at about the same time, and nobody knows which came first. The kit has the worse of both verdicts until a full check settles it.',
     theKitWasOpenedUsed:
         'The kit was opened, used, checked or retired before this arrived. It is in the history and changes nothing.',
+    todayNotKnown: 'How the kit is today could not be read. Open the kit before you rely on it.',
+    reading: 'Reading…',
     asSigned: 'As signed. ',
     ofAtMostG: (maxMassG: number) => ` of at most ${maxMassG} g`,
     sealRead: (sealFound: string) => ` Seal ${sealFound} read.`,

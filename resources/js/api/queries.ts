@@ -7,17 +7,8 @@ type Asked = Record<string, string>;
 /** What somebody may use. */
 export type Scope = 'anyone' | 'first_aider' | 'trained' | 'clinician';
 
-/** Whose kits the worklist is of. */
-export type Whose = 'all' | 'mine' | 'nobody';
-
-/** Every question that the page asks the server, each with its key. */
+/** The questions that the page asks the server, each with its key; those that come with the first load stand in firstQuestions. */
 export const questions = {
-    today: (page: number, whose: Whose) =>
-        queryOptions({
-            queryKey: ['today', page, whose],
-            queryFn: () =>
-                ask(api.GET('/today', { params: { query: { page, ...(whose === 'all' ? {} : { whose }) } } })),
-        }),
     account: () => queryOptions({ queryKey: ['account'], queryFn: () => ask(api.GET('/account')) }),
     accounts: () => queryOptions({ queryKey: ['accounts'], queryFn: () => ask(api.GET('/accounts')) }),
     mail: () => queryOptions({ queryKey: ['mail'], queryFn: () => ask(api.GET('/mail')) }),
@@ -62,12 +53,6 @@ export const questions = {
         }),
     accountChoices: () =>
         queryOptions({ queryKey: ['account-choices'], queryFn: () => ask(api.GET('/choices/accounts')) }),
-    find: (q: string) =>
-        queryOptions({
-            queryKey: ['find', q],
-            queryFn: () => ask(api.GET('/find', { params: { query: { q } } })),
-            enabled: q !== '',
-        }),
     kits: (asked: Asked, page: number) =>
         queryOptions({
             queryKey: ['kits', asked, page],

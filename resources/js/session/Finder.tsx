@@ -3,7 +3,7 @@ import InputBase from '@mui/material/InputBase';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
-import { questions } from '../api/queries';
+import { firstQuestions } from '../api/firstQuestions';
 import { Icon } from '../ui/Icon';
 import { usePause } from '../ui/usePause';
 import { words } from './words';
@@ -21,7 +21,7 @@ export function Finder() {
     const [isOpen, setOpen] = useState(false);
     const [at, setAt] = useState(0);
     const query = usePause(text.trim(), PAUSE_MS);
-    const { data } = useQuery({ ...questions.find(query), placeholderData: keepPreviousData });
+    const { data } = useQuery({ ...firstQuestions.find(query), placeholderData: keepPreviousData });
     const found = query === '' ? [] : (data?.found ?? []);
 
     useEffect(() => {

@@ -5,7 +5,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
-import { questions } from '../api/queries';
+import { firstQuestions } from '../api/firstQuestions';
 import { useSession } from '../session/useSession';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Waiting } from '../ui/Page';
@@ -45,7 +45,7 @@ export function TodayPage() {
     const whose = whoseOf(search.get('whose'));
     const go = (to: number) => setSearch({ page: String(to), ...(whose === 'all' ? {} : { whose }) });
     const { data: today, error } = useQuery({
-        ...questions.today(page, whose),
+        ...firstQuestions.today(page, whose),
         placeholderData: keepPreviousData,
         refetchInterval: (query) => (query.state.data?.being_judged ? ASK_AGAIN_MS : false),
     });

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
-import type { Whose } from '../api/queries';
+import type { Whose } from '../api/firstQuestions';
 import { useSession } from '../session/useSession';
 import { Empty, Sheet } from '../ui/Page';
 import { count } from '../ui/words';

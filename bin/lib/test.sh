@@ -15,12 +15,20 @@ run_tests() {
     export APP_PACKAGES_CACHE="$here/var/cache/packages.php" APP_SERVICES_CACHE="$here/var/cache/services.php"
     case " $parts " in *" http "*|*" browser "*|*" long "*) start_test_instance ;; esac
     declare -A outcome seconds
+    local said="$here/var/cache/tests"
+    mkdir -p "$said"
     for part in $parts; do
         echo
         echo "== $part"
         local from=$SECONDS
-        if "part_$part"; then outcome[$part]=passed; else outcome[$part]=FAILED; failed+=("$part"); fi
+        if "part_$part" 2>&1 | tee "$said/$part.log"; then outcome[$part]=passed; else outcome[$part]=FAILED; failed+=("$part"); fi
         seconds[$part]=$((SECONDS - from))
+    done
+    # Where many thousand lines went by, what failed is said again where one looks: at the end.
+    for part in "${failed[@]}"; do
+        echo
+        echo "== $part failed; the end of what it said, all of it in var/cache/tests/$part.log"
+        tail -n 60 "$said/$part.log"
     done
     echo
     echo "== what ran"

@@ -86,7 +86,7 @@ final class FirstHourTest extends BrowserTestCase
         $lead = $this->atDesk(self::$url);
         $this->signIn($lead);
         $lead->open('/settings/people')->seeHeading('People and roles')->press('Invite')->fill('Name', 'Omar Lindt')->fill('Email address', 'omar@tarn.example');
-        $lead->find("//*[@role='dialog']//button[normalize-space()='Invite']")->click();
+        $lead->click(fn () => $lead->find("//*[@role='dialog']//button[normalize-space()='Invite']"));
         $lead->see('Hand this link over.')->see('1 invitation waits');
         $lead->open('/settings/mail')->seeHeading('Mail tray')->see('Your account at Tarn Street Office');
         preg_match('#(/welcome/\S+)#', $lead->text(), $link);
@@ -105,7 +105,7 @@ final class FirstHourTest extends BrowserTestCase
         $colleague->fill('Code of your authenticator app', $recovery[1])->press('Sign in')->seeHeading('Today');
 
         $lead->open('/settings/people')->press('Deactivate Omar Lindt')->see('They are signed out at once');
-        $lead->find("//*[@role='dialog']//button[normalize-space()='Deactivate']")->click();
+        $lead->click(fn () => $lead->find("//*[@role='dialog']//button[normalize-space()='Deactivate']"));
         $lead->see('ended on');
         $colleague->open('/kits')->see('Sign in');
         $colleague->fill('Email address', 'omar@tarn.example')->fill('Password', 'eight dry raincoats')->press('Sign in')->see('do not belong together');

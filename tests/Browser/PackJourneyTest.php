@@ -58,7 +58,7 @@ final class PackJourneyTest extends BrowserTestCase
         $text = $visit->find("//li[contains(., 'Self-heating blanket must be started 5 minutes before it works')]");
         $visit->click(fn () => $text->findElement(\Facebook\WebDriver\WebDriverBy::xpath(".//button[normalize-space()='Set aside']")));
         $visit->fill('Why', 'The crew knows it.');
-        $visit->find("//*[@role='dialog']//button[normalize-space()='Set aside']")->click();
+        $visit->click(fn () => $visit->find("//*[@role='dialog']//button[normalize-space()='Set aside']"));
         $visit->see('Set aside: The crew knows it.');
         $visit->press('Review and publish')->see('What it changes in each kit')->see('QH-07 Tree crew bag')->see('from Bleeding, Cut and tape to Outside, Limbs');
         $visit->press('Publish edition 2')->seeHeading('Designs')->see('1 kit not on edition 2 yet');
@@ -97,7 +97,7 @@ final class PackJourneyTest extends BrowserTestCase
         $visit = $this->atDesk()->signIn('lead');
         $visit->open('/kits/QH-07')->see('not yet covered.')->see('Asked for once this begins: hot work begins in the yard.');
         $visit->open('/designs')->press('It has begun: Burn dressing, while there is hot work in the yard');
-        $visit->find("//*[@role='dialog']//button[normalize-space()='Save']")->click();
+        $visit->click(fn () => $visit->find("//*[@role='dialog']//button[normalize-space()='Save']"));
         $visit->see('is asked for from')->open('/kits/QH-07')->see('Burn dressing, while there is hot work in the yard: 0 of 2');
         $visit->open('/designs')->press('It has ended: Burn dressing, while there is hot work in the yard')->see('is not asked for until this begins');
 
@@ -107,7 +107,7 @@ final class PackJourneyTest extends BrowserTestCase
         $visit->open('/')->see('Editions to follow')->see('Edition 2 of Comfort tin is published; this kit keeps edition 1.');
         $visit->open('/kits/QH-18')->press('Let it differ on purpose')->fill('What is otherwise', 'Old labels')->fill('Why', 'New ones are printed');
         $visit->find("//*[@role='dialog']//input[@type='date']")->sendKeys((new \DateTimeImmutable('+9 days'))->format('mdY'));
-        $visit->find("//*[@role='dialog']//button[normalize-space()='Save']")->click();
+        $visit->click(fn () => $visit->find("//*[@role='dialog']//button[normalize-space()='Save']"));
         $visit->see('Differs on purpose until')->open('/')->dontSee('Edition 2 of Comfort tin is published');
         $visit->open('/kits/QH-18')->press('End this exception')->dontSee('Differs on purpose until')->open('/')->see('Edition 2 of Comfort tin is published');
     }

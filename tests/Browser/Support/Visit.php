@@ -98,7 +98,15 @@ final class Visit
             if (! $element->isEnabled()) {
                 return false;
             }
-            $this->chrome->driver->executeScript("arguments[0].scrollIntoView({block: 'center', inline: 'center'})", [$element]);
+            // What still grows or slides into its place would have another one under the pointer: a menu's next entry.
+            $isAtRest = $this->chrome->driver->executeScript(<<<'JS'
+                arguments[0].scrollIntoView({ block: 'center', inline: 'center' });
+                return ! document.getAnimations().some((one) => one.playState === 'running'
+                    && one.effect?.getComputedTiming().endTime !== Infinity && one.effect?.target?.contains(arguments[0]));
+                JS, [$element]);
+            if ($isAtRest !== true) {
+                return false;
+            }
             $element->click();
 
             return true;

@@ -21,7 +21,7 @@ run_tests() {
         echo
         echo "== $part"
         local from=$SECONDS
-        if "part_$part" 2>&1 | tee "$said/$part.log"; then outcome[$part]=passed; else outcome[$part]=FAILED; failed+=("$part"); fi
+        if say_and_keep "$part" "$said/$part.log"; then outcome[$part]=passed; else outcome[$part]=FAILED; failed+=("$part"); fi
         seconds[$part]=$((SECONDS - from))
     done
     # Where many thousand lines went by, what failed is said again where one looks: at the end.
@@ -37,6 +37,16 @@ run_tests() {
     for part in $parts; do count=$((count + 1)); done
     echo "$((count - ${#failed[@]})) passed, ${#failed[@]} failed"
     [ ${#failed[@]} -eq 0 ]
+}
+
+# say_and_keep PART FILE: runs it, and keeps what it says. Not through a plain pipe: that would wait for servers which the part started
+# again and left running.
+say_and_keep() {
+    local ended=0 tries=0
+    : > "$2"
+    { "part_$1" || ended=$?; echo "== $1 has ended"; } > >(tee "$2") 2>&1
+    until grep -q "^== $1 has ended" "$2" || [ $((tries += 1)) -gt 100 ]; do read -rt 0.1 <> <(:) || :; done
+    return $ended
 }
 
 # An instance of its own, on loopback, stopped by its own process ids when the tests end.

@@ -7,6 +7,7 @@ namespace App\Checks;
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Accounts\SignedName;
+use App\Judging\AsChecked;
 use App\Judging\ContentRow;
 use App\Judging\Judged;
 use App\Judging\KitContents;
@@ -17,6 +18,7 @@ use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
 use App\Ledger\KitEvent;
 use App\Ledger\KitFacts;
+use App\Ledger\KitHistory;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\OperationSince;
@@ -120,7 +122,8 @@ final class FinishCheck
                 $one->forceFill(KitFacts::of($one)->then($event)->columns());
             }
         }
-        $judged = $this->judge->judge($kit, $day, [...$counted, ...$closed], true, null, $opened->relied);
+        $checked = new AsChecked($report->when->isSure() ? KitHistory::instant($report->when->begunAt) : null, $opened->relied);
+        $judged = $this->judge->judge($kit, $day, [...$counted, ...$closed], $checked);
         if ($since === [] && $report->answered !== null) {
             LookedAt::every($judged, $report->answered, $opened->relied);
         }
@@ -145,6 +148,8 @@ final class FinishCheck
         $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
         if ($since === []) {
             $this->shortfalls->note($number, $kit, $report, $before, $counted);
+            // A report of a module waits: by this check, which is on record only now, it is counted.
+            $whole !== $kit && $kit->open_reports > 0 ? $this->states->renew($whole, $day) : null;
         } else {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
                 ...$homeless, ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
@@ -164,7 +169,7 @@ final class FinishCheck
                 $judged->rows,
             )));
 
-            return $this->parts->outcome($module->id, $standing, $this->judge->judge($module, $day, $own, true), null);
+            return $this->parts->outcome($module->id, $standing, $this->judge->judge($module, $day, $own, new AsChecked(null)), null);
         }, $opened->kits);
     }
 
@@ -215,7 +220,7 @@ final class FinishCheck
             ? array_values(array_filter($this->lots->resolve($report->rows), static fn (ContentRow $row): bool => $row->quantity > 0))
             : $before;
         $day = $this->organisation->dayOf($report->when->doneAt);
-        $judged = $this->judge->judge($kit, $day, $counted, $report->isFull());
+        $judged = $this->judge->judge($kit, $day, $counted, $report->isFull() ? new AsChecked(null) : null);
         $rows = $report->isFull() ? $this->parts->rows($kit->id, $judged, $before, $counted, new ContentsAfter($before)) : [];
 
         return Recorded::under(

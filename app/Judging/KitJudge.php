@@ -52,39 +52,24 @@ final class KitJudge
 
     /**
      * @param  list<ContentRow>|null  $rows  null: as recorded
-     * @param  bool  $asChecked  as though a full check were signed on that day
+     * @param  AsChecked|null  $checked  as though a full check were signed on that day; null: as on record
      * @param  int|null  $version  as it was seen at the beginning of the snapshot in which many are judged; null: it is read
-     * @param  list<string>  $relied  modules that the check did not open, because their seals are whole
      */
-    public function judge(
-        Kit $kit,
-        string $asOf,
-        ?array $rows = null,
-        bool $asChecked = false,
-        ?int $version = null,
-        array $relied = [],
-    ): Judged {
+    public function judge(Kit $kit, string $asOf, ?array $rows = null, ?AsChecked $checked = null, ?int $version = null): Judged
+    {
         // First of all: what is remembered from before a change is forgotten here.
         $version ??= $this->version->now();
 
-        return $this->byPlan($kit, $this->plans->forKit($kit), $asOf, $rows ?? $this->contents->of($kit), $asChecked, $version, $relied);
+        return $this->byPlan($kit, $this->plans->forKit($kit), $asOf, $rows ?? $this->contents->of($kit), $checked, $version);
     }
 
     /**
      * As though the kit kept another edition of its design, with what is in it.
      *
      * @param  list<ContentRow>  $rows
-     * @param  list<string>  $relied
      */
-    public function byPlan(
-        Kit $kit,
-        KitPlan $plan,
-        string $asOf,
-        array $rows,
-        bool $asChecked = false,
-        int $version = 0,
-        array $relied = [],
-    ): Judged {
+    public function byPlan(Kit $kit, KitPlan $plan, string $asOf, array $rows, ?AsChecked $checked = null, int $version = 0): Judged
+    {
         $today = Day::of($asOf);
         $scope = $this->scopes->of($kit, $today);
         $itself = new PlanPart('', $kit->name, $plan, $kit);
@@ -93,7 +78,7 @@ final class KitJudge
         $shifts = [];
         // The lowest scope first: of shifts that fare alike it is told of that one.
         foreach ($scope->each() as $one) {
-            $inScope = $this->inScope($itself, $rows, $today, $one, $asChecked, $relied);
+            $inScope = $this->inScope($itself, $rows, $today, $one, $checked);
             foreach ($scope->shifts as $shift) {
                 if ($shift['scope'] === $one) {
                     $shifts[] = new ShiftVerdict($shift['shift'], $one, $inScope[0]->standing());
@@ -112,7 +97,7 @@ final class KitJudge
                 continue;
             }
             $own = array_intersect_key($joined->assignment->contents, $plan->parts === [] ? $rows : array_filter($rows, $part->holds(...)));
-            $isChecked = $asChecked && ! in_array($part->kit->id, $relied, true);
+            $isChecked = $checked?->opens($part->kit->id) ?? false;
             $next = $this->due($part->kit, $part->plan, array_values($own), $today, self::lastFull($part->kit, $today, $isChecked), $isChecked);
             if ($planned === null || self::isEarlier($next, $planned)) {
                 [$planned, $dueIn, $grace] = [$next, $part->prefix === '' ? null : $part->name, $part->plan->policy->graceDays];
@@ -121,9 +106,11 @@ final class KitJudge
 
         return new Judged(
             $kit, $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
-            $asChecked ? null : $this->disagreements->worstOf($kit), $dueIn, $grace, $shifts, $best,
+            $checked !== null ? null : $this->disagreements->worstOf($kit), $dueIn, $grace, $shifts, $best,
             $this->builds->of($kit, $kits = array_values(array_filter(array_map(static fn (PlanPart $part): ?Kit => $part->kit, $parts)))),
-            $asChecked ? null : $this->reported($itself, $rows, $joined->assignment, $today, $scope, $kits), $this->unstaged->of($kits),
+            // A check answers no report: that waits until somebody confirms or rejects it.
+            $this->reported($itself, $rows, $joined->assignment, $today, $scope, $this->reports->of($kits, $checked), $checked),
+            $this->unstaged->of($kits),
         );
     }
 
@@ -131,18 +118,24 @@ final class KitJudge
      * What was reported used and waits, and the standing that the worst of those would see who have the kit, were those pieces gone.
      *
      * @param  list<ContentRow>  $rows
-     * @param  list<Kit>  $kits  the kit and its modules
+     * @param  list<OpenReport>  $reports
      */
-    private function reported(PlanPart $itself, array $rows, Assignment $assignment, Day $today, KitScope $scope, array $kits): ?ReportedUse
-    {
-        $reports = $this->reports->of($kits);
+    private function reported(
+        PlanPart $itself,
+        array $rows,
+        Assignment $assignment,
+        Day $today,
+        KitScope $scope,
+        array $reports,
+        ?AsChecked $checked,
+    ): ?ReportedUse {
         if ($reports === []) {
             return null;
         }
         $worst = count($reports) >= OpenReports::MOST ? Verdict::NotReady : Verdict::ReadyWithActions;
         $left = OpenReports::without($rows, $assignment, $reports);
         foreach ($scope->each() as $one) {
-            $standing = $this->inScope($itself, $left, $today, $one, false, [])[0]->standing();
+            $standing = $this->inScope($itself, $left, $today, $one, $checked)[0]->standing();
             $worst = $standing->isWorseThan($worst) ? $standing : $worst;
         }
 
@@ -160,7 +153,7 @@ final class KitJudge
         $itself = new PlanPart('', '', $judged->plan, $judged->kit);
         [$worst, $most, $best] = [null, null, null];
         foreach ($judged->scope->each() as $scope) {
-            [$judgement] = $this->inScope($itself, $rows, $judged->judgement->assignment->asOf, $scope, false, []);
+            [$judgement] = $this->inScope($itself, $rows, $judged->judgement->assignment->asOf, $scope, null);
             [$most, $best] = $most === null || $scope->isAbove($most) ? [$scope, $judgement] : [$most, $best];
             $worst = $worst === null || $judgement->standing()->isWorseThan($worst) ? $judgement->standing() : $worst;
         }
@@ -172,16 +165,15 @@ final class KitJudge
      * As those may use it who have that scope.
      *
      * @param  list<ContentRow>  $rows
-     * @param  list<string>  $relied
      * @return array{Judgement, Judgement} with what a part is short of by itself, and of the kit's document alone
      */
-    private function inScope(PlanPart $itself, array $rows, Day $today, Scope $scope, bool $asChecked, array $relied): array
+    private function inScope(PlanPart $itself, array $rows, Day $today, Scope $scope, ?AsChecked $checked): array
     {
-        $joined = Judge::judge($this->assignment($itself, $itself->plan->asked($today), $rows, $today, $scope, $asChecked));
+        $joined = Judge::judge($this->assignment($itself, $itself->plan->asked($today), $rows, $today, $scope, $checked !== null));
         $parts = [];
         foreach ($itself->plan->parts as $part) {
             $own = array_filter($rows, $part->holds(...));
-            $isChecked = $asChecked && ($part->kit === null || ! in_array($part->kit->id, $relied, true));
+            $isChecked = $checked !== null && ($part->kit === null || $checked->opens($part->kit->id));
             $parts[] = new PartJudgement(
                 $part->phrase(),
                 Judge::judge($this->assignment($part, $part->asked($today), array_values($own), $today, $scope, $isChecked)),

@@ -25,9 +25,10 @@ final readonly class OpenReports
 
     /**
      * @param  list<Kit>  $parts  the kit that is judged, and the modules in it
+     * @param  AsChecked|null  $checked  as though a full check were signed
      * @return list<OpenReport> earliest first
      */
-    public function of(array $parts): array
+    public function of(array $parts, ?AsChecked $checked = null): array
     {
         $ids = [];
         foreach ($parts as $one) {
@@ -42,16 +43,16 @@ final readonly class OpenReports
             ->join('items', 'items.id', '=', 'kit_report_rows.item_id')
             ->whereIn('kit_reports.kit_id', $ids)->whereNull('kit_reports.outcome')
             ->orderBy('kit_reports.reported_at')->orderBy('kit_reports.id')->orderBy('items.name')
-            ->get(['kit_reports.id', 'reported_at', 'items.code', 'items.name', 'pieces']);
+            ->get(['kit_reports.id', 'kit_reports.kit_id', 'reported_at', 'items.code', 'items.name', 'pieces']);
         $counted = self::countedSince($ids);
 
-        return array_values($rows->groupBy('id')->map(function ($same) use ($counted): OpenReport {
+        return array_values($rows->groupBy('id')->map(function ($same) use ($counted, $checked): OpenReport {
             $first = $same->first() ?? new stdClass;
 
             return new OpenReport(
                 Day::of($this->organisation->dayOf(CarbonImmutable::parse($first->reported_at, 'UTC'))),
                 array_map(intval(...), $same->pluck('pieces', 'code')->all()),
-                isset($counted[$first->id]),
+                isset($counted[$first->id]) || ($checked?->countsSince($first->kit_id, $first->reported_at) ?? false),
                 $same->map(static fn (stdClass $row): string => "{$row->pieces} × {$row->name}")->implode(', '),
             );
         })->all());

@@ -4,31 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Ledger\Verification\Verify;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\RateLimiter;
-use Illuminate\Testing\TestResponse;
+use Tests\Support\ReportsUse;
 use Tests\TestCase;
 
 /** What somebody without an account says was used lowers the verdict at once, and is in the record only once it is confirmed. */
 final class ReportTest extends TestCase
 {
-    protected function setUp(): void
-    {
-        parent::setUp();
-        RateLimiter::clear(md5('reportsreports|127.0.0.1'));
-        // Of the demo's own report nothing is asked here.
-        DB::table('kit_report_rows')->delete();
-        DB::table('kit_reports')->delete();
-        DB::table('kits')->update(['open_reports' => 0]);
-    }
-
-    protected function tearDown(): void
-    {
-        $this->assertSame([], app(Verify::class)()->faults);
-        parent::tearDown();
-    }
+    use ReportsUse;
 
     public function test_a_report_lowers_the_verdict_and_its_confirmation_takes_the_pieces(): void
     {
@@ -82,34 +65,6 @@ final class ReportTest extends TestCase
         $reports = $this->actAs('lead')->putJson("/api/reports/{$id}/rejection", ['reason' => 'Counted: nothing is missing'])->assertOk()->json();
         $this->assertSame(['rejected', 'Counted: nothing is missing'], [$reports[0]['outcome'], $reports[0]['reason']]);
         $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
-    }
-
-    public function test_a_full_check_since_has_counted_what_was_used(): void
-    {
-        $token = $this->code('QH-16');
-        $this->report($token, ['gloves-nitrile-large' => 99], $id = $this->ulid())->assertNoContent();
-        $this->actAs('lead')->putJson("/api/reports/{$id}/confirmation")->assertUnprocessable();
-        $this->travel(10)->minutes();
-        $this->finish($this->asRecorded($this->readKit('QH-16')))->assertOk();
-        $kit = $this->readKit('QH-16');
-        $this->assertSame('ready_with_actions', $kit['verdict']['verdict'], 'the pieces are not taken twice, and the report still waits');
-        $this->assertNotSame('report', $kit['due']['because']);
-        $this->putJson("/api/reports/{$id}/confirmation")->assertOk();
-        $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
-    }
-
-    public function test_a_check_by_a_clock_that_may_be_wrong_counts_no_report(): void
-    {
-        $token = $this->code('QH-16');
-        $this->actAs('lead');
-        $check = $this->asRecorded($this->readKit('QH-16'));
-        // Counted before the report came, by a clock that is an hour fast and was compared with none.
-        $fast = ['begun_at' => now()->addMinutes(55)->toIso8601ZuluString(), 'done_at' => now()->addHour()->toIso8601ZuluString()];
-        $this->report($token, ['gloves-nitrile-large' => 99], $id = $this->ulid())->assertNoContent();
-        $this->travel(90)->minutes();
-        $this->actAs('lead')->finish([...$check, ...$fast])->assertOk();
-        $this->assertSame('not_ready', $this->readKit('QH-16')['verdict']['verdict'], 'it may have been begun before');
-        $this->putJson("/api/reports/{$id}/confirmation")->assertUnprocessable();
     }
 
     public function test_of_an_item_those_may_be_gone_that_count_whatever_else_of_it_lies_there(): void
@@ -197,29 +152,5 @@ final class ReportTest extends TestCase
         $this->assertSame($this->person('member')->name, $this->getJson('/api/kits/QH-16/reports')->json('0.by'));
         $this->putJson('/api/kits/QH-16/reports/'.$this->ulid(), ['items' => [['item' => 'no-such-item', 'pieces' => 1]]])->assertUnprocessable();
         $this->actAs('auditor')->putJson('/api/kits/QH-16/reports/'.$this->ulid(), ['items' => [['item' => 'foil-blanket', 'pieces' => 1]]])->assertForbidden();
-    }
-
-    private function code(string $kit): string
-    {
-        $address = $this->actAs('lead')->postJson("/api/kits/{$kit}/report-code")->assertOk()->json('address');
-
-        return substr((string) strrchr($address, '/'), 1);
-    }
-
-    private function signOut(): void
-    {
-        Auth::forgetGuards();
-        $this->app['auth']->logout();
-    }
-
-    /**
-     * @param  array<string, int>  $pieces
-     * @return TestResponse<\Illuminate\Http\Response>
-     */
-    private function report(string $token, array $pieces, ?string $id = null): TestResponse
-    {
-        return $this->putJson("/api/reports/{$token}/".($id ?? $this->ulid()), [
-            'items' => array_map(static fn (string $item, int $count): array => ['item' => $item, 'pieces' => $count], array_keys($pieces), $pieces),
-        ]);
     }
 }

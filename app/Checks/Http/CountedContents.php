@@ -6,14 +6,20 @@ namespace App\Checks\Http;
 
 use App\Catalogue\Catalogue;
 use App\Checks\CountedRow;
+use App\Judging\AsChecked;
 use App\Judging\ContentRow;
 use App\Kits\Models\Kit;
+use App\Ledger\KitHistory;
 use App\Support\Http\KnownKeys;
+use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
 
 #[OA\Schema(required: ['rows'], properties: [
+    new OA\Property(
+        property: 'begun_at', description: 'when the check was begun: it counts what was reported used before', type: 'string', format: 'date-time',
+    ),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(ref: '#/components/schemas/CountedRow')),
 ])]
 final class CountedContents extends FormRequest
@@ -23,7 +29,14 @@ final class CountedContents extends FormRequest
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return $this->rowRules();
+        return ['begun_at' => ['sometimes', 'string', 'date'], ...$this->rowRules()];
+    }
+
+    public function asChecked(): AsChecked
+    {
+        $begun = $this->validated('begun_at');
+
+        return new AsChecked(is_string($begun) ? KitHistory::instant(CarbonImmutable::parse($begun)) : null);
     }
 
     /** @return list<ContentRow> */

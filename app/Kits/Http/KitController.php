@@ -74,7 +74,7 @@ final class KitController extends Controller
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function judge(CountedContents $request, Kit $kit, KitJudge $judge, ReadVerdict $describe): JsonResponse
     {
-        return $this->json($describe($judge->judge($kit, $this->today(), $request->contentRows($kit), true)));
+        return $this->json($describe($judge->judge($kit, $this->today(), $request->contentRows($kit), $request->asChecked())));
     }
 
     #[

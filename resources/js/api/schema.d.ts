@@ -3640,6 +3640,11 @@ export interface components {
             in_doubt: boolean;
         };
         CountedContents: {
+            /**
+             * Format: date-time
+             * @description when the check was begun: it counts what was reported used before
+             */
+            begun_at?: string;
             rows: components["schemas"]["CountedRow"][];
         };
         CountedRow: {

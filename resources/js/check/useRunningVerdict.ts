@@ -12,14 +12,21 @@ export function useRunningVerdict(draft: Draft): {
     error: Problem | null;
 } {
     const [rows, setRows] = useState(() => countedRows(draft));
+    const begun = draft.startedAt;
     const text = JSON.stringify(countedRows(draft));
     useEffect(() => {
         const timer = window.setTimeout(() => setRows(JSON.parse(text) as Schemas['CountedRow'][]), PAUSE_MS);
         return () => window.clearTimeout(timer);
     }, [text]);
     const { data, isFetching, error } = useQuery({
-        queryKey: ['judgement', draft.kit, draft.id, rows],
-        queryFn: () => ask(api.POST('/kits/{kit}/judgement', { params: { path: { kit: draft.kit } }, body: { rows } })),
+        queryKey: ['judgement', draft.kit, draft.id, begun, rows],
+        queryFn: () =>
+            ask(
+                api.POST('/kits/{kit}/judgement', {
+                    params: { path: { kit: draft.kit } },
+                    body: { rows, begun_at: begun },
+                }),
+            ),
         placeholderData: (last) => last,
         staleTime: 60_000,
         gcTime: 10_000,

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Tests;
 
+use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
+use App\Judging\VerifyStates;
 use App\Kits\Models\Kit;
 use App\Ledger\CheckpointFiles;
 use App\Stock\Models\Store;
@@ -25,6 +27,8 @@ abstract class TestCase extends FrameworkTestCase
     use DatabaseTransactions;
 
     private static bool $isLoaded = false;
+
+    private bool $isByHand = false;
 
     public function createApplication(): Application
     {
@@ -47,6 +51,23 @@ abstract class TestCase extends FrameworkTestCase
         parent::setUp();
         // What a test records is undone, and so is what was signed for it.
         app(CheckpointFiles::class)->removeAll();
+    }
+
+    /** Whatever was done: what is kept of a kit and shown as present is what judging it anew says. A wrong "ready" would be found here. */
+    protected function assertPostConditions(): void
+    {
+        parent::assertPostConditions();
+        $organisation = $this->isByHand ? null : Organisation::query()->first();
+        if ($organisation !== null) {
+            $this->app?->forgetScopedInstances();
+            $this->assertSame([], app(VerifyStates::class)($organisation->today()), 'What is kept of a kit is not what judging it anew says.');
+        }
+    }
+
+    /** This test changes rows behind the application's back, so what is kept need not be true after it. */
+    protected function changesRowsByHand(): void
+    {
+        $this->isByHand = true;
     }
 
     /**

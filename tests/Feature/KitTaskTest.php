@@ -95,6 +95,7 @@ final class KitTaskTest extends TestCase
 
     public function test_what_a_restock_leaves_in_is_somebodys_task_until_it_is_replaced(): void
     {
+        $this->changesRowsByHand();
         // The only pressure bandage is damaged on the record, and no store has another: it stays, since it is better than none.
         $kit = $this->kit('QH-G1');
         $bandage = $kit->holdings()->whereHas('lot.item', fn ($item) => $item->where('code', 'pressure-bandage'))->firstOrFail();

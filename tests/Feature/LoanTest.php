@@ -90,6 +90,7 @@ final class LoanTest extends TestCase
 
     public function test_part_of_a_pack_keeps_its_number_and_date_in_another_container(): void
     {
+        $this->changesRowsByHand();
         // Where the store is, it is the next day already.
         app(\App\Accounts\Models\Organisation::class)->update(['time_zone' => 'Pacific/Auckland']);
         $this->travelTo(now()->setTime(23, 30));

@@ -241,6 +241,7 @@ final class NoWrongReadyTest extends TestCase
 
     public function test_a_list_without_critical_and_required_lines_is_never_ready(): void
     {
+        $this->changesRowsByHand();
         DB::statement("UPDATE `lines` SET `rank` = 'optional' WHERE list_id = (SELECT list_id FROM design_editions WHERE id = ?)", [$this->kit('QH-01')->design_edition_id]);
         DB::table('judging_version')->increment('version');
         $this->app?->forgetScopedInstances();

@@ -75,6 +75,7 @@ final class PeopleTest extends TestCase
 
     public function test_the_scope_of_a_kit_comes_from_who_is_posted_to_its_place(): void
     {
+        $this->changesRowsByHand();
         $this->actAs('lead');
         $bag = $this->readKit('QH-08');
         $this->assertSame(['trained', 'as posted to Tree yard in every shift'], [$bag['scope'], $bag['scope_because']]);
@@ -144,6 +145,7 @@ final class PeopleTest extends TestCase
 
     public function test_who_stops_counts_through_their_last_day(): void
     {
+        $this->changesRowsByHand();
         $this->actAs('lead');
         $today = Organisation::current()->today();
         FirstAider::query()->whereIn('name', ['Casimir Holt', 'Petra Vandrell'])->update(['ended_on' => $today]);

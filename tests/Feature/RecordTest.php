@@ -38,6 +38,7 @@ final class RecordTest extends TestCase
     #[DataProvider('kept')]
     public function test_who_serves_people_can_neither_change_nor_remove_what_is_kept(string $table): void
     {
+        $this->changesRowsByHand();
         foreach ([
             "UPDATE `{$table}` SET ".($table === 'operations' ? 'note' : 'position').' = NULL',
             "DELETE FROM `{$table}`", "TRUNCATE `{$table}`", "DROP TABLE `{$table}`",

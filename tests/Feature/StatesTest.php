@@ -92,6 +92,7 @@ final class StatesTest extends TestCase
 
     public function test_what_is_remembered_of_the_catalogue_is_not_older_than_the_label(): void
     {
+        $this->changesRowsByHand();
         $states = app(KitStates::class);
         $kit = $this->kit('QH-01');
         $before = $states->renew($kit, $this->today())->judgement->mass;
@@ -133,6 +134,7 @@ final class StatesTest extends TestCase
 
     public function test_an_operation_that_kept_no_state_leaves_the_kit_marked(): void
     {
+        $this->changesRowsByHand();
         $kit = $this->kit('QH-02');
         KitStates::restOn([$kit->id], $kit->last_operation + 7, false);
         $this->assertFalse(KitStates::isPresent($this->state('QH-02'), $this->today()));
@@ -142,6 +144,7 @@ final class StatesTest extends TestCase
 
     public function test_a_retired_kit_is_not_judged_by_who_read_it_before(): void
     {
+        $this->changesRowsByHand();
         $kit = $this->kit('QH-04');
         app(KitStates::class)->judgeAgain([$kit->id], $this->today(), function () use ($kit): void {
             app(KitStates::class)->drop($kit);
@@ -170,6 +173,7 @@ final class StatesTest extends TestCase
 
     public function test_the_counts_follow_every_state_and_are_put_together(): void
     {
+        $this->changesRowsByHand();
         $this->assertSame([], StateCounts::faults());
         $before = DB::table('state_counts')->count();
         DB::table('kit_states')->where('code', 'QH-03')->update(['verdict' => 'limited', 'band' => 2, 'overdue_from' => '2020-01-01']);

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use App\Accounts\Models\Organisation;
+use App\Judging\KitStates;
+use App\Kits\Models\Kit;
 use App\Ledger\Verification\Verify;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -20,7 +23,11 @@ trait ReportsUse
         // Of the demo's own report nothing is asked here.
         DB::table('kit_report_rows')->delete();
         DB::table('kit_reports')->delete();
+        $waiting = Kit::query()->where('open_reports', '>', 0)->get();
         DB::table('kits')->update(['open_reports' => 0]);
+        foreach ($waiting as $kit) {
+            app(KitStates::class)->renew($kit->refresh(), Organisation::current()->today());
+        }
     }
 
     protected function tearDown(): void

@@ -110,7 +110,7 @@ final class KitJudge
             $this->builds->of($kit, $kits = array_values(array_filter(array_map(static fn (PlanPart $part): ?Kit => $part->kit, $parts)))),
             // A check answers no report: that waits until somebody confirms or rejects it.
             $this->reported($itself, $rows, $joined->assignment, $today, $scope, $this->reports->of($kits, $checked), $checked),
-            $this->unstaged->of($kits),
+            $this->unstaged->of($kit, $kits, $rows),
         );
     }
 

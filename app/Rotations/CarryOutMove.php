@@ -16,6 +16,7 @@ use App\Ledger\OperationKind;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
 use App\Rotations\Models\RotationMove;
+use App\Staging\KeepStaging;
 use App\Stock\GoodStock;
 use App\Stock\Models\Store;
 use App\Stock\NearestStore;
@@ -40,6 +41,7 @@ final class CarryOutMove
         private readonly NearestStore $nearest,
         private readonly GoodStock $stock,
         private readonly Organisation $organisation,
+        private readonly KeepStaging $staging,
     ) {
     }
 
@@ -71,6 +73,7 @@ final class CarryOutMove
                 $movements[] = $float;
             }
             $day = $this->organisation->dayOf($at);
+            $this->staging->carry([...$from->whole(), ...$to->whole()], $movements);
             try {
                 $number = $this->record->write(
                     Operation::now($id, OperationKind::Transfer, $by, $at, $day)

@@ -11,6 +11,8 @@ use App\Judging\KitStates;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
 use App\Ledger\Location;
+use App\Ledger\LotMovement;
+use App\Ledger\Names;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Parts\Preparation;
@@ -55,30 +57,99 @@ final class KeepStaging
     }
 
     /**
-     * Within the transaction that records them, before the kit is judged.
+     * Within the transaction that records them, before the kit is judged. What was said not to be staged stays so until somebody says that
+     * it is: what goes in staged beside it changes nothing of that.
      *
      * @param  list<Kit>  $kits  held: those that the parts are of
      * @param  list<Preparation>  $parts
+     * @param  list<LotMovement>|null  $movements  of the same operation, not yet carried out; null: all pieces of the items are meant
      */
-    public function follow(array $kits, array $parts): void
+    public function follow(array $kits, array $parts, ?array $movements = null): void
     {
         $ids = DB::table('items')->whereIn('code', array_map(static fn (Preparation $part): string => $part->itemCode, $parts))
             ->pluck('id', 'code')->all();
         foreach ($parts as $part) {
-            $key = ['kit_id' => $part->kitId, 'pocket_id' => $part->pocketId, 'item_id' => $ids[$part->itemCode]];
-            $part->isDone
-                ? DB::table('unstaged')->where($key)->delete()
-                : DB::table('unstaged')->upsert([[...$key, 'pocket' => $part->pocket, 'task' => $part->task]], array_keys($key), ['pocket', 'task']);
+            if ($movements === null || ! self::stays($part->kitId, $ids[$part->itemCode], $movements)) {
+                DB::table('unstaged')->where('kit_id', $part->kitId)->where('item_id', $ids[$part->itemCode])->delete();
+            }
         }
-        $touched = array_flip(array_map(static fn (Preparation $part): string => $part->kitId, $parts));
+        self::keep(array_map(static fn (Preparation $part): array => [
+            'kit_id' => $part->kitId, 'pocket_id' => $part->pocketId, 'item_id' => $ids[$part->itemCode], 'pocket' => $part->pocket,
+            'task' => $part->task,
+        ], array_values(array_filter($parts, static fn (Preparation $part): bool => ! $part->isDone))));
+        self::count($kits);
+    }
+
+    /**
+     * What comes to a kit from another one is not staged there where it was not here; nor is what comes from a store and nobody said it of.
+     * Within the transaction that records the movements, before they are carried out.
+     *
+     * @param  list<Kit>  $kits  held: those that pieces come to
+     * @param  list<LotMovement>  $movements
+     */
+    public function carry(array $kits, array $movements): void
+    {
+        $names = new Names;
+        $names->read($movements);
+        $rows = [];
+        foreach ($movements as $movement) {
+            [$from, $to] = [$movement->from, $movement->to];
+            if ($to?->kitId === null || $from === null || $from->kitId === $to->kitId) {
+                continue;
+            }
+            $item = DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->where('lots.id', $movement->lotId)
+                ->whereNotNull('staging')->first(['items.id', 'staging']);
+            $isStaged = $item === null
+                || $from->kitId !== null && DB::table('unstaged')->where('kit_id', $from->kitId)->where('item_id', $item->id)->doesntExist();
+            if (! $isStaged) {
+                $rows[] = [
+                    'kit_id' => $to->kitId, 'pocket_id' => (string) $to->pocketId, 'item_id' => $item->id,
+                    'pocket' => mb_substr((string) $names->pocket($to->pocketId), 0, 60), 'task' => $item->staging,
+                ];
+            }
+        }
+        if ($rows !== []) {
+            self::keep($rows);
+            self::count($kits);
+        }
+    }
+
+    /** @param  list<array<string, string>>  $rows */
+    private static function keep(array $rows): void
+    {
+        DB::table('unstaged')->upsert($rows, ['kit_id', 'pocket_id', 'item_id'], ['pocket', 'task']);
+    }
+
+    /** @param  list<Kit>  $kits */
+    private static function count(array $kits): void
+    {
         foreach ($kits as $kit) {
-            if (isset($touched[$kit->id])) {
-                $count = DB::table('unstaged')->where('kit_id', $kit->id)->count();
+            $count = DB::table('unstaged')->where('kit_id', $kit->id)->count();
+            if ($count !== $kit->not_staged) {
                 Kit::query()->where('id', $kit->id)->update(['not_staged' => $count]);
                 $kit->setAttribute('not_staged', $count);
                 $kit->syncOriginalAttribute('not_staged');
             }
         }
+    }
+
+    /**
+     * Whether pieces of the item were in the kit before, and stay there.
+     *
+     * @param  list<LotMovement>  $movements
+     */
+    private static function stays(string $kitId, string $itemId, array $movements): bool
+    {
+        $left = array_map(intval(...), DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')
+            ->where('holdings.kit_id', $kitId)->where('lots.item_id', $itemId)
+            ->groupBy('lots.id')->selectRaw('lots.id, SUM(holdings.quantity) AS pieces')->pluck('pieces', 'id')->all());
+        foreach ($movements as $movement) {
+            if ($movement->from?->kitId === $kitId && isset($left[$movement->lotId])) {
+                $left[$movement->lotId] -= $movement->quantity;
+            }
+        }
+
+        return array_sum($left) > 0;
     }
 
     /**

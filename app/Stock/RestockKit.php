@@ -94,7 +94,7 @@ final class RestockKit
             array_push($seals, ...$this->seal->opened($module, $report->when, $report->sealReason, null));
         }
         $prepared = $this->staging->parts($kit, $this->said($report));
-        $this->staging->follow($whole->whole(), $prepared);
+        $this->staging->follow($whole->whole(), $prepared, $movements);
         $operation = new Operation(
             $report->id,
             OperationKind::Restock,

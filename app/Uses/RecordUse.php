@@ -22,6 +22,7 @@ use App\Ledger\PieceCondition;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
 use App\Reports\KeepReports;
+use App\Staging\KeepStaging;
 use App\Stock\AsFarAsThere;
 use App\Stock\Models\Store;
 use App\Stock\NearestStore;
@@ -45,6 +46,7 @@ final class RecordUse
         private readonly Organisation $organisation,
         private readonly KeepReports $reports,
         private readonly NearestStore $nearest,
+        private readonly KeepStaging $staging,
     ) {
     }
 
@@ -125,6 +127,7 @@ final class RecordUse
             $report->base, array_values($kits), self::stores($movements), $movements, $seals, clockCheckedAt: $when->clockCheckedAt,
         ))->saying($report->handedBackBy, $report->note);
         $day = $this->organisation->dayOf($when->receivedAt);
+        $this->staging->carry(array_values($kits), $movements);
         try {
             if ($report->reportId !== null) {
                 $this->reports->confirm($report->reportId, $kit, $by, $when->receivedAt);

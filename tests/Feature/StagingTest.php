@@ -44,6 +44,8 @@ final class StagingTest extends TestCase
         $this->putGloves(false);
         $this->assertSame('ready_with_actions', $this->readKit('QH-16')['verdict']['verdict']);
         $this->putGloves(true);
+        $this->assertSame('ready_with_actions', $this->readKit('QH-16')['verdict']['verdict'], 'the pair of before is there still, and not staged');
+        $this->putJson('/api/kits/QH-16/staging/'.$this->ulid(), ['item' => 'gloves-nitrile-large'])->assertOk();
         $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
         $this->putGloves(false);
         $gloves = array_values(array_filter($this->readKit('QH-16')['contents'], static fn (array $row): bool => $row['item'] === 'gloves-nitrile-large'));
@@ -54,6 +56,40 @@ final class StagingTest extends TestCase
             ], $gloves),
         ])->assertOk();
         $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'what is not there cannot be staged');
+        $this->putGloves(true, $gloves[0]['pocket_id']);
+        $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'all that is there was said to be staged');
+    }
+
+    public function test_what_only_changed_its_pocket_is_not_staged_by_that(): void
+    {
+        $this->ask(true);
+        $this->putGloves(false);
+        $check = $this->asRecorded($kit = $this->readKit('QH-16'));
+        $other = collect($kit['contents'])->first(static fn (array $row): bool => $row['item'] !== 'gloves-nitrile-large' &&
+            $row['pocket_id'] !== collect($kit['contents'])->firstWhere('item', 'gloves-nitrile-large')['pocket_id'])['pocket_id'];
+        foreach ($check['rows'] as $at => $row) {
+            $check['rows'][$at]['pocket_id'] = $row['item'] === 'gloves-nitrile-large' ? $other : $row['pocket_id'];
+        }
+        $this->finish($check)->assertOk();
+        $reasons = collect($this->readKit('QH-16')['verdict']['reasons']);
+        $this->assertStringContainsString('in another pocket is not staged: Unfold the gloves', $reasons->firstWhere('kind', 'not_staged')['text'] ?? '');
+    }
+
+    public function test_what_is_moved_to_another_kit_is_not_staged_there_either(): void
+    {
+        $this->ask(true);
+        $this->putGloves(false);
+        $isFound = fn (): bool => in_array('not_staged', array_column($this->readKit('QH-05')['verdict']['reasons'], 'kind'), true);
+        $this->assertFalse($isFound());
+        $gloves = collect(($kit = $this->readKit('QH-16'))['contents'])->firstWhere('item', 'gloves-nitrile-large');
+        $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), [
+            'base' => $kit['base'], 'begun_at' => now()->toIso8601ZuluString(),
+            'taken' => [[
+                ...array_intersect_key($gloves, array_flip(['pocket_id', 'lot_id', 'condition', 'opened_on'])), 'quantity' => 1, 'why' => 'moved',
+                'to_kit' => 'QH-05',
+            ]],
+        ])->assertOk();
+        $this->assertTrue($isFound(), 'nobody unfolded them on the way');
     }
 
     public function test_what_goes_in_instead_is_asked_about_too(): void
@@ -73,11 +109,11 @@ final class StagingTest extends TestCase
     }
 
     /** A pair of gloves more goes in. */
-    private function putGloves(bool $isStaged): void
+    private function putGloves(bool $isStaged, ?string $into = null): void
     {
         $store = $this->store()->id;
         $kit = $this->actAs('keeper')->readKit('QH-16');
-        $pocket = collect($kit['contents'])->firstWhere('item', 'gloves-nitrile-large')['pocket_id'];
+        $pocket = $into ?? collect($kit['contents'])->firstWhere('item', 'gloves-nitrile-large')['pocket_id'];
         $lot = DB::table('holdings')->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')
             ->where('store_id', $store)->where('items.code', 'gloves-nitrile-large')->orderByDesc('lots.good_until')->value('lots.id');
         $this->putJson('/api/kits/QH-16/restocks/'.$this->ulid(), [

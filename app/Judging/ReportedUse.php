@@ -54,6 +54,6 @@ final readonly class ReportedUse
     {
         $day = Words::date((string) $fact->goodUntil);
 
-        return "Reported used on {$day}, unconfirmed: {$fact->subject}".($fact->detail === self::COUNTED ? '. A full check has counted since' : '');
+        return "Reported used on {$day}, unconfirmed: {$fact->subject}".($fact->detail === self::COUNTED ? '. Counted in full since' : '');
     }
 }

@@ -13,6 +13,12 @@ use stdClass;
 /** Every state that is shown as present, beside judging the kit anew. What differs is reported, and judged again. */
 final class VerifyStates
 {
+    private const CALLED = [
+        'verdict' => 'verdict', 'due_on' => 'next check', 'due_kind' => 'kind of check', 'mass_g' => 'mass', 'code' => 'code',
+        'walk_order' => 'place in the walk', 'due_because' => 'reason for its check',
+        'overdue_from' => 'day from which its check is overdue', 'band' => 'place on Today', 'wants_restock' => 'want of a restock',
+    ];
+
     public function __construct(
         private readonly KitJudge $judge,
         private readonly KitStates $states,
@@ -77,18 +83,17 @@ final class VerifyStates
     private function difference(Kit $kit, stdClass $state, string $today): ?string
     {
         $judged = $this->judge->judge($kit, $today);
-        $due = $judged->due();
         $byShift = static fn (iterable $shifts): string => implode(', ', array_map(
             static fn (ShiftVerdict $one): string => "{$one->shift} {$one->verdict->value}",
             [...$shifts],
         ));
-        foreach ([
-            'verdict' => [$state->verdict, $judged->verdict()->value],
-            'next check' => [$state->due_on, $due->day === null ? null : (string) $due->day],
-            'kind of check' => [$state->due_kind, $due->kind],
-            'verdict by shift' => [$byShift(ShiftVerdict::kept([$kit->id])[$kit->id] ?? []), $byShift($judged->shifts())],
-            'mass' => [(int) $state->mass_g, $judged->judgement->mass],
-        ] as $what => [$kept, $is]) {
+        $said = WriteState::said($kit, $judged, $today);
+        $pairs = ['verdict by shift' => [$byShift(ShiftVerdict::kept([$kit->id])[$kit->id] ?? []), $byShift($judged->shifts())]];
+        $text = static fn (bool|int|string|null $value): ?string => $value === null ? null : (string) (is_bool($value) ? (int) $value : $value);
+        foreach (self::CALLED as $column => $what) {
+            $pairs[$what] = [$text($state->{$column}), $text($said[$column])];
+        }
+        foreach ($pairs as $what => [$kept, $is]) {
             if ($kept !== $is) {
                 return "its {$what} is kept as ".($kept ?? 'none').', and judging anew says '.($is ?? 'none');
             }

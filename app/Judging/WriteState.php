@@ -24,24 +24,9 @@ final class WriteState
     /** @param  bool  $isHeld  whether nobody else may be writing it: then it is made where it is not there yet */
     public function __invoke(Kit $kit, Judged $judged, string $asOf, bool $isHeld): void
     {
-        $due = $judged->due();
-        $today = Day::of($asOf);
-        $wantsRestock = $judged->advice()->wantsRestock();
-        $grace = $judged->graceDays;
-        $state = [
-            'code' => $kit->code,
-            'walk_order' => $kit->place->walk_order,
-            'verdict' => $judged->verdict()->value,
-            'mass_g' => $judged->judgement->mass,
-            'next_check' => (string) $judged->judgement->assignment->policy->nextCheck,
-            'due_on' => $due->day === null ? null : (string) $due->day,
-            'due_kind' => $due->kind,
-            'due_because' => $due->because,
-            'overdue_from' => $due->day === null ? null : (string) Urgency::overdueFrom($due->day, $grace),
-            'band' => Urgency::band($judged->verdict(), $due->day, $wantsRestock || $judged->isOpen(), $today)->value,
-            'wants_restock' => $wantsRestock,
+        $state = self::said($kit, $judged, $asOf) + [
+            'holds_through' => $this->holdsThrough($judged, Day::of($asOf)),
             'judged_for' => $asOf,
-            'holds_through' => $this->holdsThrough($judged, $today),
             'judged_version' => $judged->version,
             'rests_on' => $kit->last_operation,
         ];
@@ -65,6 +50,27 @@ final class WriteState
             fn (Wanted $want): array => $this->want($judged, $want),
             $judged->advice()->wanted(),
         ), 'id');
+    }
+
+    /** @return array<string, bool|int|string|null> what Today and the lists say of the kit */
+    public static function said(Kit $kit, Judged $judged, string $asOf): array
+    {
+        $due = $judged->due();
+        $wantsRestock = $judged->advice()->wantsRestock();
+
+        return [
+            'code' => $kit->code,
+            'walk_order' => $kit->place->walk_order,
+            'verdict' => $judged->verdict()->value,
+            'mass_g' => $judged->judgement->mass,
+            'next_check' => (string) $judged->judgement->assignment->policy->nextCheck,
+            'due_on' => $due->day === null ? null : (string) $due->day,
+            'due_kind' => $due->kind,
+            'due_because' => $due->because,
+            'overdue_from' => $due->day === null ? null : (string) Urgency::overdueFrom($due->day, $judged->graceDays),
+            'band' => Urgency::band($judged->verdict(), $due->day, $wantsRestock || $judged->isOpen(), Day::of($asOf))->value,
+            'wants_restock' => $wantsRestock,
+        ];
     }
 
     /**

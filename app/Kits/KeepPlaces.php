@@ -40,6 +40,7 @@ final class KeepPlaces
             $this->save($place);
             $this->renamePaths($all, $place);
             $this->above->forget();
+            self::followOrder();
             $isMoved ? $this->states->mark() : null;
 
             return $place;
@@ -62,9 +63,15 @@ final class KeepPlaces
                     $all[$id]->update(['walk_order' => ($number + 1) * self::STEP]);
                 }
             }
-            DB::statement('UPDATE kit_states JOIN kits ON kits.id = kit_states.kit_id JOIN places ON places.id = kits.place_id
-                SET kit_states.walk_order = places.walk_order WHERE kit_states.walk_order <> places.walk_order');
+            self::followOrder();
         });
+    }
+
+    /** Kits stand on Today and in lists in the order of their places. */
+    private static function followOrder(): void
+    {
+        DB::statement('UPDATE kit_states JOIN kits ON kits.id = kit_states.kit_id JOIN places ON places.id = kits.place_id
+            SET kit_states.walk_order = places.walk_order WHERE kit_states.walk_order <> places.walk_order');
     }
 
     /** Only where nothing is there any more: what hangs at a place that nobody sees is never checked. */

@@ -45,7 +45,7 @@ final class FindRotation
         $codes = array_values(array_unique(array_map(static fn (Used $one): string => $one->item, $used)));
         $items = array_map(fn (string $code): array => [$code, $this->prices->byThePiece([$code => 1])[0]], $codes);
         $rows = $this->held($kits, $codes);
-        $needed = self::neededUntil($kits);
+        $needed = self::neededUntil($kits, $asOf);
         $plan = Rotation::of($asOf, $items, self::offered($rows, $used, $needed, false), $used);
         $wrong = self::comesTooLate($plan, $needed);
 
@@ -143,9 +143,12 @@ final class FindRotation
      * @param  array<string, stdClass>  $kits
      * @return array<string, int> by kit: until which day, by its number, a piece must be good that comes to it
      */
-    private static function neededUntil(array $kits): array
+    private static function neededUntil(array $kits, Day $asOf): array
     {
-        return array_map(static fn (stdClass $kit): int => Day::of($kit->next_check)->plusDays((int) $kit->margin_days)->number, $kits);
+        // A check that is overdue is today's, whatever day it was when the kit was judged.
+        return array_map(
+            static fn (stdClass $kit): int => max(Day::of($kit->next_check)->number, $asOf->number) + (int) $kit->margin_days, $kits,
+        );
     }
 
     /**

@@ -74,7 +74,8 @@ part_http() { vendor/bin/phpunit --testsuite http && vendor/bin/phpunit --testsu
 part_long() { load_demo && vendor/bin/phpunit --testsuite long; }
 # The settings are read as they are: bundled, they would be written into node_modules, which is root's where root built the page.
 part_components() { npx vitest run --configLoader runner; }
-part_browser() { load_demo && vendor/bin/phpunit --testsuite browser; }
+# After all journeys what Today says of each kit is what judging it anew says, and the record adds up.
+part_browser() { load_demo && vendor/bin/phpunit --testsuite browser && php artisan kits:verify && php artisan ledger:verify; }
 # Pint is an application of the same framework, and would read this one's cached settings. What it keeps goes into a folder of our own: in
 # /tmp another user's may lie under the same name.
 part_pint() { mkdir -p var/cache/pint; env -u APP_CONFIG_CACHE -u APP_ROUTES_CACHE -u APP_EVENTS_CACHE -u APP_PACKAGES_CACHE -u APP_SERVICES_CACHE -u DB_PORT TMPDIR="$here/var/cache/pint" vendor/bin/pint --test -q && echo "pint: nothing to mend"; }

@@ -49,5 +49,13 @@ if (page) {
 }
 
 if ('serviceWorker' in navigator) {
+    if (!navigator.serviceWorker.controller) {
+        // What was read before there was a worker is on no device yet: read again, it can be read without a network.
+        navigator.serviceWorker.addEventListener(
+            'controllerchange',
+            () => void client.refetchQueries({ type: 'active' }),
+            { once: true },
+        );
+    }
     void navigator.serviceWorker.register('/sw.js');
 }

@@ -34,7 +34,7 @@ final class NothingIsLostTest extends BrowserTestCase
     public function test_a_server_that_stops_while_one_checks(): void
     {
         $visit = $this->atDesk()->signIn('keeper');
-        $visit->open('/kits/QH-12/check')->seeHeading('Check QH-12 Utility 2 kit')->press('Whole pocket as recorded');
+        $visit->open('/kits/QH-12/check')->seeHeading('Check QH-12 Utility 2 kit')->press('Whole pocket as recorded')->kept('/api/kits/QH-12');
         $this->instance('stop_server', 'stop_database');
         try {
             $this->finishAll($visit);
@@ -84,9 +84,7 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit = $this->atDesk()->signIn('keeper');
         $checks = fn (): int => substr_count($visit->open('/kits/QH-02/history')->see('Equip')->text(), 'Full check by');
         $before = $checks();
-        // The worker that keeps the page has to be in charge of it once.
-        $visit->open('/kits/QH-02')->seeHeading('QH-02 Gallery box');
-        $visit->open('/kits/QH-02/check')->seeHeading('Check QH-02 Gallery box')->press('Whole pocket as recorded')->fill('Note', 'Lid is stiff')->settle();
+        $visit->open('/kits/QH-02/check')->seeHeading('Check QH-02 Gallery box')->press('Whole pocket as recorded')->fill('Note', 'Lid is stiff')->settle()->kept('/api/kits/QH-02');
         $this->instance('stop_server');
         try {
             $visit->chrome->driver->get('about:blank');

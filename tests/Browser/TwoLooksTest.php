@@ -80,8 +80,7 @@ final class TwoLooksTest extends BrowserTestCase
     public function test_a_clock_that_nobody_compared_puts_the_order_in_doubt_and_the_worse_look_holds(): void
     {
         $first = $this->atDesk()->signIn('keeper');
-        $first->open('/kits/QH-04')->seeHeading('QH-04 Arid house box');
-        $first->open('/kits/QH-04/check')->seeHeading('Check QH-04 Arid house box')->settle();
+        $first->open('/kits/QH-04/check')->seeHeading('Check QH-04 Arid house box')->settle()->kept('/api/kits/QH-04');
         $this->instance('stop_server');
         try {
             // The page begins anew without the server: its clock was never compared with anything.

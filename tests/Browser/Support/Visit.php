@@ -159,6 +159,20 @@ final class Visit
         return $this;
     }
 
+    /** Waits until this device has a copy of what the server said of this address: at the first visit its worker has to be there first. */
+    public function kept(string $address): self
+    {
+        $this->wait(
+            fn (): bool => $this->chrome->driver->executeAsyncScript(
+                'const done = arguments[arguments.length - 1]; caches.match(arguments[0]).then((copy) => done(copy !== undefined), () => done(false));',
+                [$address],
+            ) === true,
+            "{$address} is not kept on this device.",
+        );
+
+        return $this;
+    }
+
     /** Types over what a field holds. */
     public function fill(string $label, string $text): self
     {

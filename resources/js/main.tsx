@@ -9,6 +9,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { isProblem } from './api/client';
+import { mayBeKept } from './offline/mayBeKept';
 import { router } from './router';
 import { theme } from './theme';
 import { SessionGate } from './session/SessionGate';
@@ -50,12 +51,17 @@ if (page) {
 
 if ('serviceWorker' in navigator) {
     if (!navigator.serviceWorker.controller) {
-        // What was read before there was a worker is on no device yet: read again, it can be read without a network.
-        navigator.serviceWorker.addEventListener(
-            'controllerchange',
-            () => void client.refetchQueries({ type: 'active' }),
-            { once: true },
-        );
+        // What was read before there was a worker is on no device yet: asked for once more, the worker keeps a copy of it.
+        navigator.serviceWorker.addEventListener('controllerchange', copyWhatWasRead, { once: true });
     }
     void navigator.serviceWorker.register('/sw.js');
+}
+
+/** The screen stays as it is, whatever comes of it. */
+function copyWhatWasRead() {
+    for (const { name } of performance.getEntriesByType('resource')) {
+        if (mayBeKept(new URL(name))) {
+            fetch(name, { headers: { Accept: 'application/json' } }).catch(() => undefined);
+        }
+    }
 }

@@ -57,11 +57,14 @@ if ('serviceWorker' in navigator) {
     void navigator.serviceWorker.register('/sw.js');
 }
 
-/** The screen stays as it is, whatever comes of it. */
+/** Also what is on its way when the worker takes over. The screen stays as it is, whatever comes of it. */
 function copyWhatWasRead() {
-    for (const { name } of performance.getEntriesByType('resource')) {
-        if (mayBeKept(new URL(name))) {
-            fetch(name, { headers: { Accept: 'application/json' } }).catch(() => undefined);
+    const since = performance.now();
+    new PerformanceObserver((list) => {
+        for (const { name, startTime } of list.getEntries()) {
+            if (startTime <= since && mayBeKept(new URL(name))) {
+                fetch(name, { headers: { Accept: 'application/json' } }).catch(() => undefined);
+            }
         }
-    }
+    }).observe({ type: 'resource', buffered: true });
 }

@@ -89,29 +89,33 @@ final class KeepStaging
      */
     public function carry(array $kits, array $movements): void
     {
+        $coming = array_values(array_filter(
+            $movements,
+            static fn (LotMovement $one): bool => $one->from !== null && $one->to?->kitId !== null && $one->from->kitId !== $one->to->kitId,
+        ));
+        if ($coming === []) {
+            return;
+        }
         $names = new Names;
-        $names->read($movements);
+        $names->read($coming);
+        $items = DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->whereNotNull('staging')
+            ->whereIn('lots.id', array_map(static fn (LotMovement $one): string => $one->lotId, $coming))
+            ->get(['lots.id as lot_id', 'items.id', 'staging'])->keyBy('lot_id');
         $rows = [];
-        foreach ($movements as $movement) {
-            [$from, $to] = [$movement->from, $movement->to];
-            if ($to?->kitId === null || $from === null || $from->kitId === $to->kitId) {
-                continue;
-            }
-            $item = DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')->where('lots.id', $movement->lotId)
-                ->whereNotNull('staging')->first(['items.id', 'staging']);
+        foreach ($coming as $one) {
+            $item = $items->get($one->lotId);
+            $giver = $one->from?->kitId;
             $isStaged = $item === null
-                || $from->kitId !== null && DB::table('unstaged')->where('kit_id', $from->kitId)->where('item_id', $item->id)->doesntExist();
+                || $giver !== null && DB::table('unstaged')->where('kit_id', $giver)->where('item_id', $item->id)->doesntExist();
             if (! $isStaged) {
                 $rows[] = [
-                    'kit_id' => $to->kitId, 'pocket_id' => (string) $to->pocketId, 'item_id' => $item->id,
-                    'pocket' => mb_substr((string) $names->pocket($to->pocketId), 0, 60), 'task' => $item->staging,
+                    'kit_id' => (string) $one->to?->kitId, 'pocket_id' => (string) $one->to?->pocketId, 'item_id' => $item->id,
+                    'pocket' => (string) $names->pocket($one->to?->pocketId), 'task' => $item->staging,
                 ];
             }
         }
-        if ($rows !== []) {
-            self::keep($rows);
-            self::count($kits);
-        }
+        self::keep($rows);
+        self::count($kits);
     }
 
     /** @param  list<array<string, string>>  $rows */

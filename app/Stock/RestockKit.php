@@ -132,10 +132,11 @@ final class RestockKit
         return Recorded::under($number, $report->id);
     }
 
-    /** @return list<array{string, string, bool}> pocket, item, and whether it was staged, of what somebody said that of */
+    /** @return list<array{string, string, bool}> pocket, item, and whether it was staged; where that is asked for, nothing said is no */
     private function said(RestockReport $report): array
     {
-        $rows = array_filter($report->in, static fn (PutIn $row): bool => $row->isStaged !== null);
+        $asks = $this->organisation->asks_staging;
+        $rows = array_filter($report->in, static fn (PutIn $row): bool => $asks || $row->isStaged !== null);
         $codes = $rows === [] ? [] : DB::table('lots')->join('items', 'items.id', '=', 'lots.item_id')
             ->whereIn('lots.id', array_map(static fn (PutIn $row): string => strtolower($row->lotId), $rows))->pluck('items.code', 'lots.id')->all();
 

@@ -42,6 +42,8 @@ final class ReportAndCheckTest extends TestCase
         $this->assertSame('not_ready', $asCounted($begun->toIso8601ZuluString()));
         $this->assertSame('ready_with_actions', $asCounted(now()->toIso8601ZuluString()), 'begun since: it is counted, and waits');
         $this->assertSame('not_ready', $this->postJson('/api/kits/QH-16/judgement', ['rows' => $check['rows']])->json('verdict'), 'nobody knows when');
+        $this->postJson('/api/kits/QH-16/judgement', ['rows' => $check['rows'], 'begun_at' => now()->addDay()->toIso8601ZuluString()])
+            ->assertUnprocessable()->assertJsonPath('errors.begun_at.0', 'This begins in the future; set this device\'s clock.');
         $this->finish($check)->assertOk();
         $this->assertSame('not_ready', $this->readKit('QH-16')['verdict']['verdict']);
         $this->assertSame('not_ready', $this->stateOf('QH-16'), 'nor does Today say so');

@@ -60,6 +60,15 @@ final class StagingTest extends TestCase
         $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'all that is there was said to be staged');
     }
 
+    public function test_where_it_is_asked_for_nothing_said_is_no(): void
+    {
+        $this->putGloves(null);
+        $this->ask(true);
+        $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'nobody asked when it went in');
+        $this->putGloves(null);
+        $this->assertSame('ready_with_actions', $this->readKit('QH-16')['verdict']['verdict'], 'begun before it was asked for, sent after');
+    }
+
     public function test_what_only_changed_its_pocket_is_not_staged_by_that(): void
     {
         $this->ask(true);
@@ -108,8 +117,8 @@ final class StagingTest extends TestCase
         ])->assertOk();
     }
 
-    /** A pair of gloves more goes in. */
-    private function putGloves(bool $isStaged, ?string $into = null): void
+    /** A pair of gloves more goes in; null: of which nobody says whether it is staged. */
+    private function putGloves(?bool $isStaged, ?string $into = null): void
     {
         $store = $this->store()->id;
         $kit = $this->actAs('keeper')->readKit('QH-16');

@@ -11,7 +11,6 @@ use App\Judging\ContentRow;
 use App\Kits\Models\Kit;
 use App\Ledger\KitHistory;
 use App\Support\Http\KnownKeys;
-use Carbon\CarbonImmutable;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\ValidationException;
 use OpenApi\Attributes as OA;
@@ -24,19 +23,25 @@ use OpenApi\Attributes as OA;
 ])]
 final class CountedContents extends FormRequest
 {
-    use CountedRows, KnownKeys;
+    use CountedRows, KnownKeys, SaysWhen;
 
     /** @return array<string, list<mixed>> */
     public function rules(): array
     {
-        return ['begun_at' => ['sometimes', 'string', 'date'], ...$this->rowRules()];
+        return ['begun_at' => ['sometimes', ...$this->whenRules()['begun_at']], ...$this->rowRules()];
+    }
+
+    /** @return array<string, string> */
+    public function messages(): array
+    {
+        return $this->whenMessages();
     }
 
     public function asChecked(): AsChecked
     {
-        $begun = $this->validated('begun_at');
+        $begun = $this->instant('begun_at');
 
-        return new AsChecked(is_string($begun) ? KitHistory::instant(CarbonImmutable::parse($begun)) : null);
+        return new AsChecked($begun === null ? null : KitHistory::instant($begun));
     }
 
     /** @return list<ContentRow> */

@@ -48,6 +48,31 @@ final class RotationTest extends TestCase
         $this->assertNull($this->getJson('/api/rotation')->json('id'));
     }
 
+    public function test_what_stands_in_is_not_staged_until_somebody_says_so(): void
+    {
+        [$busy, $quiet] = $this->actAs('keeper')->busyAndQuiet();
+        DB::table('items')->where('code', self::ITEM)->update(['staging' => 'Loosen the wrapper']);
+        DB::table('organisations')->update(['asks_staging' => true]);
+        $this->putJson('/api/rotations/'.$this->ulid())->assertOk();
+        $moves = array_values(array_filter(
+            $this->getJson('/api/rotation')->json('moves'), static fn (array $move): bool => $move['item'] === self::ITEM,
+        ));
+        $found = fn (string $kit): array => array_values(array_filter(
+            array_column($this->readKit($kit)['verdict']['reasons'], 'text'), static fn (string $text): bool => str_contains($text, 'Loosen the wrapper'),
+        ));
+        $this->assertSame([[], []], [$found($busy), $found($quiet)]);
+        $this->putJson("/api/rotation-moves/{$moves[0]['id']}/operations/".$this->ulid())->assertOk();
+        $this->assertCount(1, $found($moves[0]['from']), 'nobody said of what came from the store that it is staged');
+        $this->assertSame([], $found($moves[0]['to']));
+        // The exchange comes from a kit that has all of it staged; of the one that it comes to somebody has to say so.
+        $back = collect($moves)->firstWhere('to', $moves[0]['from']);
+        $this->assertNotNull($back);
+        $this->putJson("/api/rotation-moves/{$back['id']}/operations/".$this->ulid())->assertOk();
+        $this->assertCount(1, $found($back['to']), 'until somebody says that it is staged');
+        $this->putJson("/api/kits/{$back['to']}/staging/".$this->ulid(), ['item' => self::ITEM])->assertOk();
+        $this->assertSame([], $found($back['to']));
+    }
+
     public function test_what_is_not_there_any_more_is_refused_and_can_be_left_out(): void
     {
         $this->actAs('keeper')->busyAndQuiet();

@@ -1,6 +1,7 @@
-import { act, render, screen } from '@testing-library/react';
+import { keepPreviousData, QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
+import { act, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { lazy } from 'react';
+import { lazy, type ReactNode } from 'react';
 import { createBrowserRouter, Link, MemoryRouter, RouterProvider, useLocation } from 'react-router';
 import { describe, expect, it, vi } from 'vitest';
 import { ExportSheet, Pager, ShowOnly, SortHead } from './Listing';
@@ -36,7 +37,11 @@ const at = (address: string, page?: { page: number; pages: number; in_all: numbe
         <MemoryRouter initialEntries={[address]}>
             <List page={page} />
         </MemoryRouter>,
+        { wrapper },
     );
+const wrapper = ({ children }: { children: ReactNode }) => (
+    <QueryClientProvider client={new QueryClient()}>{children}</QueryClientProvider>
+);
 const address = () => screen.getByRole('status').textContent;
 
 describe('a list', () => {
@@ -44,6 +49,42 @@ describe('a list', () => {
         at('/kits?page=3&verdict=ready');
         await userEvent.type(screen.getByRole('textbox', { name: 'Show only' }), 'burn');
         await screen.findByText('?verdict=ready&q=burn');
+    });
+
+    it('is busy from the first key until it shows what was typed', async () => {
+        const answers = new Map<string, (names: string[]) => void>();
+        function Names() {
+            const listing = useListing(['q']);
+            const q = listing.get('q');
+            const { data } = useQuery({
+                queryKey: ['names', q],
+                queryFn: () => new Promise<string[]>((resolve) => answers.set(q, resolve)),
+                placeholderData: keepPreviousData,
+            });
+            return (
+                <>
+                    <ShowOnly listing={listing} />
+                    {data?.join(', ')}
+                </>
+            );
+        }
+        render(
+            <MemoryRouter>
+                <Names />
+            </MemoryRouter>,
+            { wrapper },
+        );
+        const isBusy = () => screen.getByRole('textbox', { name: 'Show only' }).getAttribute('aria-busy');
+        answers.get('')?.(['Gallery box', 'Walk pouch']);
+        await screen.findByText('Gallery box, Walk pouch');
+        await waitFor(() => expect(isBusy()).toBe('false'));
+        await userEvent.type(screen.getByRole('textbox', { name: 'Show only' }), 'pouch');
+        expect(isBusy()).toBe('true');
+        await waitFor(() => expect(answers.has('pouch')).toBe(true));
+        expect(isBusy()).toBe('true');
+        act(() => answers.get('pouch')?.(['Walk pouch']));
+        await screen.findByText('Walk pouch');
+        await waitFor(() => expect(isBusy()).toBe('false'));
     });
 
     it('leaves the address of the page alone that was asked for meanwhile', async () => {
@@ -61,7 +102,7 @@ describe('a list', () => {
             { path: '/kits', element: list },
             { path: '/kits/QH-02/use', element: <Next /> },
         ]);
-        render(<RouterProvider router={router} />);
+        render(<RouterProvider router={router} />, { wrapper });
         const user = userEvent.setup({ advanceTimers: vi.advanceTimersByTime });
         await user.type(screen.getByRole('textbox', { name: 'Show only' }), 'QH-02');
         await user.click(screen.getByRole('link', { name: 'Hand back QH-02' }));

@@ -1,6 +1,7 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
+import { useIsFetching, type Query } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import type { Schemas } from '../api/client';
 import type { Listing } from './useListing';
@@ -9,12 +10,15 @@ import { words } from './words';
 
 const ROWS = 50;
 
-/** Looks for what is typed, after a pause in typing. */
+const isFirstAsked = (query: Query) => query.state.data === undefined;
+
+/** Looks for what is typed, after a pause in typing. It is busy until the list below shows that. */
 export function ShowOnly({ listing, label }: { listing: Listing; label?: string }) {
     const [text, setText] = useState(listing.get('q'));
     const settled = useSettled(text);
     const set = useRef(listing.set);
     const sent = useRef(settled);
+    const isAsked = useIsFetching({ predicate: isFirstAsked }) > 0;
     useEffect(() => {
         set.current = listing.set;
     });
@@ -29,6 +33,7 @@ export function ShowOnly({ listing, label }: { listing: Listing; label?: string 
             label={label ?? words.showOnly}
             value={text}
             onChange={(event) => setText(event.target.value)}
+            slotProps={{ htmlInput: { 'aria-busy': isAsked || text.trim() !== listing.get('q').trim() } }}
             sx={{ width: { xs: '100%', sm: 240 }, gridColumn: { xs: '1 / -1', lg: 'auto' } }}
         />
     );

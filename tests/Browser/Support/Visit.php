@@ -98,18 +98,24 @@ final class Visit
             if (! $element->isEnabled()) {
                 return false;
             }
-            // What still grows or slides into its place would have another one under the pointer: a menu's next entry.
+            // What still grows or slides into its place would have another one under the pointer: a menu's next entry. So would a list that
+            // does not show yet what was typed. What moved under the pointer all the same was not pressed.
             $isAtRest = $this->chrome->driver->executeScript(<<<'JS'
                 arguments[0].scrollIntoView({ block: 'center', inline: 'center' });
-                return ! document.getAnimations().some((one) => one.playState === 'running'
-                    && one.effect?.getComputedTiming().endTime !== Infinity && one.effect?.target?.contains(arguments[0]));
+                window.isMissed = false;
+                window.addEventListener('click', ({ target }) => {
+                    window.isMissed = ! arguments[0].contains(target) && arguments[0].closest('select') !== target;
+                }, { capture: true, once: true });
+                return document.querySelector('input[aria-busy=true]') === null
+                    && ! document.getAnimations().some((one) => one.playState === 'running'
+                        && one.effect?.getComputedTiming().endTime !== Infinity && one.effect?.target?.contains(arguments[0]));
                 JS, [$element]);
             if ($isAtRest !== true) {
                 return false;
             }
             $element->click();
 
-            return true;
+            return $this->chrome->driver->executeScript('return window.isMissed === true') !== true;
         }, 'It cannot be pressed.');
     }
 

@@ -1,5 +1,6 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { useLocation } from 'react-router';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { answer, serve, type Sent } from '../testing/server';
 import { show } from '../testing/show';
@@ -43,5 +44,28 @@ describe('the finder', () => {
         expect(screen.getByRole('option', { name: /QH-03 box/ }).getAttribute('aria-selected')).toBe('true');
         expect(shown).toHaveBeenCalledTimes(2);
         expect(screen.getByRole('combobox').getAttribute('aria-activedescendant')).toBe('found-2');
+    });
+
+    it('opens what is typed, never what was found by less of it', async () => {
+        let come: (() => void) | undefined;
+        vi.stubGlobal('fetch', ({ url }: Request) => {
+            const query = new URL(url).searchParams.get('q') ?? '';
+            const said = answer({ query, found: found.filter(({ title }) => title.startsWith(query)) });
+            return new Promise((resolve) => (query === 'QH-03' ? (come = () => resolve(said)) : resolve(said)));
+        });
+        let at = '';
+        const Where = () => {
+            at = useLocation().pathname;
+            return <Finder />;
+        };
+        show(<Where />);
+        await userEvent.type(screen.getByRole('combobox'), 'QH-0');
+        await screen.findByRole('option', { name: /QH-01 box/ });
+        await userEvent.type(screen.getByRole('combobox'), '3{Enter}');
+        await waitFor(() => expect(come).toBeDefined());
+        expect(at).toBe('/');
+        come?.();
+        await waitFor(() => expect(at).toBe('/kits/QH-03'));
+        expect(screen.getByRole<HTMLInputElement>('combobox').value).toBe('');
     });
 });

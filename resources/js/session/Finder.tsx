@@ -1,6 +1,6 @@
 import Box from '@mui/material/Box';
 import InputBase from '@mui/material/InputBase';
-import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { firstQuestions } from '../api/firstQuestions';
@@ -16,12 +16,17 @@ const PAUSE_MS = 180;
 /** Goes where a kit, an item, a place or a lot is. Focus with "/". */
 export function Finder() {
     const navigate = useNavigate();
+    const client = useQueryClient();
     const input = useRef<HTMLInputElement>(null);
     const [text, setText] = useState('');
     const [isOpen, setOpen] = useState(false);
     const [at, setAt] = useState(0);
-    const query = usePause(text.trim(), PAUSE_MS);
-    const { data } = useQuery({ ...firstQuestions.find(query), placeholderData: keepPreviousData });
+    const typed = text.trim();
+    const query = usePause(typed, PAUSE_MS);
+    const { data, isPlaceholderData } = useQuery({
+        ...firstQuestions.find(query),
+        placeholderData: keepPreviousData,
+    });
     const found = query === '' ? [] : (data?.found ?? []);
 
     useEffect(() => {
@@ -51,11 +56,23 @@ export function Finder() {
         input.current?.blur();
         void navigate(href);
     };
+    // What is shown may have been found by less than is typed by now: that would open another kit.
+    const goWhenFound = async () => {
+        const answer = await client.query(firstQuestions.find(typed)).catch(() => undefined);
+        // Only the first: no other of them was seen.
+        const chosen = at === 0 ? answer?.found[0] : undefined;
+        if (chosen && input.current?.value.trim() === typed && document.activeElement === input.current) {
+            go(chosen.href);
+        }
+    };
     const onKeyDown = (event: KeyboardEvent) => {
         const chosen = found[at];
         if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
             event.preventDefault();
             setAt((now) => Math.max(0, Math.min(found.length - 1, now + (event.key === 'ArrowDown' ? 1 : -1))));
+        } else if (event.key === 'Enter' && typed !== '' && (typed !== query || !data || isPlaceholderData)) {
+            event.preventDefault();
+            void goWhenFound();
         } else if (event.key === 'Enter' && chosen) {
             event.preventDefault();
             go(chosen.href);

@@ -9,7 +9,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { isProblem } from './api/client';
-import { mayBeKept } from './offline/mayBeKept';
+import { mayBeKept, TAKE_OVER } from './offline/mayBeKept';
 import { router } from './router';
 import { theme } from './theme';
 import { SessionGate } from './session/SessionGate';
@@ -53,6 +53,10 @@ if ('serviceWorker' in navigator) {
     if (!navigator.serviceWorker.controller) {
         // What was read before there was a worker is on no device yet: asked for once more, the worker keeps a copy of it.
         navigator.serviceWorker.addEventListener('controllerchange', copyWhatWasRead, { once: true });
+        // A page that was on its way while the worker came to be, or was loaded anew past it, would stay without it, and without copies.
+        void navigator.serviceWorker.ready.then(
+            ({ active }) => navigator.serviceWorker.controller ?? active?.postMessage(TAKE_OVER),
+        );
     }
     void navigator.serviceWorker.register('/sw.js');
 }

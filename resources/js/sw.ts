@@ -3,7 +3,7 @@ import { clientsClaim } from 'workbox-core';
 import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
 import { asKept } from './offline/asKept';
-import { mayBeKept } from './offline/mayBeKept';
+import { mayBeKept, TAKE_OVER } from './offline/mayBeKept';
 
 declare const self: ServiceWorkerGlobalScope;
 
@@ -32,6 +32,12 @@ self.addEventListener('activate', (event) => {
                 ),
             ),
     );
+});
+
+self.addEventListener('message', (event) => {
+    if (event.data === TAKE_OVER) {
+        event.waitUntil(self.clients.claim());
+    }
 });
 
 registerRoute(

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverKeys;
 
 /** A check in progress survives a reload, a lost connection, a stopped server and a session that ends. */
@@ -47,6 +48,22 @@ final class NothingIsLostTest extends BrowserTestCase
         }
         $visit->wait(fn (): bool => str_contains($visit->text(), 'Full check of QH-12 Utility 2 kit'), 'The check is not sent.', 30);
         $visit->press('History')->seeHeading('History of QH-12 Utility 2 kit')->see('Full check by Tobias Renn');
+    }
+
+    public function test_what_is_read_on_a_page_that_was_loaded_past_its_worker_is_on_the_device_too(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->open('/kits/QH-04')->seeHeading('QH-04 Arid house box')->kept('/api/kits/QH-04');
+        (new ChromeDevToolsDriver($visit->chrome->driver))->execute('Page.reload', ['ignoreCache' => true]);
+        $visit->seeHeading('QH-04 Arid house box');
+        // All at once, as a reader of codes types it: what was found by less of it is another kit.
+        $visit->keys('/', 'QH-05', WebDriverKeys::ENTER)->seeHeading('QH-05 Kitchen burns box')->kept('/api/kits/QH-05');
+        $this->instance('stop_server');
+        try {
+            $visit->open('/kits/QH-05')->seeHeading('QH-05 Kitchen burns box');
+        } finally {
+            $this->instance('start_server');
+        }
     }
 
     public function test_a_signed_check_that_is_refused_needs_its_checker_on_every_screen(): void

@@ -3,7 +3,8 @@ import { clientsClaim } from 'workbox-core';
 import { cleanupOutdatedCaches, precacheAndRoute } from 'workbox-precaching';
 import { registerRoute } from 'workbox-routing';
 import { asKept } from './offline/asKept';
-import { mayBeKept, TAKE_OVER } from './offline/mayBeKept';
+import { mayBeKept } from './offline/mayBeKept';
+import { TAKE_OVER } from './offline/takeOver';
 
 declare const self: ServiceWorkerGlobalScope;
 

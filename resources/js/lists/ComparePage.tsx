@@ -243,7 +243,7 @@ function SearchSubject({ value, onChoose, designs }: SearchSubjectProps) {
                 ...chosen,
             ]}
             onType={setTyped}
-            isReading={isFetching}
+            isReading={isFetching || q !== typed}
             helperText={words.aDesignIsComparedAs}
         />
     );

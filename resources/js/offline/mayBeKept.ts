@@ -13,6 +13,3 @@ const KEPT = [
 export function mayBeKept(url: URL): boolean {
     return url.searchParams.get('format') !== 'csv' && KEPT.some((path) => path.test(url.pathname));
 }
-
-/** What a page without a worker says to the one that is there. */
-export const TAKE_OVER = 'take over';

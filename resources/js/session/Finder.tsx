@@ -5,13 +5,10 @@ import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { useNavigate } from 'react-router';
 import { firstQuestions } from '../api/firstQuestions';
 import { Icon } from '../ui/Icon';
-import { usePause } from '../ui/usePause';
+import { useSettled } from '../ui/useSettled';
 import { words } from './words';
 
 const kinds = { kit: words.kit, item: words.item, place: words.place, lot: words.lot } as const;
-
-/** Nothing is asked while somebody types on. */
-const PAUSE_MS = 180;
 
 /** Goes where a kit, an item, a place or a lot is. Focus with "/". */
 export function Finder() {
@@ -22,7 +19,7 @@ export function Finder() {
     const [isOpen, setOpen] = useState(false);
     const [at, setAt] = useState(0);
     const typed = text.trim();
-    const query = usePause(typed, PAUSE_MS);
+    const query = useSettled(typed);
     const { data, isPlaceholderData } = useQuery({
         ...firstQuestions.find(query),
         placeholderData: keepPreviousData,

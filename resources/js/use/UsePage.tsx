@@ -198,9 +198,9 @@ function Row({ row, draft, onTake, onStart }: RowProps) {
                             {row.lot ? words.lot(row.lot) : words.noLot}, {sayGoodUntil(row.good_until, row.dated)}
                             {row.condition === 'opened' && `, ${words.isOpened}`}
                             {' · '}
-                            <strong>
+                            <Box component="strong" sx={{ whiteSpace: 'nowrap' }}>
                                 {taken > 0 ? words.takenOf(taken, row.quantity) : words.noneTaken(row.quantity)}
-                            </strong>
+                            </Box>
                         </Typography>
                     </Box>
                     <span>{words.take}</span>

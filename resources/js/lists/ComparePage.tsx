@@ -243,7 +243,7 @@ function SearchSubject({ value, onChoose, designs }: SearchSubjectProps) {
                 ...chosen,
             ]}
             onType={setTyped}
-            isReading={isFetching || q !== typed}
+            isReading={isFetching}
             helperText={words.aDesignIsComparedAs}
         />
     );

@@ -73,29 +73,6 @@ describe('a place', () => {
         expect(asked.length).toBeLessThanOrEqual(2);
     });
 
-    it('is not chosen by Enter out of what was found by less than is typed', async () => {
-        const places = ['Pond', 'Potting shed'].map((path) => ({ id: path, path, name: path }));
-        let come: (() => void) | undefined;
-        vi.stubGlobal('fetch', ({ url }: Request) => {
-            const q = new URL(url).searchParams.get('q') ?? '';
-            const said = answer({ places: places.filter(({ path }) => path.startsWith(q)) });
-            return new Promise((resolve) => (q === 'Pot' ? (come = () => resolve(said)) : resolve(said)));
-        });
-        const onChoose = vi.fn();
-        show(<SearchPlace label="Place" value="" onChoose={onChoose} />);
-        const place = screen.getByRole('combobox', { name: 'Place' });
-        await userEvent.type(place, 'Po');
-        await screen.findByRole('option', { name: 'Pond' });
-        await userEvent.type(place, 't{Enter}');
-        await vi.waitFor(() => expect(come).toBeDefined());
-        await userEvent.keyboard('{Enter}');
-        expect(onChoose).not.toHaveBeenCalled();
-        come?.();
-        await vi.waitFor(() => expect(screen.queryByRole('option', { name: 'Pond' })).toBeNull());
-        await userEvent.keyboard('{Enter}');
-        expect(onChoose.mock.calls).toEqual([['Potting shed']]);
-    });
-
     it('that was chosen before is said by its path', async () => {
         serve(() => answer({ places: [{ id: 'p9', path: 'Tree yard', name: 'Tree yard' }] }));
         show(<SearchPlace label="Place" value="p9" onChoose={() => undefined} />);

@@ -31,7 +31,6 @@ interface SearchProps {
 interface FieldProps extends SearchProps {
     /** Where the options come from the server: what is typed goes there. */
     onType?: (text: string) => void;
-    /** Whether what they are for what is typed by now is still asked. */
     isReading?: boolean;
 }
 
@@ -70,13 +69,6 @@ export function Search({
             onInputChange={(_, text, reason) => {
                 if (reason === 'input') {
                     onType?.(text);
-                }
-            }}
-            onKeyDown={(event) => {
-                // What is shown was found by less than is typed by now: Enter would choose another one.
-                if (event.key === 'Enter' && isReading) {
-                    event.preventDefault();
-                    event.defaultMuiPrevented = true;
                 }
             }}
             onChange={(_, to) => {
@@ -124,7 +116,7 @@ export function SearchPlace({ value, without = [], ...field }: Omit<SearchProps,
             value={value}
             options={places.filter(({ id }) => !without.includes(id)).map(({ id, path }) => [id, path] as const)}
             onType={setTyped}
-            isReading={isFetching || text !== typed}
+            isReading={isFetching}
         />
     );
 }

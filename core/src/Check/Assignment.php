@@ -13,18 +13,26 @@ use Sarcina\Core\Kit\Row;
 use Sarcina\Core\Lists\KitList;
 use Sarcina\Core\Lists\Line;
 
-/** All that the `check` rule judges: one kit on one day, its policy, its list and what is in it. */
+/** All that the `check` rule evaluates: one kit on one day, its policy, its list, its contents, and the doubts about them. */
 final readonly class Assignment
 {
-    /** @var list<bool|null> by row: true where it is effective, false where it is reserve, null where it does not count */
+    /** @var array<int, Row> by place in `$counted`: what is left once faults and reported uses are taken into account */
+    public array $contents;
+
+    /** @var array<int, bool|null> by row: true where it is effective, false where it is reserve, null where it does not count */
     private array $counts;
 
-    /** @var list<bool> by row */
+    /** @var array<int, bool> by row */
     private array $early;
+
+    /** @var array<string, Item> items with a piece among what was counted, by code with a dot before it */
+    private array $found;
 
     /**
      * @param  list<Item>  $items
-     * @param  list<Row>  $contents
+     * @param  list<Row>  $counted  the contents as counted
+     * @param  Checked|null  $checked  null: checks are not asked about
+     * @param  list<list<Row>>  $alsoCounted  other counts, each of which may be the true one
      */
     public function __construct(
         public Day $asOf,
@@ -32,55 +40,84 @@ final readonly class Assignment
         public Policy $policy,
         public array $items,
         public KitList $list,
-        public array $contents,
+        public array $counted,
+        public ?Checked $checked = null,
+        public Doubts $doubts = new Doubts,
+        public array $alsoCounted = [],
     ) {
+        $faulty = array_flip($doubts->faults);
         $goodUntil = $policy->goodUntil();
-        $keepsReserve = $policy->expiry === ExpiryPolicy::Reserve;
         $usable = [];
+        $contents = [];
         $counts = [];
         $early = [];
-        foreach ($contents as $row) {
-            $item = $row->item;
-            $canCount = $row->isSound()
-                && ! $row->lacksItsDate()
-                && ($usable['.'.$item->code] ??= $this->isUsable($item));
-            $counts[] = match (true) {
-                ! $canCount => null,
-                ! $row->isExpired($asOf) => true,
-                $keepsReserve && $item->keepsAsReserve => false,
-                default => null,
-            };
-            $early[] = $row->expiresBefore($goodUntil);
+        $found = [];
+        foreach ($counted as $index => $row) {
+            if ($faulty !== [] && isset($faulty[$row->item->code]) && $row->isSound()) {
+                $row = $row->failed();
+            }
+            $key = '.'.$row->item->code;
+            $found[$key] = $row->item;
+            $contents[$index] = $row;
+            $counts[$index] = $this->counts($row, $usable[$key] ??= $this->isUsable($row->item));
+            $early[$index] = $row->expiresBefore($goodUntil);
         }
+        foreach ($doubts->reportedUsed as $key => $pieces) {
+            foreach (self::bestFirst($key, $contents, $counts, $early) as $index) {
+                $taken = min($pieces, $contents[$index]->quantity);
+                $pieces -= $taken;
+                if ($taken === $contents[$index]->quantity) {
+                    unset($contents[$index]);
+                } elseif ($taken > 0) {
+                    $contents[$index] = $contents[$index]->withQuantity($contents[$index]->quantity - $taken);
+                }
+            }
+        }
+        $this->contents = $contents;
         $this->counts = $counts;
         $this->early = $early;
+        $this->found = $found;
     }
 
-    /** Whether the row counts now: good, dated where it must be, not excluded, within the kit's scope and not expired. */
+    /** @return list<self> the same kit by each of its other counts, in their order */
+    public function byOtherCounts(): array
+    {
+        return array_map(fn (array $rows): self => new self(
+            $this->asOf, $this->kit, $this->policy, $this->items, $this->list, $rows, $this->checked, $this->doubts, $this->alsoCounted,
+        ), $this->alsoCounted);
+    }
+
+    /** Says whether anything of the item was counted, before what is reported used is taken out. */
+    public function hasCounted(string $item): bool
+    {
+        return isset($this->found['.'.$item]);
+    }
+
+    /** Says whether the row counts now: good, dated where it must be, not excluded, within the kit's scope and not expired. */
     public function isEffective(int $row): bool
     {
         return $this->counts[$row] === true;
     }
 
-    /** Whether the row is past its date, and the policy and its item let it stay as reserve. */
+    /** Says whether the row is past its date, and the policy and its item let it stay as reserve. */
     public function isReserve(int $row): bool
     {
         return $this->counts[$row] === false;
     }
 
-    /** Whether the row's last good day is before the next check and its margin. */
+    /** Says whether the row's last good day is before the next check and its margin. */
     public function expiresEarly(int $row): bool
     {
         return $this->early[$row];
     }
 
-    /** Whether it can count somewhere in this kit: not excluded, and within the scope of those who have it or on a line for anyone. */
+    /** Says whether the item can count somewhere in this kit: not excluded, and within the kit's scope or on a line for anyone. */
     public function isUsable(Item $item): bool
     {
         return ! $this->list->excludes($item) && (! $this->isBeyondScope($item) || $this->linesFor($item) !== []);
     }
 
-    /** Whether it may be put in for that line. */
+    /** Says whether the item may be put in for that line. */
     public function isUsableOn(Item $item, Line $line): bool
     {
         return ! $this->list->excludes($item) && ($line->anyoneMayUse || ! $this->isBeyondScope($item));
@@ -92,8 +129,8 @@ final readonly class Assignment
     }
 
     /**
-     * The lines that accept the item, each with the position of the first entry that it matches: of what is beyond the scope of those who
-     * have the kit, only lines that anyone may use.
+     * Finds the lines that accept the item, each with the position of the first entry that it matches. An item above the kit's scope is
+     * accepted only by lines that anyone may use.
      *
      * @return array<int, int>
      */
@@ -106,7 +143,7 @@ final readonly class Assignment
             : $lines;
     }
 
-    /** The mass of the kit and all that is in it, in grams. */
+    /** Returns the mass of the kit and its contents, in grams. */
     public function mass(): int
     {
         $mass = $this->kit->emptyMass;
@@ -115,5 +152,40 @@ final readonly class Assignment
         }
 
         return $mass;
+    }
+
+    private function counts(Row $row, bool $isUsable): ?bool
+    {
+        return match (true) {
+            ! $isUsable || ! $row->isSound() || $row->lacksItsDate() => null,
+            ! $row->isExpired($this->asOf) => true,
+            $this->policy->expiry === ExpiryPolicy::Reserve && $row->item->keepsAsReserve => false,
+            default => null,
+        };
+    }
+
+    /**
+     * Orders an item's rows as pieces reported used are taken from them: those that count best first, then by their place.
+     *
+     * @param  array<int, Row>  $contents
+     * @param  array<int, bool|null>  $counts
+     * @param  array<int, bool>  $early
+     * @return list<int>
+     */
+    private static function bestFirst(string $key, array $contents, array $counts, array $early): array
+    {
+        $groups = [[], [], [], []];
+        foreach ($contents as $index => $row) {
+            if ('.'.$row->item->code === $key) {
+                $groups[match (true) {
+                    $counts[$index] === true && ! $early[$index] => 0,
+                    $counts[$index] === true => 1,
+                    $counts[$index] === false => 2,
+                    default => 3,
+                }][] = $index;
+            }
+        }
+
+        return array_merge(...$groups);
     }
 }

@@ -9,7 +9,7 @@ use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Lists\Line;
 use Sarcina\Core\Lists\Rank;
 
-/** What is found of lines, items and rows, and how grave it is (rules.md, check, `findings`). */
+/** Finds what is wrong with lines, items, rows and the kit, and how grave it is (rules.md, check, findings). */
 final readonly class Findings
 {
     public function __construct(
@@ -80,8 +80,57 @@ final readonly class Findings
         return $findings;
     }
 
-    /** A kit that was emptied: of more than half of its required lines nothing is there. */
-    public function ofEmptiness(): ?Finding
+    /** @return list<Finding> of items that a doubt names */
+    public function ofDoubts(): array
+    {
+        $findings = [];
+        $doubts = $this->assignment->doubts;
+        foreach ($this->assignment->items as $item) {
+            $key = '.'.$item->code;
+            if (isset($doubts->reportedUsed[$key]) && $this->assignment->hasCounted($item->code)) {
+                $findings[] = Finding::ofItem(FindingKind::ReportedUsed, Severity::Fix, $item);
+            }
+            if ($this->assignment->policy->prepared
+                && in_array($item->code, $doubts->unprepared, true)
+                && ($this->pieces->effective[$key] ?? 0) > 0) {
+                $findings[] = Finding::ofItem(FindingKind::Unprepared, Severity::Fix, $item);
+            }
+        }
+
+        return $findings;
+    }
+
+    /**
+     * @param  int  $mass  grams
+     * @return list<Finding> of the kit as a whole
+     */
+    public function ofKit(int $mass): array
+    {
+        $assignment = $this->assignment;
+        $checked = $assignment->checked;
+        $days = $assignment->policy->notReadyAfterDays;
+        $isTooLate = $days !== null && $checked?->isOverdue($assignment->asOf, $days) === true;
+        $found = [
+            [FindingKind::Overweight, Severity::Fix, $assignment->kit->maxMass !== null && $mass > $assignment->kit->maxMass],
+            [FindingKind::Repacking, Severity::Stop, $assignment->doubts->repacking],
+            [FindingKind::Seal, Severity::Stop, $assignment->doubts->seal],
+            [FindingKind::Unchecked, Severity::Fix, $checked !== null && $checked->lastFull === null],
+            [FindingKind::Overdue, $isTooLate ? Severity::Stop : Severity::Fix, $checked?->isOverdue($assignment->asOf) === true],
+            [FindingKind::Disputed, Severity::Fix, $assignment->alsoCounted !== []],
+        ];
+        $emptiness = $this->ofEmptiness();
+        $findings = $emptiness === null ? [] : [$emptiness];
+        foreach ($found as [$kind, $severity, $isFound]) {
+            if ($isFound) {
+                $findings[] = Finding::ofKit($kind, $severity);
+            }
+        }
+
+        return $findings;
+    }
+
+    /** Finds whether more than half of the required lines are empty. */
+    private function ofEmptiness(): ?Finding
     {
         $filled = [];
         foreach ($this->assignment->contents as $index => $row) {
@@ -106,6 +155,7 @@ final readonly class Findings
                 Condition::Damaged => FindingKind::Damaged,
                 Condition::Soiled => FindingKind::Soiled,
                 Condition::Failed => FindingKind::Failed,
+                Condition::Recalled => FindingKind::Recalled,
             };
             if ($condition !== null) {
                 $findings[] = Finding::ofRow($condition, Severity::Fix, $index, $row);

@@ -9,7 +9,19 @@ use Sarcina\Core\Lists\Rank;
 /** The `check` rule: is this kit ready, and why not (rules.md, check). */
 final class Judge
 {
+    /** Evaluates each count of the kit and returns the answer for the first one with the worst verdict. */
     public static function judge(Assignment $assignment): Judgement
+    {
+        $worst = self::judgeCount($assignment, 0);
+        foreach ($assignment->byOtherCounts() as $place => $other) {
+            $judgement = self::judgeCount($other, $place + 1);
+            $worst = $judgement->verdict->isWorseThan($worst->verdict) ? $judgement : $worst;
+        }
+
+        return $worst;
+    }
+
+    private static function judgeCount(Assignment $assignment, int $count): Judgement
     {
         $placement = Placement::of($assignment);
         $pieces = Pieces::of($assignment);
@@ -27,37 +39,33 @@ final class Judge
         }
         $mass = $assignment->mass();
         $missing = $companions->missing();
-        $findings = [...$found->ofLines($lines), ...$found->ofItems($missing), ...$found->ofRows()];
-        $emptiness = $found->ofEmptiness();
-        if ($emptiness !== null) {
-            $findings[] = $emptiness;
-        }
-        if ($assignment->kit->maxMass !== null && $mass > $assignment->kit->maxMass) {
-            $findings[] = Finding::ofKit(FindingKind::Overweight, Severity::Fix);
-        }
+        $findings = [...$found->ofLines($lines), ...$found->ofItems($missing), ...$found->ofDoubts(), ...$found->ofRows(), ...$found->ofKit($mass)];
 
-        return new Judgement($assignment, self::verdict($lines, $findings), $mass, $lines, $findings, $restock, $missing);
+        return new Judgement($assignment, self::verdict($assignment, $lines, $findings), $mass, $lines, $findings, $restock, $missing, $count);
     }
 
     /**
      * @param  list<LineOutcome>  $lines
      * @param  list<Finding>  $findings
      */
-    private static function verdict(array $lines, array $findings): Verdict
+    private static function verdict(Assignment $assignment, array $lines, array $findings): Verdict
     {
         $isThere = static fn (Severity $severity): bool => array_filter(
             $findings,
             static fn (Finding $finding): bool => $finding->severity === $severity,
         ) !== [];
-        if ($isThere(Severity::Stop)) {
-            return Verdict::NotReady;
-        }
-        foreach ($lines as $outcome) {
-            if ($outcome->line->rank === Rank::Required && $outcome->isShortAfterReserve) {
-                return Verdict::Limited;
-            }
-        }
+        $isLimited = array_filter(
+            $lines,
+            static fn (LineOutcome $outcome): bool => $outcome->line->rank === Rank::Required && $outcome->isShortAfterReserve,
+        ) !== [];
 
-        return $isThere(Severity::Fix) ? Verdict::ReadyWithActions : Verdict::Ready;
+        return match (true) {
+            $isThere(Severity::Stop) => Verdict::NotReady,
+            $assignment->checked !== null && ! $assignment->list->hasRequirement() => Verdict::NoRequirement,
+            $assignment->checked !== null && $assignment->checked->lastFull === null => Verdict::NotChecked,
+            $isLimited => Verdict::Limited,
+            $isThere(Severity::Fix) => Verdict::ReadyWithActions,
+            default => Verdict::Ready,
+        };
     }
 }

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Check;
 
-use Sarcina\Core\Lists\Rank;
-
 /** The answer of the `check` rule. */
 final readonly class Judgement
 {
@@ -15,6 +13,7 @@ final readonly class Judgement
      * @param  list<Finding>  $findings
      * @param  list<Restock>  $restock
      * @param  list<MissingCompanion>  $missingCompanions
+     * @param  int  $judged  which count this is the answer for: 0 for the contents, n for the nth other count
      */
     public function __construct(
         public Assignment $assignment,
@@ -24,18 +23,7 @@ final readonly class Judgement
         public array $findings,
         public array $restock,
         public array $missingCompanions,
+        public int $judged = 0,
     ) {
-    }
-
-    /** What may be said of the kit: never that it is ready where its list asks for nothing critical and nothing required. */
-    public function standing(): Verdict
-    {
-        foreach ($this->lines as $outcome) {
-            if ($outcome->line->rank !== Rank::Optional) {
-                return $this->verdict;
-            }
-        }
-
-        return Verdict::NoRequirement->isWorseThan($this->verdict) ? Verdict::NoRequirement : $this->verdict;
     }
 }

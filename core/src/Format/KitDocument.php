@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Format;
 
+use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Assignment;
+use Sarcina\Core\Check\Doubts;
 use Sarcina\Core\Kit\CompanionNeed;
 use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Kit\ItemClass;
@@ -33,10 +35,21 @@ final class KitDocument
                 'expiry' => $assignment->policy->expiry->value,
                 'next_check' => (string) $assignment->policy->nextCheck,
                 'margin_days' => $assignment->policy->marginDays,
+                'not_ready_after_days' => $assignment->policy->notReadyAfterDays,
+                'prepared' => $assignment->policy->prepared,
             ],
             'items' => array_map(self::item(...), $assignment->items),
             'list' => self::list($assignment->list),
-            'contents' => array_map(self::row(...), $assignment->contents),
+            'contents' => array_map(self::row(...), $assignment->counted),
+            'also_counted' => array_map(
+                static fn (array $rows): array => ['contents' => array_map(self::row(...), $rows)],
+                $assignment->alsoCounted,
+            ),
+            'checked' => $assignment->checked === null ? null : [
+                'last_full' => self::day($assignment->checked->lastFull),
+                'due_on' => self::day($assignment->checked->dueOn),
+            ],
+            'doubts' => self::doubts($assignment->doubts),
         ];
     }
 
@@ -85,8 +98,36 @@ final class KitDocument
                 : [
                     'class' => $accepted->class->name,
                     ...($accepted->least === [] ? [] : ['min' => array_map(self::quantity(...), $accepted->least)]),
+                    ...($accepted->most === [] ? [] : ['max' => array_map(self::quantity(...), $accepted->most)]),
                 ], $line->accepts),
         ];
+    }
+
+    private static function day(?Day $day): ?string
+    {
+        return $day === null ? null : (string) $day;
+    }
+
+    /** @return list<array<string, int|string>> */
+    private static function doubts(Doubts $doubts): array
+    {
+        $written = [];
+        foreach (['repacking' => $doubts->repacking, 'seal' => $doubts->seal] as $kind => $isDoubted) {
+            if ($isDoubted) {
+                $written[] = ['kind' => $kind];
+            }
+        }
+        foreach ($doubts->faults as $item) {
+            $written[] = ['kind' => 'fault', 'item' => $item];
+        }
+        foreach ($doubts->reportedUsed as $key => $pieces) {
+            $written[] = ['kind' => 'reported_used', 'item' => substr($key, 1), 'quantity' => $pieces];
+        }
+        foreach ($doubts->unprepared as $item) {
+            $written[] = ['kind' => 'unprepared', 'item' => $item];
+        }
+
+        return $written;
     }
 
     /** @return array<string, mixed> */

@@ -6,6 +6,7 @@ namespace Sarcina\Core\Format;
 
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Assignment;
+use Sarcina\Core\Check\Checked;
 use Sarcina\Core\Kit\CompanionNeed;
 use Sarcina\Core\Kit\CompanionsPer;
 use Sarcina\Core\Kit\Condition;
@@ -70,9 +71,23 @@ final class KitReader
         return [array_values($reader->items), $rows];
     }
 
+    /** Reads a document that is part of another one, and leaves its errors there. */
+    public static function part(Reader $document): ?Assignment
+    {
+        return (new self)->unfinished($document);
+    }
+
     private function document(Reader $root): Assignment
     {
-        $root->object(['format', 'as_of', 'kit', 'policy', 'items', 'list', 'contents']);
+        $assignment = $this->unfinished($root);
+        $root->finish();
+
+        return $assignment;
+    }
+
+    private function unfinished(Reader $root): Assignment
+    {
+        $root->object(['format', 'as_of', 'kit', 'policy', 'items', 'list', 'contents'], ['also_counted', 'checked', 'doubts']);
         $root->field('format')->format(self::FORMAT);
         $asOf = $root->field('as_of')->day();
         $kit = self::kit($root->field('kit'));
@@ -87,9 +102,30 @@ final class KitReader
             $lists->refuseClashes($list, $this->items);
         }
         $rows = $this->contents($root->field('contents'), $kit->emptyMass, $itemsAreSound, $asOf);
-        $root->finish();
+        $alsoCounted = [];
+        foreach ($root->field('also_counted')->entries() as $count) {
+            if ($count->object(['contents'])->isObject()) {
+                $alsoCounted[] = $this->contents($count->field('contents'), $kit->emptyMass, $itemsAreSound, $asOf);
+            }
+        }
+        $checked = self::checked($root->field('checked'), $asOf);
+        $doubts = (new DoubtReader(array_keys($this->items), $itemsAreSound))->read($root->field('doubts'));
 
-        return new Assignment($asOf, $kit, $policy, array_values($this->items), $list, $rows);
+        return new Assignment($asOf, $kit, $policy, array_values($this->items), $list, $rows, $checked, $doubts, $alsoCounted);
+    }
+
+    private static function checked(Reader $checked, Day $asOf): ?Checked
+    {
+        if ($checked->isNull()) {
+            return null;
+        }
+        $checked->object(['last_full', 'due_on']);
+        $lastFull = $checked->field('last_full')->dayOrNull();
+        if ($lastFull?->isAfter($asOf) === true) {
+            $checked->field('last_full')->refuse('The last full check cannot be after the day on which the kit is judged.');
+        }
+
+        return new Checked($lastFull, $checked->field('due_on')->dayOrNull());
     }
 
     private static function kit(Reader $kit): Kit
@@ -105,11 +141,14 @@ final class KitReader
 
     private static function policy(Reader $policy): Policy
     {
-        $policy->object(['expiry', 'next_check'], ['margin_days']);
+        $policy->object(['expiry', 'next_check'], ['margin_days', 'not_ready_after_days', 'prepared']);
+        $days = $policy->field('not_ready_after_days');
 
         return new Policy(
             $policy->field('expiry')->choice(ExpiryPolicy::Strict), $policy->field('next_check')->day(),
             $policy->field('margin_days')->wholeNumber(0, self::MOST_DAYS),
+            $days->isNull() ? null : $days->wholeNumber(0, self::MOST_DAYS),
+            $policy->field('prepared')->flag(false),
         );
     }
 

@@ -98,19 +98,21 @@ final class ListReader
     {
         $read = [];
         foreach ($accepts->entries(false) as $entry) {
-            if (! $entry->object([], ['item', 'class', 'min'])->isObject()) {
+            if (! $entry->object([], ['item', 'class', 'min', 'max'])->isObject()) {
                 continue;
             }
             $namesItem = $entry->field('item')->isGiven();
             if ($namesItem === $entry->field('class')->isGiven()) {
                 $entry->refuse('An entry names an item or a class, one of the two.');
             } elseif ($namesItem) {
-                if ($entry->field('min')->isGiven()) {
-                    $entry->field('min')->refuse('Least measures go with a class only.');
+                foreach (['min', 'max'] as $limit) {
+                    if ($entry->field($limit)->isGiven()) {
+                        $entry->field($limit)->refuse('Minimum and maximum measures go with a class only.');
+                    }
                 }
                 $read[] = Accepted::item($entry->field('item')->text());
             } else {
-                $read[] = Accepted::class($entry->field('class')->text(), $entry->field('min')->measures());
+                $read[] = Accepted::class($entry->field('class')->text(), $entry->field('min')->measures(), $entry->field('max')->measures());
             }
         }
 

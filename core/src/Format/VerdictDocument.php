@@ -17,7 +17,7 @@ final class VerdictDocument
     public const FORMAT = 'sarcina.verdict/1';
 
     /**
-     * @return array{format: string, verdict: string, mass_g: int, lines: list<array<string, mixed>>,
+     * @return array{format: string, verdict: string, judged?: int, mass_g: int, lines: list<array<string, mixed>>,
      *     findings: list<array<string, string|int|null>>, restock: list<array<string, string|int|null>>}
      */
     public static function of(Judgement $judgement): array
@@ -25,6 +25,7 @@ final class VerdictDocument
         return [
             'format' => self::FORMAT,
             'verdict' => $judgement->verdict->value,
+            ...($judgement->assignment->alsoCounted === [] ? [] : ['judged' => $judgement->judged]),
             'mass_g' => $judgement->mass,
             'lines' => array_map(static fn (LineOutcome $outcome): array => self::line($judgement, $outcome), $judgement->lines),
             'findings' => array_map(self::finding(...), $judgement->findings),

@@ -11,4 +11,6 @@ enum Condition: string
     case Damaged = 'damaged';
     case Soiled = 'soiled';
     case Failed = 'failed';
+    /** Its lot is under recall, whatever else is true of the piece. */
+    case Recalled = 'recalled';
 }

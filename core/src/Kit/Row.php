@@ -59,6 +59,18 @@ final readonly class Row
         return $this->condition === Condition::Good && ! $this->isExpired($day);
     }
 
+    /** Returns this row with another number of pieces. */
+    public function withQuantity(int $quantity): self
+    {
+        return new self($this->pocket, $this->item, $this->lot, $this->expires, $quantity, $this->condition, $this->openedOn);
+    }
+
+    /** Returns this row as if its pieces had failed their function test. */
+    public function failed(): self
+    {
+        return new self($this->pocket, $this->item, $this->lot, $this->expires, $this->quantity, Condition::Failed);
+    }
+
     public function lacksItsDate(): bool
     {
         return $this->item->dated && $this->expires === null;

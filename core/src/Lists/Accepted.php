@@ -8,16 +8,20 @@ use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Kit\ItemClass;
 use Sarcina\Core\Measure\Quantity;
 
-/** One entry of what a line accepts: an item, or a class with least measures. */
+/** One entry of what a line accepts: an item, or a class with minimum and maximum measures. */
 final readonly class Accepted
 {
     private const TURNED = ['width' => 'height', 'height' => 'width'];
 
-    /** @param  array<string, Quantity>  $least measures by name; with a class only */
+    /**
+     * @param  array<string, Quantity>  $least  minimum by measure; with a class only
+     * @param  array<string, Quantity>  $most  maximum by measure; with a class only
+     */
     private function __construct(
         public ?string $item,
         public ?ItemClass $class,
         public array $least,
+        public array $most = [],
     ) {
     }
 
@@ -26,10 +30,13 @@ final readonly class Accepted
         return new self($code, null, []);
     }
 
-    /** @param  array<string, Quantity>  $least */
-    public static function class(string $name, array $least = []): self
+    /**
+     * @param  array<string, Quantity>  $least
+     * @param  array<string, Quantity>  $most
+     */
+    public static function class(string $name, array $least = [], array $most = []): self
     {
-        return new self(null, new ItemClass($name), $least);
+        return new self(null, new ItemClass($name), $least, $most);
     }
 
     public function matches(Item $item): bool
@@ -51,6 +58,12 @@ final readonly class Accepted
         foreach ($this->least as $measure => $least) {
             $there = $size[$turned[$measure] ?? $measure] ?? null;
             if ($there === null || ! $there->isAtLeast($least)) {
+                return false;
+            }
+        }
+        foreach ($this->most as $measure => $most) {
+            $there = $size[$turned[$measure] ?? $measure] ?? null;
+            if ($there === null || ! $there->isAtMost($most)) {
                 return false;
             }
         }

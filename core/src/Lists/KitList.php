@@ -58,6 +58,18 @@ final readonly class KitList
         return $preferences;
     }
 
+    /** Says whether the list has a line of rank critical or required. */
+    public function hasRequirement(): bool
+    {
+        foreach ($this->lines as $line) {
+            if ($line->rank !== Rank::Optional) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
     /** Whether the list excludes the item; practice pieces are excluded by every list. */
     public function excludes(Item $item): bool
     {

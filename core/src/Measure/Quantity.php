@@ -61,6 +61,12 @@ final readonly class Quantity
     }
 
     /** Whether both are of one dimension and this is `$other` or more. */
+    /** Says whether this is a measure of the same dimension and no more than the other. */
+    public function isAtMost(self $other): bool
+    {
+        return $other->isAtLeast($this);
+    }
+
     public function isAtLeast(self $other): bool
     {
         if ($this->unit->dimension() !== $other->unit->dimension()) {

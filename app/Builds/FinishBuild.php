@@ -22,12 +22,14 @@ use App\Ledger\LotMovement;
 use App\Ledger\Names;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
+use App\Ledger\Parts\KitChanged;
 use App\Ledger\Parts\PartRow;
 use App\Ledger\Parts\Weighed;
 use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
 use App\Staging\KeepStaging;
 use App\Stock\AsFarAsThere;
+use App\Stock\LateMovements;
 use App\Stock\Models\Store;
 use App\Support\Transaction;
 use Illuminate\Validation\ValidationException;
@@ -43,6 +45,7 @@ final class FinishBuild
         private readonly Record $record,
         private readonly Arrivals $arrivals,
         private readonly AsFarAsThere $asFarAsThere,
+        private readonly LateMovements $late,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
         private readonly KeepUnsettled $unsettled,
@@ -75,9 +78,11 @@ final class FinishBuild
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = BuildMovements::of($report);
-            [$possible, $rest] = $arrival->isLate || $report->base->isBefore($arrival->head->number)
-                ? ($this->asFarAsThere)($movements, $arrival->isLate)
-                : [$movements, []];
+            [$possible, $rest] = match (true) {
+                $arrival->isLate => $this->late->of($movements, [$kit->id => $kit], $report->base, $arrival->head, $report->when, $by),
+                $report->base->isBefore($arrival->head->number) => ($this->asFarAsThere)($movements, false),
+                default => [$movements, []],
+            };
             $names = new Names;
             $names->read($possible);
             $prepared = $this->staging->parts($kit, $report->prepared);
@@ -86,6 +91,8 @@ final class FinishBuild
                 ...$this->seal->opened($kit, $report->when, $report->sealReason, $report->sealSet),
                 ...$prepared,
                 ...$this->weighed($kit, $report, $possible, $names, $arrival->isLate),
+                // Number, date and condition of every piece were asked: it counts as a full check.
+                ...($arrival->isLate ? [] : [new KitChanged($kit->id, KitChanged::COUNTED, null, 'repack')]),
             ];
 
             return $this->write($whole, $kit, $store, $report, $by, $possible, $rest, $parts, $names);
@@ -118,6 +125,9 @@ final class FinishBuild
             throw ValidationException::withMessages(['pieces' => $short->getMessage().' Look at the list again.']);
         }
         $this->unsettled->keep($report->id, OperationKind::Build, $kit, $by, $when, $rest, $number);
+        if (LateMovements::leavesDoubt($rest)) {
+            $this->states->renew(Kit::locked($whole->id), $this->organisation->dayOf($when->receivedAt));
+        }
 
         return Recorded::under($number, $report->id);
     }

@@ -4,22 +4,31 @@ declare(strict_types=1);
 
 namespace App\Builds;
 
+use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Builds\Models\Build;
 use App\Judging\KitStates;
+use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
 use App\Ledger\KitHistory;
+use App\Ledger\Operation;
 use App\Ledger\OperationIdIsTaken;
+use App\Ledger\OperationKind;
+use App\Ledger\Record;
 use App\Support\Transaction;
 use Carbon\CarbonInterface;
+use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Due\Seal;
 
 /** Keeps who packs a kit anew: begun, handed over half done, taken up by another, ended without a record. Each may be sent twice. */
 final class KeepBuilds
 {
-    public function __construct(private readonly KitStates $states)
-    {
+    public function __construct(
+        private readonly KitStates $states,
+        private readonly Record $record,
+        private readonly Organisation $organisation,
+    ) {
     }
 
     /** From now on everything may be out of the kit: it is not ready. */
@@ -85,11 +94,11 @@ final class KeepBuilds
         });
     }
 
-    /** Ended without a record: nothing was taken out, or all of it lies again where it is on record. */
+    /** Ends a repack without new contents. Everything put back makes a check due: nobody counted it. */
     public function end(Kit $kit, string $id, User $by, CarbonInterface $at, string $outcome): void
     {
         Transaction::run(function () use ($kit, $id, $by, $at, $outcome): void {
-            $kit = Kit::locked($kit->id);
+            [$whole, $kit] = LockWhole::around($kit->id);
             $build = Build::query()->where('id', $id)->where('kit_id', $kit->id)->lockForUpdate()->first();
             if ($build === null || $build->ended_at !== null) {
                 return;
@@ -101,6 +110,13 @@ final class KeepBuilds
             }
             $this->close($build, $kit, $by, $at, $outcome);
             $this->states->mark([$kit->id]);
+            if ($outcome === 'put_back' && $kit->retired_on === null) {
+                $day = $this->organisation->dayOf($at);
+                $this->record->write(
+                    Operation::now(Str::lower((string) Str::ulid()), OperationKind::PutBack, $by, $at, $day)->of([$kit, ...$whole->besides($kit)]),
+                    fn () => $this->states->renew($whole, $day),
+                );
+            }
         });
     }
 

@@ -44,7 +44,7 @@ final class CheckParts
             $judged->usedBy()->value,
             (string) $judgement->assignment->policy->nextCheck,
             $judgement->assignment->policy->marginDays,
-            $judgement->standing()->value,
+            $judgement->verdict->value,
             $judgement->mass,
             $judged->plan->maxMass,
             $sealFound,

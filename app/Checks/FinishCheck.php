@@ -13,6 +13,7 @@ use App\Judging\Judged;
 use App\Judging\KitContents;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
+use App\Kits\DoubtSeal;
 use App\Kits\KitSeal;
 use App\Kits\LockWhole;
 use App\Kits\Models\Kit;
@@ -55,10 +56,23 @@ final class FinishCheck
         private readonly CheckNotes $notes,
         private readonly TasksOfKit $tasks,
         private readonly Shortfalls $shortfalls,
+        private readonly DoubtSeal $doubtSeal,
     ) {
     }
 
+    /** @throws ValidationException where it cannot be recorded as it was sent; a wrong number read on a seal is recorded all the same */
     public function __invoke(CheckReport $report, User $by): Recorded
+    {
+        try {
+            return $this->record($report, $by);
+        } catch (WrongSealNumber $wrong) {
+            ($this->doubtSeal)($report->kitId, $report->id, (string) $report->sealFound, $report->when, $by);
+
+            throw ValidationException::withMessages(['seal_found' => $wrong->getMessage()]);
+        }
+    }
+
+    private function record(CheckReport $report, User $by): Recorded
     {
         return Transaction::run(function () use ($report, $by): Recorded {
             $kind = $report->isFull() ? OperationKind::FullCheck : OperationKind::QuickCheck;
@@ -152,7 +166,7 @@ final class FinishCheck
             $whole !== $kit && $kit->open_reports > 0 ? $this->states->renew($whole, $day) : null;
         } else {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
-                ...$homeless, ...self::doubts($rows), ...$this->disagreeing->with($judged, $since),
+                ...$homeless, ...UnsettledRow::ofRowsInDoubt($rows), ...$this->disagreeing->with($judged, $since),
             ], $number);
             $this->states->renew($whole, $this->organisation->today());
         }
@@ -192,17 +206,19 @@ final class FinishCheck
                     $one->kind === OperationKind::FullCheck,
             ) !== [];
         if (! $isPast) {
-            $this->refuseWrongSeal($report, $kit);
+            SealReading::refuseWrong($report, $kit);
         }
         $day = $this->organisation->dayOf($report->when->doneAt);
         $standing = $isPast ? 'history' : 'stands';
-        $event = new KitEvent(KitEvent::FORESEEN, '', $day, OperationKind::QuickCheck, $standing, false, false, [], []);
+        $read = $standing === 'stands' ? SealReading::again($report, $kit) : [];
+        $event = new KitEvent(KitEvent::FORESEEN, '', $day, OperationKind::QuickCheck, $standing, false, false, $read, []);
         $kit->forceFill(KitFacts::of($kit)->then($event)->columns());
         $judged = $this->judge->judge($kit, $day);
         $operation = $this->operation($report, OperationKind::QuickCheck, [$kit, ...$whole->besides($kit)], $by, $day, [
             $this->parts->outcome($kit->id, $standing, $judged, $report->sealFound),
             ...$this->parts->lines($judged),
             ...$this->parts->findings($judged),
+            ...$read,
         ]);
         $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
         if ($since !== []) {
@@ -245,19 +261,6 @@ final class FinishCheck
         );
     }
 
-    private function refuseWrongSeal(CheckReport $report, Kit $kit): void
-    {
-        if ($kit->seal !== Seal::Intact) {
-            throw ValidationException::withMessages(['kind' => 'A quick check reads an intact seal, and this kit has none. Do a full check.']);
-        }
-        if (! $kit->isSealedWith($report->sealFound)) {
-            throw ValidationException::withMessages([
-                'seal_found' => 'This is not the seal on record. Read the number on the kit once more. If another seal is on it, somebody '.
-                    'opened it: do a full check and say why.',
-            ]);
-        }
-    }
-
     /**
      * @param  non-empty-list<Kit>  $kits  the one that was checked first
      * @param  list<\App\Ledger\Parts\PartRow>  $parts
@@ -279,16 +282,5 @@ final class FinishCheck
             $movements, $parts, $report->signed, $report->note, $this->parts->names($rows), $report->when->clockCheckedAt,
             SignedName::isOf($by->name, $report->signed) ? null : $report->signedBecause,
         );
-    }
-
-    /**
-     * @param  list<CheckRow>  $rows
-     * @return list<UnsettledRow>
-     */
-    private static function doubts(array $rows): array
-    {
-        return array_values(array_map(static fn (CheckRow $row): UnsettledRow => new UnsettledRow(
-            'moved_while_counting', $row->itemName, $row->lotNumber, $row->pocket, $row->counted, $row->became,
-        ), array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt)));
     }
 }

@@ -11,7 +11,9 @@ use App\Ledger\KitHistory;
 use App\Ledger\OperationIdIsTaken;
 use App\Ledger\OperationKind;
 use App\Ledger\WhenDone;
+use App\Stock\LateMovements;
 use Carbon\CarbonInterface;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Validation\ValidationException;
 
 /** Keeps what arrived late and could not be recorded as it was sent, until somebody settles it. Nothing that was sent is dropped. */
@@ -45,6 +47,12 @@ final class KeepUnsettled
                     'pocket' => $row->pocket,
                     'sent' => $row->sent,
                     'recorded' => $row->recorded,
+                    'pieces_kit_id' => $row->pieces?->kitId,
+                    'pieces_pocket_id' => $row->pieces?->pocketId,
+                    'pieces_lot_id' => $row->pieces?->lotId,
+                    'pieces_condition' => $row->pieces?->condition,
+                    'pieces' => $row->pieces?->quantity,
+                    'other_operation' => $row->other,
                     'body' => $body,
                     'user_id' => $by->id,
                     'done_at' => KitHistory::instant($when->doneAt),
@@ -53,6 +61,21 @@ final class KeepUnsettled
                 $rows,
             ),
         );
+        self::countDoubts($rows);
+    }
+
+    /**
+     * Keeps on the kits how many of their entries may have come before a full check or after it.
+     *
+     * @param  list<UnsettledRow>  $rows
+     */
+    private static function countDoubts(array $rows): void
+    {
+        foreach ($rows as $row) {
+            if ($row->because === LateMovements::IN_DOUBT && $row->pieces !== null) {
+                DB::table('kits')->where('id', $row->pieces->kitId)->increment('open_doubts');
+            }
+        }
     }
 
     /**
@@ -77,6 +100,9 @@ final class KeepUnsettled
             ->update(['settled_at' => KitHistory::instant($at), 'settled_by_id' => $by->id, 'settled_note' => $note]);
         if ($changed === 0) {
             throw ValidationException::withMessages(['note' => 'Somebody has settled this already. Load the page again.']);
+        }
+        if ($unsettled->because === LateMovements::IN_DOUBT && $unsettled->pieces_kit_id !== null) {
+            DB::table('kits')->where('id', $unsettled->pieces_kit_id)->where('open_doubts', '>', 0)->decrement('open_doubts');
         }
     }
 }

@@ -9,8 +9,10 @@ use App\Checks\Http\UnsettledResource;
 use App\Checks\Models\Unsettled;
 use App\Judging\Words;
 use App\Ledger\OperationKind;
+use App\Stock\LateMovements;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 
 /** What arrived late and waits for somebody to settle it. */
 final class ReadUnsettled
@@ -50,13 +52,33 @@ final class ReadUnsettled
                         $one->kit->name,
                         $one->because,
                         $this->title($one),
-                        self::text($one),
+                        $this->text($one),
                         $one->operation_id,
                         $one->operation_number,
+                        $one->pieces === null || $one->pieces < 1 ? null : $one->pieces,
                     ),
                 )
                 ->all(),
         );
+    }
+
+    private function piecesText(Unsettled $one): string
+    {
+        $other = DB::table('operations')->where('number', $one->other_operation)->first(['user_name', 'done_at', 'kind']);
+        $what = abs((int) $one->pieces)." × {$one->subject}".($one->lot_number === null ? '' : " (lot {$one->lot_number})");
+        $mine = "{$one->user->name} recorded {$what} for {$one->kit->code} at {$this->time($one->done_at)}";
+        $theirs = $other === null ? 'somebody else' : "{$other->user_name} at {$this->time($other->done_at)}";
+
+        return match ($one->because) {
+            LateMovements::COUNTED_LATER => "{$mine}. The kit was counted later, by {$theirs}. That count stands",
+            LateMovements::IN_DOUBT => "{$mine}. The kit was also counted by {$theirs}. Nobody knows which came first",
+            default => "{$mine}. The same was put in by {$theirs}",
+        }.($one->pieces > 0 ? '. Say where these pieces are' : '. Count again');
+    }
+
+    private function time(string $instant): string
+    {
+        return CarbonImmutable::parse($instant, 'UTC')->setTimezone($this->organisation->time_zone)->format('H:i \o\n j M Y');
     }
 
     private function title(Unsettled $one): string
@@ -66,8 +88,11 @@ final class ReadUnsettled
         return OperationKind::from($one->kind)->kind()->title().", {$one->user->name}, {$day}";
     }
 
-    private static function text(Unsettled $one): string
+    private function text(Unsettled $one): string
     {
+        if ($one->pieces !== null) {
+            return $this->piecesText($one);
+        }
         $what = (string) $one->subject.($one->lot_number === null ? '' : " (lot {$one->lot_number})");
 
         return match ($one->because) {

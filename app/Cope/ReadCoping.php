@@ -55,12 +55,12 @@ final class ReadCoping
     public function ofKit(Kit $kit, string $today, array $together): CopingResource
     {
         $judged = $this->judge->judge($kit, $today);
-        $assignment = $judged->judgement->assignment;
+        $assignment = $judged->recorded->assignment;
         $scopes = [];
         foreach ($judged->scope->each() as $scope) {
             $in = array_filter($judged->scope->shifts, static fn (array $shift): bool => $shift['scope'] === $scope);
             $scopes[] = [
-                self::counting($assignment->asOf, $scope, $assignment->items, $assignment->list->excludes, $assignment->contents),
+                self::counting($assignment->asOf, $scope, $assignment->items, $assignment->list->excludes, array_values($assignment->contents)),
                 $scope, array_values(array_column($in, 'shift')),
             ];
         }

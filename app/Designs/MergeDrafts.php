@@ -27,7 +27,9 @@ final class MergeDrafts
     private const POLICY = [
         'empty_mass_g' => 'The mass of the empty kit', 'max_mass_g' => 'The limit of mass', 'max_volume_ml' => 'The limit of volume',
         'max_cost' => 'The limit of cost', 'expiry' => 'What becomes of expired stock', 'margin_days' => 'The days beyond the next check',
-        'grace_days' => 'The days before a check is overdue', 'every_unit' => 'How often it is checked', 'every_count' => 'How often it is checked',
+        'grace_days' => 'The days before a check is overdue',
+        'not_ready_after_days' => 'The days after which an overdue kit is not ready',
+        'every_unit' => 'How often it is checked', 'every_count' => 'How often it is checked',
         'before_events' => 'Whether it is checked before events', 'after_use' => 'Whether it is checked after use',
         'sealed' => 'Whether it carries a seal', 'latex_free' => 'Whether it is free of latex', 'wrappers' => 'Whether wrappers stay on',
     ];

@@ -42,8 +42,8 @@ final class ReadAdoption
         [$cost, $withoutPrice] = $this->prices->byThePiece($toAdd);
 
         return new AdoptionEffect(
-            $now->judgement->standing(),
-            $after->judgement->standing(),
+            $now->verdict(),
+            $after->verdict(),
             $this->added($now, $after),
             array_values($moved),
             $removed,

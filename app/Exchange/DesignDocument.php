@@ -23,6 +23,7 @@ final class DesignDocument
         'modules' => [], 'empty_mass_g' => 0, 'max_mass_g' => null, 'expiry' => 'strict', 'margin_days' => 14, 'grace_days' => 0, 'every' => null,
         'seasons' => [], 'before_events' => false, 'after_use' => true, 'sealed' => false, 'additions' => [], 'configurations' => [],
         'max_volume_ml' => null, 'max_cost' => null, 'latex_free' => false, 'wrappers' => null, 'set_aside' => [],
+        'not_ready_after_days' => null,
     ];
 
     /** What a part of the kit may leave out. */
@@ -43,7 +44,7 @@ final class DesignDocument
             'before_events' => $policy->beforeEvents, 'after_use' => $policy->afterUse, 'sealed' => $policy->sealed,
             'additions' => array_map(static fn (LineContent $line): array => $line->document(), $content->additions),
             'max_volume_ml' => $policy->maxVolume, 'max_cost' => $policy->maxCost, 'latex_free' => $policy->latexFree,
-            'wrappers' => $policy->wrappers?->value,
+            'wrappers' => $policy->wrappers?->value, 'not_ready_after_days' => $policy->notReadyAfterDays,
             'leaves' => array_map(static fn (CompartmentContent $leaf): array => [
                 'name' => $leaf->name, 'closure' => $leaf->closure, 'outside' => $leaf->isOutside, 'caution' => $leaf->caution,
                 'properties' => $leaf->properties, 'pockets' => array_map(self::pocket(...), $leaf->inside),
@@ -113,7 +114,7 @@ final class DesignDocument
          *     }>,
          *     configurations: list<array{name: string, lines: list<string>, slots: list<string>}>,
          *     max_volume_ml: int|null, max_cost: int|null, latex_free: bool, wrappers: string|null,
-         *     set_aside: list<array{about: string, reason: string}>,
+         *     set_aside: list<array{about: string, reason: string}>, not_ready_after_days: int|null,
          * } $record
          */
         return new EditionContent(
@@ -122,7 +123,7 @@ final class DesignDocument
                 $record['empty_mass_g'], $record['max_mass_g'], ExpiryPolicy::from($record['expiry']), $record['margin_days'],
                 $record['grace_days'], $record['every']['unit'] ?? null, $record['every']['count'] ?? null, $record['before_events'],
                 $record['after_use'], $record['sealed'], $record['max_volume_ml'], $record['max_cost'], $record['latex_free'],
-                $record['wrappers'] === null ? null : Wrappers::from($record['wrappers']),
+                $record['wrappers'] === null ? null : Wrappers::from($record['wrappers']), $record['not_ready_after_days'],
             ),
             array_map(LineContent::ofDocument(...), $record['additions']),
             $record['modules'],

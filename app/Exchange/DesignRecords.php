@@ -19,7 +19,7 @@ final class DesignRecords implements Records
     /** What a design asks of its kits beside their contents, as columns and fields of both formats. */
     public const POLICY = [
         'empty_mass_g', 'max_mass_g', 'expiry', 'margin_days', 'grace_days', 'before_events', 'after_use', 'sealed', 'provides', 'serves',
-        'max_volume_ml', 'max_cost', 'latex_free', 'wrappers',
+        'max_volume_ml', 'max_cost', 'latex_free', 'wrappers', 'not_ready_after_days',
     ];
 
     /** @var array<string, array<string, mixed>>|null */

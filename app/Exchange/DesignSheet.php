@@ -135,6 +135,7 @@ final class DesignSheet implements RecordSheet
             'expiry' => $first['expiry'] === '' ? 'strict' : $first['expiry'],
             'margin_days' => Cells::number($first['margin_days']) ?? 14,
             'grace_days' => Cells::number($first['grace_days']) ?? 0,
+            'not_ready_after_days' => Cells::number($first['not_ready_after_days']),
             'every' => $first['every'] === '' ? null : ['count' => $every[0] ?? 0, 'unit' => $every[1] ?? ''],
             'seasons' => Cells::split($first['seasons']), 'before_events' => $flag('before_events', false),
             'after_use' => $flag('after_use', true), 'sealed' => $flag('sealed', false),

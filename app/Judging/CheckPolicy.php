@@ -16,6 +16,7 @@ final readonly class CheckPolicy
      * @param  int  $graceDays  days after a check is due before it is overdue
      * @param  Interval|null  $every  null where checks go by season or event alone
      * @param  list<SeasonDay>  $seasons
+     * @param  int|null  $notReadyAfterDays  days after which an overdue kit is not ready; null: its interval, 90 days where it has none
      * @param  bool  $sealed  whether kits of this design carry a seal
      */
     public function __construct(
@@ -27,6 +28,7 @@ final readonly class CheckPolicy
         public bool $beforeEvents,
         public bool $afterUse,
         public bool $sealed,
+        public ?int $notReadyAfterDays = null,
     ) {
     }
 

@@ -138,7 +138,7 @@ final class DraftPlan
 
         return new CheckPolicy(
             $policy->expiry, $policy->marginDays, $policy->graceDays, CheckPolicy::interval($policy->everyUnit, $policy->everyCount),
-            array_map(SeasonDay::of(...), $content->seasons), $policy->beforeEvents, $policy->afterUse, $policy->sealed,
+            array_map(SeasonDay::of(...), $content->seasons), $policy->beforeEvents, $policy->afterUse, $policy->sealed, $policy->notReadyAfterDays,
         );
     }
 }

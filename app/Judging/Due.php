@@ -13,6 +13,12 @@ final readonly class Due
     /** Pieces of it were reported used. */
     public const REPORT = 'report';
 
+    /** The number on its seal was not the one on record. */
+    public const SEAL_DOUBT = 'seal_doubt';
+
+    /** Pieces came in that no check has counted, or a repack ended with everything put back. */
+    public const RECHECK = 'recheck';
+
     private function __construct(
         public ?Day $day,
         public ?string $kind,

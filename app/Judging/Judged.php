@@ -5,74 +5,91 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use App\Kits\Models\Kit;
-use App\Ledger\Parts\CheckFinding;
 use App\People\KitScope;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judgement;
-use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Check\Verdict;
+use Sarcina\Core\Check\Whole;
 use Sarcina\Core\Due\NextCheck;
+use Sarcina\Core\Due\Schedule;
 use Sarcina\Core\Kit\Scope;
 
-/** What is known of one kit on one day: the core's judgement and when its next check is, and what lowers the verdict beside it. */
+/** The status of one kit on one day: the core's answer, with the documents it rests on, and when the next check is due. */
 final readonly class Judged
 {
     /**
-     * @param  list<ContentRow>  $rows  in the order of what was judged
-     * @param  Judgement  $judgement  with what a part of the kit is short of by itself
-     * @param  Judgement  $joined  of the kit's document alone
-     * @param  NextCheck  $planned  by the `due` rule: the earliest of the kit and its modules
-     * @param  int  $version  what it was judged under (JudgingVersion)
-     * @param  int  $graceDays  after that check is due before it is overdue
+     * @param  list<ContentRow>  $rows  as recorded, or as somebody counts them
+     * @param  list<ContentRow>  $judgedRows  those of the count that was judged: other ones where two counts disagree
+     * @param  non-empty-list<Assignment>  $documents  for each scope, the highest first: the joined kit, then each part
+     * @param  Judgement  $judgement  of the scope and count that the status holds for, the kit's and those of its parts joined
+     * @param  Judgement  $recorded  the same of the rows
+     * @param  Judgement  $best  the same for those who may use most
+     * @param  string|null  $part  the part that the status holds for, where it is not the whole kit
+     * @param  list<array{Schedule, NextCheck}>  $schedules  of the kit and its modules
+     * @param  int  $version  that it was judged under (JudgingVersion)
      * @param  string|null  $dueIn  the module whose check is due first; null: the kit itself
-     * @param  Judgement|null  $best  of those who may use most; null: there is one judgement alone
-     * @param  BeingBuilt|null  $beingBuilt  while everything may be out of it: it is not ready, whatever is on record
-     * @param  list<NotStaged>  $notStaged  what lies in it and is not staged, where that is asked for
-     * @param  ReportedUse|null  $reported  what somebody said was used, and nobody has confirmed
-     * @param  list<ShiftVerdict>  $shifts  of each shift of its place by itself; the judgement is the worst of them
+     * @param  list<Disagreement>  $disagreements
+     * @param  list<ShiftVerdict>  $shifts  of its place
      */
     public function __construct(
         public Kit $kit,
         public KitPlan $plan,
         public array $rows,
+        public array $judgedRows,
+        public array $documents,
+        public Whole $whole,
         public Judgement $judgement,
-        public Judgement $joined,
-        public NextCheck $planned,
+        public Judgement $recorded,
+        private Judgement $best,
+        public ?string $part,
+        public array $schedules,
+        private Due $due,
+        public int $graceDays,
+        public ?string $dueIn,
         public KitScope $scope,
         public int $version,
-        public ?Disagreement $disagreement = null,
-        public ?string $dueIn = null,
-        public int $graceDays = 0,
-        private array $shifts = [],
-        private ?Judgement $best = null,
-        public ?BeingBuilt $beingBuilt = null,
-        public ?ReportedUse $reported = null,
-        public array $notStaged = [],
+        public KitDoubts $doubts,
+        public array $disagreements,
+        private array $shifts,
     ) {
     }
 
-    /** @return list<ShiftVerdict> of each shift of its place; none where none are kept */
+    public function verdict(): Verdict
+    {
+        return $this->whole->verdict;
+    }
+
+    public function due(): Due
+    {
+        return $this->due;
+    }
+
+    public function asOf(): Day
+    {
+        return $this->documents[0]->asOf;
+    }
+
+    /** @return list<ShiftVerdict> of each shift of its place; none where it has none */
     public function shifts(): array
     {
-        $lowered = $this->lowered();
-
-        return $lowered === null ? $this->shifts : array_map(static fn (ShiftVerdict $one): ShiftVerdict => $one->atBest($lowered), $this->shifts);
+        return $this->shifts;
     }
 
     /** As those see it who may use most of it: what is in it, whoever is there. */
     public function atBest(): Judgement
     {
-        return $this->best ?? $this->judgement;
+        return $this->best;
     }
 
-    /** What is to be done with the pieces: by those who may use most, since who is posted changes nothing of what is in it. */
+    /** Advises on the pieces as those see it who may use most: who is posted changes nothing about the contents. */
     public function advice(): Advice
     {
-        return new Advice($this->atBest());
+        return new Advice($this->best);
     }
 
-    /** Whether the restock list takes the item out: not where another shift may use it. */
+    /** Says whether the restock list takes the item out: not where another shift may use it. */
     public function takesOut(string $item): bool
     {
         foreach ($this->advice()->leaving() as $leaving) {
@@ -84,76 +101,15 @@ final readonly class Judged
         return false;
     }
 
-    /** What those may use who have it: in the shift that it is told of. */
+    /** The scope that the status holds for. */
     public function usedBy(): Scope
     {
         return $this->judgement->assignment->kit->scope;
     }
 
-    /** The core's verdict, lowered where a look that nobody could put in order found worse, and while it is being packed anew. */
-    public function verdict(): Verdict
-    {
-        $own = $this->judgement->standing();
-        $lowered = $this->lowered();
-
-        return $lowered !== null && $lowered->isWorseThan($own) ? $lowered : $own;
-    }
-
-    /** The worst that anything beside its contents says of it; null where nothing does. */
-    private function lowered(): ?Verdict
-    {
-        $worst = $this->beingBuilt === null ? null : BeingBuilt::VERDICT;
-        foreach ([$this->disagreement?->verdict, $this->reported?->verdict, $this->notStaged === [] ? null : NotStaged::VERDICT] as $one) {
-            $worst = $one !== null && ($worst === null || $one->isWorseThan($worst)) ? $one : $worst;
-        }
-
-        return $worst;
-    }
-
-    /** Whether something about it waits for somebody: it is being packed anew, or a report of use is not answered. */
+    /** Says whether it waits for somebody: it is being repacked, or a report of use is not answered. */
     public function isOpen(): bool
     {
-        return $this->beingBuilt !== null || $this->reported !== null;
-    }
-
-    /** Whether nothing but what is not staged keeps it from ready. */
-    public function isLoweredByStaging(): bool
-    {
-        return $this->notStaged !== [] && NotStaged::VERDICT->isWorseThan($this->judgement->standing());
-    }
-
-    /** Whether pieces that were reported used make it worse than the core found it. */
-    public function isLoweredByReport(): bool
-    {
-        return $this->reported !== null && $this->reported->verdict->isWorseThan($this->judgement->standing());
-    }
-
-    /** Whether two looks that disagree make it worse than the core found it. */
-    public function isLowered(): bool
-    {
-        return $this->disagreement !== null && $this->disagreement->verdict->isWorseThan($this->judgement->standing());
-    }
-
-    /** @return list<CheckFinding> what lowers it beside its contents */
-    public function overlays(): array
-    {
-        $doubt = $this->isLowered() && $this->verdict() === Verdict::NotReady ? Severity::Stop : Severity::Fix;
-
-        return array_values(array_filter([
-            $this->disagreement?->fact($doubt), $this->beingBuilt?->fact(), ...($this->reported?->facts() ?? []),
-            ...array_map(static fn (NotStaged $one): CheckFinding => $one->fact(), $this->notStaged),
-        ]));
-    }
-
-    public function due(): Due
-    {
-        $asOf = $this->judgement->assignment->asOf;
-        $reported = $this->reported?->since();
-
-        return match (true) {
-            $this->disagreement !== null => Due::since($this->disagreement->since, Disagreement::KIND, $asOf),
-            $reported !== null && $this->planned->day?->isAfter($reported) !== false => Due::since($reported, Due::REPORT, $asOf),
-            default => Due::of($this->planned),
-        };
+        return $this->doubts->repack !== null || $this->doubts->reports !== [];
     }
 }

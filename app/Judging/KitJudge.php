@@ -6,34 +6,30 @@ namespace App\Judging;
 
 use App\Catalogue\Catalogue;
 use App\Kits\Models\Kit;
-use App\People\KitScope;
 use App\People\Scopes;
-use LogicException;
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Check\Assignment;
+use Sarcina\Core\Check\Checked;
+use Sarcina\Core\Check\Doubts;
+use Sarcina\Core\Check\JoinedParts;
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\PartJudgement;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Check\Whole;
-use Sarcina\Core\Due\Due;
-use Sarcina\Core\Due\Expiry;
-use Sarcina\Core\Due\NextCheck;
-use Sarcina\Core\Due\Schedule;
-use Sarcina\Core\Due\Seal;
+use Sarcina\Core\Due\Lateness;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Problem;
+use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Kit\Kit as CoreKit;
 use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
 use Sarcina\Core\Kit\Scope;
 use Sarcina\Core\Lists\Clash;
-use Sarcina\Core\Lists\KitList;
 
 /**
- * Loads a kit as the core judges it, and asks the core. What is downloaded is written from what was judged (KitDocument), and reads
- * back as the same, so what the page says and what `bin/sarcina rule check` says cannot differ.
+ * Makes the documents that a kit's status rests on, and asks the core. The kit's file holds the same documents, so the page and
+ * `bin/sarcina rule` cannot differ. Nothing is added to the core's answer.
  */
 final class KitJudge
 {
@@ -43,16 +39,15 @@ final class KitJudge
         private readonly Catalogue $catalogue,
         private readonly Scopes $scopes,
         private readonly KitContents $contents,
+        private readonly KitSchedules $schedules,
         private readonly Disagreements $disagreements,
-        private readonly OpenBuilds $builds,
-        private readonly OpenReports $reports,
-        private readonly Unstaged $unstaged,
+        private readonly LoadDoubts $doubts,
     ) {
     }
 
     /**
      * @param  list<ContentRow>|null  $rows  null: as recorded
-     * @param  AsChecked|null  $checked  as though a full check were signed on that day; null: as on record
+     * @param  AsChecked|null  $checked  as if a full check were signed on that day; null: as on record
      * @param  int|null  $version  as it was seen at the beginning of the snapshot in which many are judged; null: it is read
      */
     public function judge(Kit $kit, string $asOf, ?array $rows = null, ?AsChecked $checked = null, ?int $version = null): Judged
@@ -64,7 +59,7 @@ final class KitJudge
     }
 
     /**
-     * As though the kit kept another edition of its design, with what is in it.
+     * Judges a kit as if it followed another edition of its design, with its present contents.
      *
      * @param  list<ContentRow>  $rows
      */
@@ -73,200 +68,183 @@ final class KitJudge
         $today = Day::of($asOf);
         $scope = $this->scopes->of($kit, $today);
         $itself = new PlanPart('', $kit->name, $plan, $kit);
-        $parts = $plan->parts === [] ? [$itself] : $plan->parts;
-        $worst = $most = $best = null;
-        $shifts = [];
-        // The lowest scope first: of shifts that fare alike it is told of that one.
+        $kits = [$kit];
+        foreach ($plan->parts as $part) {
+            if ($part->kit !== null && $part->prefix !== '') {
+                $kits[] = $part->kit;
+            }
+        }
+        $doubts = $this->doubts->of($kit, $kits, $rows, $checked);
+        $disagreements = $checked === null ? $this->disagreements->of($kit, $kits) : [];
+        $checks = $this->schedules->of($itself, $rows, $today, $checked, $doubts, $disagreements);
+        $counts = [$rows, ...array_map(static fn (Disagreement $one): array => $one->difference->from($rows), $disagreements)];
+        $byScope = [];
         foreach ($scope->each() as $one) {
-            $inScope = $this->inScope($itself, $rows, $today, $one, $checked);
-            foreach ($scope->shifts as $shift) {
-                if ($shift['scope'] === $one) {
-                    $shifts[] = new ShiftVerdict($shift['shift'], $one, $inScope[0]->standing());
-                }
-            }
-            [$most, $best] = $most === null || $one->isAbove($most) ? [$one, $inScope[0]] : [$most, $best];
-            $worst = $worst === null || $inScope[0]->standing()->isWorseThan($worst[0]->standing()) ? $inScope : $worst;
+            $byScope[] = $this->documents($itself, $counts, $today, $one, $checks, $doubts);
         }
-        [$judgement, $joined] = $worst ?? throw new LogicException('A kit has a scope.');
+        usort($byScope, static fn (array $one, array $other): int => $other[0]->kit->scope->isAbove($one[0]->kit->scope) ? 1 : -1);
+        /** @var non-empty-list<non-empty-list<Assignment>> $byScope */
+        $documents = array_merge(...$byScope);
+        $whole = Whole::of($documents);
+        $perScope = count($byScope[0]);
+        [$at, $place] = [intdiv($whole->judged, $perScope), $whole->judged % $perScope];
+        $count = $whole->judgements[$whole->judged]->judged;
+        $judgement = $this->joined($itself, $byScope[$at], $counts, $count, array_slice($whole->judgements, $at * $perScope, $perScope));
+        $recorded = $count === 0 ? $judgement : $this->joined($itself, $byScope[$at], $counts, 0);
+        $shifts = [];
+        foreach ($scope->shifts as $shift) {
+            $verdict = Verdict::Ready;
+            foreach ($documents as $index => $document) {
+                $verdict = $document->kit->scope === $shift['scope'] ? $verdict->orWorse($whole->judgements[$index]->verdict) : $verdict;
+            }
+            $shifts[] = new ShiftVerdict($shift['shift'], $shift['scope'], $verdict);
+        }
         usort($shifts, static fn (ShiftVerdict $one, ShiftVerdict $other): int => $one->shift <=> $other->shift);
-        $planned = null;
-        $dueIn = null;
-        $grace = 0;
-        foreach ($parts as $part) {
-            if ($part->kit === null) {
-                continue;
-            }
-            $own = array_intersect_key($joined->assignment->contents, $plan->parts === [] ? $rows : array_filter($rows, $part->holds(...)));
-            $isChecked = $checked?->opens($part->kit->id) ?? false;
-            $next = $this->due($part->kit, $part->plan, array_values($own), $today, self::lastFull($part->kit, $today, $isChecked), $isChecked);
-            if ($planned === null || self::isEarlier($next, $planned)) {
-                [$planned, $dueIn, $grace] = [$next, $part->prefix === '' ? null : $part->name, $part->plan->policy->graceDays];
-            }
-        }
 
         return new Judged(
-            $kit, $plan, $rows, $judgement, $joined, $planned ?? throw new LogicException('A kit is a part of itself.'), $scope, $version,
-            $checked !== null ? null : $this->disagreements->worstOf($kit), $dueIn, $grace, $shifts, $best,
-            $this->builds->of($kit, $kits = array_values(array_filter(array_map(static fn (PlanPart $part): ?Kit => $part->kit, $parts)))),
-            // A check answers no report: that waits until somebody confirms or rejects it.
-            $this->reported($itself, $rows, $joined->assignment, $today, $scope, $this->reports->of($kits, $checked), $checked),
-            $this->unstaged->of($kit, $kits, $rows),
+            $kit, $plan, $rows, $counts[$count], $documents, $whole, $judgement, $recorded,
+            $at === 0 ? $recorded : $this->joined($itself, $byScope[0], $counts, 0),
+            ($plan->parts[$place - 1] ?? null)?->phrase(),
+            $checks->all, $checks->due, $checks->graceDays, $checks->dueIn, $scope, $version, $doubts, $disagreements, $shifts,
         );
     }
 
     /**
-     * What was reported used and waits, and the standing that the worst of those would see who have the kit, were those pieces gone.
+     * Judges a kit as if other pieces were in it.
      *
      * @param  list<ContentRow>  $rows
-     * @param  list<OpenReport>  $reports
-     */
-    private function reported(
-        PlanPart $itself,
-        array $rows,
-        Assignment $assignment,
-        Day $today,
-        KitScope $scope,
-        array $reports,
-        ?AsChecked $checked,
-    ): ?ReportedUse {
-        if ($reports === []) {
-            return null;
-        }
-        $worst = count($reports) >= OpenReports::MOST ? Verdict::NotReady : Verdict::ReadyWithActions;
-        $left = OpenReports::without($rows, $assignment, $reports);
-        foreach ($scope->each() as $one) {
-            $standing = $this->inScope($itself, $left, $today, $one, $checked)[0]->standing();
-            $worst = $standing->isWorseThan($worst) ? $standing : $worst;
-        }
-
-        return new ReportedUse($reports, $worst);
-    }
-
-    /**
-     * As though other pieces were in it: the standing that the worst of those would see who have it, and what those would who may use most.
-     *
-     * @param  list<ContentRow>  $rows
-     * @return array{Verdict, Judgement}
+     * @return array{Verdict, Judgement} the verdict of the worst shift and part, and the judgement for those who may use most
      */
     public function standingWith(Judged $judged, array $rows): array
     {
         $itself = new PlanPart('', '', $judged->plan, $judged->kit);
-        [$worst, $most, $best] = [null, null, null];
-        foreach ($judged->scope->each() as $scope) {
-            [$judgement] = $this->inScope($itself, $rows, $judged->judgement->assignment->asOf, $scope, null);
-            [$most, $best] = $most === null || $scope->isAbove($most) ? [$scope, $judgement] : [$most, $best];
-            $worst = $worst === null || $judgement->standing()->isWorseThan($worst) ? $judgement->standing() : $worst;
-        }
-
-        return [$worst ?? throw new LogicException('A kit has a scope.'), $best ?? $judged->atBest()];
-    }
-
-    /**
-     * As those may use it who have that scope.
-     *
-     * @param  list<ContentRow>  $rows
-     * @return array{Judgement, Judgement} with what a part is short of by itself, and of the kit's document alone
-     */
-    private function inScope(PlanPart $itself, array $rows, Day $today, Scope $scope, ?AsChecked $checked): array
-    {
-        $joined = Judge::judge($this->assignment($itself, $itself->plan->asked($today), $rows, $today, $scope, $checked !== null));
-        $parts = [];
-        foreach ($itself->plan->parts as $part) {
-            $own = array_filter($rows, $part->holds(...));
-            $isChecked = $checked !== null && ($part->kit === null || $checked->opens($part->kit->id));
-            $parts[] = new PartJudgement(
-                $part->phrase(),
-                Judge::judge($this->assignment($part, $part->asked($today), array_values($own), $today, $scope, $isChecked)),
-                array_keys($own),
-                $part->kit === null,
+        $perScope = 1 + count($judged->plan->parts);
+        $documents = [];
+        foreach ($judged->documents as $index => $document) {
+            $part = $itself->plan->parts[$index % $perScope - 1] ?? $itself;
+            $own = array_values($part === $itself ? $rows : array_filter($rows, $part->holds(...)));
+            $documents[] = new Assignment(
+                $document->asOf, $document->kit, $document->policy, $this->items($part->plan, $own, $document->doubts, $part !== $itself),
+                $document->list, $this->asked($part->plan, $own), $document->checked, $document->doubts,
             );
         }
+        $whole = Whole::of($documents);
 
-        return [Whole::of($joined, $parts), $joined];
-    }
+        $best = array_slice($whole->judgements, 0, $perScope);
 
-    private static function lastFull(Kit $kit, Day $today, bool $isChecked): ?Day
-    {
-        return $isChecked ? $today : ($kit->last_full_on === null ? null : Day::of($kit->last_full_on));
-    }
-
-    private static function isEarlier(NextCheck $one, NextCheck $other): bool
-    {
-        return $one->day !== null && ($other->day === null || $one->day->isBefore($other->day));
+        return [$whole->verdict, $this->joined($itself, array_slice($documents, 0, $perScope), [$rows], 0, $best)];
     }
 
     /**
-     * @param  list<ContentRow>  $rows
+     * Makes the documents of one scope: the joined kit, then each part.
+     *
+     * @param  non-empty-list<list<ContentRow>>  $counts  the rows, then the other counts
+     * @return non-empty-list<Assignment>
+     */
+    private function documents(PlanPart $itself, array $counts, Day $today, Scope $scope, KitChecks $checks, KitDoubts $doubts): array
+    {
+        $documents = [$this->document($itself, $itself, $counts, $today, $scope, $checks, $doubts)];
+        foreach ($itself->plan->parts as $part) {
+            $documents[] = $this->document($itself, $part, array_map(
+                static fn (array $rows): array => array_values(array_filter($rows, $part->holds(...))), $counts,
+            ), $today, $scope, $checks, $doubts);
+        }
+
+        return $documents;
+    }
+
+    /**
+     * @param  non-empty-list<list<ContentRow>>  $counts
      *
      * @throws InvalidDocument where the list does not go together with what the design or a module adds to it
      */
-    private function assignment(PlanPart $part, KitList $list, array $rows, Day $asOf, Scope $scope, bool $isChecked): Assignment
-    {
+    private function document(
+        PlanPart $itself, PlanPart $part, array $counts, Day $asOf, Scope $scope, KitChecks $checks, KitDoubts $doubts,
+    ): Assignment {
         $plan = $part->plan;
-        $items =
-            $plan->items +
-            $this->catalogue->items(array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows))));
+        $list = $part === $itself ? $plan->asked($asOf) : $part->asked($asOf);
+        $own = match (true) {
+            $part === $itself => $doubts->joined,
+            $part->kit === null => new Doubts,
+            default => $doubts->of($part->kit),
+        };
+        $check = $part === $itself ? $checks->joined : $checks->of($part);
+        $items = $this->items($plan, array_merge(...$counts), $own, $part !== $itself);
         $clashes = $list->clashes($items);
         if ($clashes !== []) {
             throw InvalidDocument::because(
                 array_map(static fn (Clash $clash): Problem => new Problem("/list/lines/{$clash->line}/accepts", $clash->message), $clashes),
             );
         }
-        $lastFull = $part->kit === null ? null : self::lastFull($part->kit, $asOf, $isChecked);
+        $dueOn = $check->dueOn;
+        $set = Lateness::notReadyAfterDays($plan->policy->notReadyAfterDays, $plan->policy->every, $dueOn);
+        // Days of grace come before a check is overdue, and the days after which the kit is not ready count from the due day all the same.
 
         return new Assignment(
             $asOf,
             new CoreKit($part->kit->code ?? $part->prefix, $scope, $plan->maxMass, $plan->emptyMass),
-            new Policy($plan->policy->expiry, $this->nextCheck($plan, $asOf, $lastFull), $plan->policy->marginDays),
-            array_values($items),
+            new Policy($plan->policy->expiry, $check->nextCheck, $plan->policy->marginDays, max(0, $set - $check->graceDays), $doubts->asksPrepared),
+            $items,
             $list,
-            array_map(static fn (ContentRow $row): Row => $row->asked($plan->pocketName($row->pocketId), $items[$row->itemCode]), $rows),
+            $this->asked($plan, $counts[0]),
+            // A part whose list asks for nothing is no reason to say so of the kit: the joined document asks about its check.
+            $part->kit === null || ($part !== $itself && ! $list->hasRequirement())
+                ? null
+                : new Checked($check->lastFull, $dueOn?->plusDays($check->graceDays)),
+            $own,
+            array_map(fn (array $rows): array => $this->asked($plan, $rows), array_slice($counts, 1)),
         );
     }
 
     /**
-     * The next look into the kit that is planned: by season or interval, not for what happens in between.
-     * Where it is past, the next look is today's.
+     * Joins the judgements of one scope for the page.
+     *
+     * @param  non-empty-list<Assignment>  $documents  the joined kit, then each part
+     * @param  non-empty-list<list<ContentRow>>  $counts
+     * @param  list<Judgement>  $judgements  of these documents, where they are of that count already
      */
-    private function nextCheck(KitPlan $plan, Day $today, ?Day $lastFull): Day
+    private function joined(PlanPart $itself, array $documents, array $counts, int $count, array $judgements = []): Judgement
     {
-        $planned = Due::next(new Schedule(
-            asOf: $today,
-            every: $plan->policy->every,
-            seasons: $plan->policy->seasons,
-            lastFull: $lastFull,
-        ))->day;
+        $of = static fn (int $place): Judgement => ($judgements[$place] ?? null)?->judged === $count
+            ? $judgements[$place]
+            : Judge::ofCount($documents[$place], $count);
+        $parts = [];
+        foreach ($itself->plan->parts as $index => $part) {
+            $own = array_keys(array_filter($counts[$count], $part->holds(...)));
+            $parts[] = new PartJudgement($part->phrase(), $of($index + 1), $own, $part->kit === null);
+        }
 
-        return $planned === null || $planned->isBefore($today) ? $today : $planned;
+        return JoinedParts::of($of(0), $parts);
     }
 
-    /** @param  list<Row>  $rows */
-    private function due(Kit $kit, KitPlan $plan, array $rows, Day $today, ?Day $lastFull, bool $asChecked): NextCheck
+    /**
+     * @param  array<ContentRow>  $rows
+     * @param  bool  $isPart  companions are looked for in the whole kit: the document of a part does not ask for them
+     * @return list<Item>
+     */
+    private function items(KitPlan $plan, array $rows, Doubts $doubts, bool $isPart): array
     {
-        $dates = [];
-        foreach ($rows as $row) {
-            $last = $row->isSound() ? $row->lastGoodDay() : null;
-            if ($last !== null) {
-                $dates[(string) $last] = PrintedDate::of((string) $last);
-            }
-        }
-        $events = $plan->policy->beforeEvents ? $this->contents->eventsOf($kit, $today) : [];
+        $codes = [
+            ...array_map(static fn (ContentRow $row): string => $row->itemCode, array_values($rows)),
+            ...array_map(static fn (string $key): string => substr($key, 1), array_keys($doubts->reportedUsed)),
+            ...$doubts->unprepared,
+        ];
+        $items = $plan->items + $this->catalogue->items(array_values(array_unique($codes)));
 
-        return Due::next(new Schedule(
-            asOf: $today,
-            every: $plan->policy->every,
-            seasons: $plan->policy->seasons,
-            beforeEvents: $plan->policy->beforeEvents,
-            events: $events,
-            afterUse: $plan->policy->afterUse,
-            usedOn: $asChecked || $kit->used_on === null ? null : Day::of($kit->used_on),
-            seal: $asChecked && $kit->seal === Seal::Broken ? Seal::None : $kit->seal,
-            sealBrokenOn: $asChecked || $kit->seal_broken_on === null ? null : Day::of($kit->seal_broken_on),
-            lastFull: $lastFull,
-            lastQuick: $kit->last_quick_on === null ? null : Day::of($kit->last_quick_on),
-            earliestExpiry: Expiry::firstToAsk(array_values($dates), $lastFull, $plan->policy->marginDays),
-            marginDays: $plan->policy->marginDays,
-            graceDays: $plan->policy->graceDays,
-        ));
+        return array_values($isPart ? array_map(static fn (Item $item): Item => $item->withoutCompanions(), $items) : $items);
+    }
+
+    /**
+     * @param  array<ContentRow>  $rows
+     * @return list<Row>
+     */
+    private function asked(KitPlan $plan, array $rows): array
+    {
+        $items = $this->catalogue->items(array_values(array_unique(array_map(static fn (ContentRow $row): string => $row->itemCode, $rows))));
+        $known = $plan->items + $items;
+
+        $asked = static fn (ContentRow $row): Row => $row->asked($plan->pocketName($row->pocketId), $known[$row->itemCode]);
+
+        return array_values(array_map($asked, $rows));
     }
 }

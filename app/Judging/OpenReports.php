@@ -10,7 +10,6 @@ use App\Ledger\WhenDone;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Check\Assignment;
 use stdClass;
 
 /** What was reported used of kits and waits. Asked only for kits that say so themselves, so that many are judged at once. */
@@ -50,6 +49,7 @@ final readonly class OpenReports
             $first = $same->first() ?? new stdClass;
 
             return new OpenReport(
+                $first->kit_id,
                 Day::of($this->organisation->dayOf(CarbonImmutable::parse($first->reported_at, 'UTC'))),
                 array_map(intval(...), $same->pluck('pieces', 'code')->all()),
                 isset($counted[$first->id]) || ($checked?->countsSince($first->kit_id, $first->reported_at) ?? false),
@@ -78,35 +78,30 @@ final readonly class OpenReports
     }
 
     /**
-     * What is left where the reported pieces are gone: of an item the best first, so that nothing is taken for ready that is not. What counts
-     * is the best, then what counts as reserve; of those what is good for longest.
+     * Adds up what was reported used of one kit and no full check has counted since.
      *
-     * @param  list<ContentRow>  $rows
-     * @param  Assignment  $assignment  of those rows
-     * @param  list<OpenReport>  $reports
-     * @return list<ContentRow>
+     * @param  list<OpenReport>  $reports  of that kit
+     * @param  array<ContentRow>  $rows  in it
+     * @return array<string, int> pieces by the item's code with a dot before it; where so many reports wait that further ones are not
+     *                            kept, everything in it may have been used
      */
-    public static function without(array $rows, Assignment $assignment, array $reports): array
+    public static function used(array $reports, array $rows): array
     {
-        $gone = [];
-        foreach ($reports as $report) {
-            foreach ($report->isCounted ? [] : $report->pieces as $item => $pieces) {
-                $gone[$item] = ($gone[$item] ?? 0) + $pieces;
+        $waiting = array_filter($reports, static fn (OpenReport $report): bool => ! $report->isCounted);
+        $used = [];
+        foreach ($waiting as $report) {
+            foreach ($report->pieces as $item => $pieces) {
+                $used[".{$item}"] = ($used[".{$item}"] ?? 0) + $pieces;
             }
         }
-        $worth = static fn (int $at): array => [
-            $assignment->isEffective($at), $assignment->isReserve($at), $assignment->contents[$at]->lastGoodDay()->number ?? PHP_INT_MAX,
-        ];
-        $best = array_keys($rows);
-        usort($best, static fn (int $one, int $other): int => $worth($other) <=> $worth($one));
-        foreach ($best as $at) {
-            $taken = min($gone[$rows[$at]->itemCode] ?? 0, $rows[$at]->quantity);
-            if ($taken > 0) {
-                $gone[$rows[$at]->itemCode] -= $taken;
-                $rows[$at] = $rows[$at]->of($rows[$at]->quantity - $taken);
+        if (count($waiting) >= self::MOST) {
+            $all = [];
+            foreach ($rows as $row) {
+                $all[".{$row->itemCode}"] = ($all[".{$row->itemCode}"] ?? 0) + $row->quantity;
             }
+            $used = [...$used, ...$all];
         }
 
-        return array_values(array_filter($rows, static fn (ContentRow $row): bool => $row->quantity > 0));
+        return $used;
     }
 }

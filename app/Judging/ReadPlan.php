@@ -125,6 +125,7 @@ final class ReadPlan
             (bool) $edition->before_events,
             (bool) $edition->after_use,
             (bool) $edition->sealed,
+            $edition->not_ready_after_days === null ? null : (int) $edition->not_ready_after_days,
         );
     }
 

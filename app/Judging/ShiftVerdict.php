@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Kit\Scope;
 
-/** What the core said of a kit as those may use it who serve in one shift. */
+/** The verdict of a kit for one shift of its place. */
 final readonly class ShiftVerdict
 {
     public function __construct(
@@ -30,11 +30,5 @@ final readonly class ShiftVerdict
         }
 
         return $kept;
-    }
-
-    /** A verdict that something beside the contents lowers is lowered in every shift. */
-    public function atBest(Verdict $verdict): self
-    {
-        return $verdict->isWorseThan($this->verdict) ? new self($this->shift, $this->scope, $verdict) : $this;
     }
 }

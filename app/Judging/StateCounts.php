@@ -35,7 +35,7 @@ final readonly class StateCounts
             $onWorklist += (int) $sum->band < Band::Nothing->value ? $kits : 0;
         }
 
-        return new self($byVerdict, $overdue, $onWorklist);
+        return new self(array_filter($byVerdict), $overdue, $onWorklist);
     }
 
     /** Puts together what was appended, so that there is little to add up: where it has become much. */

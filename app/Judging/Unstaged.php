@@ -43,7 +43,8 @@ final class Unstaged
         foreach ($said as $row) {
             $pockets = $there["{$row->kit_id} {$row->code}"] ?? [];
             if ($pockets !== []) {
-                $found[] = new NotStaged($row->code, $row->name, isset($pockets[$row->pocket_id]) ? $row->pocket : 'another pocket', $row->task);
+                $pocket = isset($pockets[$row->pocket_id]) ? $row->pocket : 'another pocket';
+                $found[] = new NotStaged($row->kit_id, $row->code, $row->name, $pocket, $row->task);
             }
         }
 

@@ -22,35 +22,8 @@ final class Words
 {
     private const PEOPLE_OR_LIST = 'Post somebody who is trained for it, or change the list.';
 
-    public function __construct(private readonly Catalogue $catalogue)
+    public function __construct(private readonly Catalogue $catalogue, private readonly KitFacts $facts)
     {
-    }
-
-    public function sentence(Judged $judged): string
-    {
-        $findings = $judged->judgement->findings;
-        $count = static fn (Severity $severity): int => count(
-            array_filter($findings, static fn (Finding $finding): bool => $finding->severity === $severity),
-        );
-        $lowered = Overlay::sentence($judged);
-        if ($lowered !== null) {
-            return $lowered;
-        }
-        $next = self::date((string) $judged->judgement->assignment->policy->nextCheck);
-        $unmet = count(array_filter(
-            $judged->judgement->lines,
-            static fn (LineOutcome $line): bool => $line->isShortAfterReserve && $line->line->rank->value === 'required',
-        ));
-        $planned = $judged->plan->notYetAsked($judged->judgement->assignment->asOf);
-        $more = $planned === 0 ? '' : ' Not yet covered: '.self::number($planned, 'planned line').'.';
-
-        return match ($judged->judgement->standing()) {
-            Verdict::Ready => "Ready. Everything on the list is there, and in date until the next check on {$next}.",
-            Verdict::ReadyWithActions => 'Ready, with '.self::number($count(Severity::Fix), 'action').' due.',
-            Verdict::NoRequirement => 'No requirement set: its list asks for nothing that is critical or required.',
-            Verdict::Limited => 'Limited. '.self::number($unmet, 'required line').' cannot be met with what is in the kit.',
-            Verdict::NotReady => 'Not ready. Do not use this kit: '.self::number($count(Severity::Stop), 'critical fault').'.',
-        }.$more;
     }
 
     public static function word(Verdict $verdict): string
@@ -60,6 +33,7 @@ final class Words
             Verdict::ReadyWithActions => 'Ready, actions due',
             Verdict::NoRequirement => 'No requirement set',
             Verdict::Limited => 'Limited',
+            Verdict::NotChecked => 'Not checked yet',
             Verdict::NotReady => 'Not ready',
         };
     }
@@ -72,9 +46,6 @@ final class Words
     public function reasons(Judged $judged): array
     {
         $reasons = array_map(fn (Advised $advised): Reason => $this->reason($judged, $advised), (new Advice($judged->judgement))->findings());
-        foreach ($judged->overlays() as $fact) {
-            array_unshift($reasons, Overlay::reason($fact));
-        }
         usort($reasons, static fn (Reason $one, Reason $other): int => $one->order() <=> $other->order());
 
         return $reasons;
@@ -100,8 +71,10 @@ final class Words
             'season' => 'the season begins',
             'interval' => 'its check interval ends then',
             'event' => 'it goes out to an event',
-            Due::REPORT => 'pieces of it were reported used',
-            default => 'two looks at it disagree',
+            Due::REPORT => 'pieces were reported used',
+            Due::RECHECK => 'no check has counted its contents since they changed',
+            Due::SEAL_DOUBT => 'the number on its seal was not the one on record',
+            default => 'two counts disagree',
         };
     }
 
@@ -124,13 +97,14 @@ final class Words
     /** What was found, as facts: with names and dates as they read now. */
     public function fact(Judged $judged, Finding $finding): CheckFinding
     {
-        $row = $finding->index === null ? null : $judged->rows[$finding->index];
+        $row = $finding->index === null ? null : $judged->judgedRows[$finding->index];
         $line = $finding->line === null ? null : $judged->plan->line($finding->line->id);
+        if ($finding->kind->isOfKit() || $finding->kind->isReported()) {
+            return $this->facts->ofDoubtOrKit($judged, $finding);
+        }
         [$quantity, $detail] = match ($finding->kind) {
             FindingKind::Short => $this->shortage($judged, $finding),
             FindingKind::Unpaired => [null, $this->companions($judged, (string) $finding->item?->code)],
-            FindingKind::Overweight => [$judged->judgement->mass, (string) $judged->plan->maxMass],
-            FindingKind::MostlyMissing => [$finding->empty, "{$finding->required} required lines".$finding->inPart()],
             default => [$row?->quantity, null],
         };
 
@@ -149,14 +123,13 @@ final class Words
         );
     }
 
-    /** @return list<CheckFinding> what is kept of a judgement, gravest first: what asks for something, and what lowers it from outside */
+    /** @return list<CheckFinding> the findings that ask for something, gravest first */
     public function facts(Judged $judged): array
     {
         $facts = array_map(fn (Finding $finding): CheckFinding => $this->fact($judged, $finding), array_values(array_filter(
             $judged->judgement->findings,
             static fn (Finding $finding): bool => $finding->severity !== Severity::Note,
         )));
-        array_unshift($facts, ...$judged->overlays());
         $grave = static fn (CheckFinding $fact): int => $fact->severity === Severity::Stop->value ? 0 : 1;
         usort($facts, static fn (CheckFinding $one, CheckFinding $other): int => $grave($one) <=> $grave($other));
 
@@ -166,10 +139,6 @@ final class Words
     /** What was found, in words. */
     public static function found(CheckFinding $fact): string
     {
-        $lowers = Overlay::say($fact);
-        if ($lowers !== null) {
-            return $lowers;
-        }
         $what = $fact->lotNumber === null ? (string) $fact->subject : "{$fact->subject} (lot {$fact->lotNumber})";
         $until = $fact->goodUntil === null ? '' : self::date($fact->goodUntil);
 
@@ -188,6 +157,16 @@ final class Words
             FindingKind::Superseded => "{$fact->subject} is an outdated model",
             FindingKind::Surplus => "{$fact->subject}: more pieces than the list asks for",
             FindingKind::MostlyMissing => "No usable piece for {$fact->quantity} of {$fact->detail}",
+            FindingKind::Recalled => "{$what} is recalled",
+            FindingKind::Repacking => "{$fact->subject} has been repacking ".($fact->detail ?? 'this kit')." since {$until}. Pieces may be out of it",
+            FindingKind::Seal => "The seal number read on {$until} is not the one on record",
+            FindingKind::Unchecked => 'Nobody has checked '.($fact->detail ?? 'this kit').' in full',
+            FindingKind::Overdue => "The check was due on {$until}",
+            FindingKind::Disputed => $fact->detail === KitFacts::MOVED
+                ? "Pieces were moved while {$fact->subject} checked this kit on {$until}"
+                : "The check by {$fact->subject} of {$until} disagrees with another count",
+            FindingKind::ReportedUsed => "Reported used on {$until}, unconfirmed: {$fact->quantity} × {$fact->subject}",
+            FindingKind::Unprepared => "{$fact->subject} in {$fact->pocket} is unprepared: {$fact->detail}",
             FindingKind::Overweight => "The kit weighs {$fact->quantity} g; its limit is {$fact->detail} g",
         };
     }
@@ -202,12 +181,13 @@ final class Words
         return match ($kind) {
             FindingKind::Short => $action === Action::People
                 ? 'What it asks for is there or could be, but nobody posted may use it. '.self::PEOPLE_OR_LIST : $restock,
-            FindingKind::Expired => 'Remove it and put in a new one.',
+            FindingKind::Expired => $action === Action::Remove ? 'Remove it.' : 'Remove it and put in a new one.',
             FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
             FindingKind::ExpiresEarly => $action === Action::Restock ? 'Replace it now, or check again before that day.'
                 : 'No line needs it: move it to where it is used sooner.',
-            FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed => 'Replace it.',
-            FindingKind::Soiled => 'Replace it, even if it is in date.',
+            FindingKind::Opened, FindingKind::Damaged, FindingKind::Failed,
+            FindingKind::Recalled => $action === Action::Remove ? 'Remove it.' : 'Replace it.',
+            FindingKind::Soiled => $action === Action::Remove ? 'Remove it.' : 'Replace it, even if it is in date.',
             FindingKind::Excluded => 'Remove it.',
             FindingKind::BeyondScope => $action === Action::Remove
                 ? 'Remove it: it must not be at hand where nobody may use it. Or post somebody who is trained for it.'
@@ -216,7 +196,13 @@ final class Words
             FindingKind::Superseded => 'Replace it when it is used or expires.',
             FindingKind::Surplus => 'Return the rest to the store, or leave it.',
             FindingKind::MostlyMissing => 'Fill the kit from the restock list, or take it out of service.',
-            FindingKind::Overweight => 'Remove what no line asks for.',
+            FindingKind::Overweight => 'Remove items that no line asks for.',
+            FindingKind::Repacking => 'Finish the repack, or end it.',
+            FindingKind::Seal => 'Do a full check.',
+            FindingKind::Unchecked, FindingKind::Overdue => 'Check it.',
+            FindingKind::Disputed => 'Do a full check. Its count settles the difference.',
+            FindingKind::ReportedUsed => 'Confirm the report, or reject it with a reason.',
+            FindingKind::Unprepared => 'Prepare it, and record that below.',
         };
     }
 
@@ -229,9 +215,12 @@ final class Words
         // Removing is done on the restock list; who is posted, and what the list says, is for leads.
         $job = match ($action) {
             Action::Restock => 'restock',
-            Action::Remove => $finding->kind === FindingKind::Excluded || $judged->takesOut((string) $finding->item?->code) ? 'restock' : 'none',
+            Action::Remove => $finding->index !== null || $judged->takesOut((string) $finding->item?->code) ? 'restock' : 'none',
             Action::Check => 'check',
-            Action::People, Action::Leave => 'none',
+            Action::Report => 'report',
+            Action::Repack => 'build',
+            Action::People => 'people',
+            Action::Leave, Action::Prepare => 'none',
         };
 
         return new Reason(
@@ -243,7 +232,7 @@ final class Words
             $line?->code(),
             $finding->item?->code,
             $finding->index,
-            $finding->index === null ? $line?->pocketId : $judged->rows[$finding->index]->pocketId,
+            $finding->index === null ? $line?->pocketId : $judged->judgedRows[$finding->index]->pocketId,
         );
     }
 

@@ -10,11 +10,11 @@ use App\Ledger\Parts\CheckFinding;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Due\Because;
+use Sarcina\Core\Due\HoldsThrough;
 use Sarcina\Core\Due\Urgency;
 use stdClass;
 
-/** Writes down what was judged of a kit: its state with the last day through which that holds, what was found, and the marks of the horizon. */
+/** Writes the status of a kit: its state with the last day through which that holds, its findings, and the marks of the horizon. */
 final class WriteState
 {
     public function __construct(private readonly Words $words, private readonly SuitableItem $suitable)
@@ -25,7 +25,7 @@ final class WriteState
     public function __invoke(Kit $kit, Judged $judged, string $asOf, bool $isHeld): void
     {
         $state = self::said($kit, $judged, $asOf) + [
-            'holds_through' => $this->holdsThrough($judged, Day::of($asOf)),
+            'holds_through' => self::holdsThrough($judged),
             'judged_for' => $asOf,
             'judged_version' => $judged->version,
             'rests_on' => $kit->last_operation,
@@ -100,35 +100,16 @@ final class WriteState
         return array_map(static fn (mixed $value): ?string => is_scalar($value) ? (string) $value : null, $row);
     }
 
-    /** The last day on which nothing in this answer changes by the calendar alone; null where nothing ever does. */
-    private function holdsThrough(Judged $judged, Day $asOf): ?string
+    /** Finds the last day through which the status holds by the calendar alone, or returns null. */
+    private static function holdsThrough(Judged $judged): ?string
     {
-        $days = [];
-        if ($judged->planned->because === Because::First) {
-            $days[] = $asOf;
-        }
-        if ($judged->planned->because === Because::Event && $judged->planned->day !== null) {
-            $days[] = $judged->planned->day;
-        }
-        $parts = $judged->plan->parts === [] ? [$judged->plan] : array_map(static fn (PlanPart $part): KitPlan => $part->plan, $judged->plan->parts);
-        $margins = array_unique(array_map(static fn (KitPlan $plan): int => $plan->policy->marginDays, $parts));
-        foreach ($judged->judgement->assignment->contents as $row) {
-            $last = $row->lastGoodDay();
-            if ($last !== null && ! $row->isExpired($asOf)) {
-                $days[] = $last;
-                foreach ($margins as $margin) {
-                    $days[] = $last->plusDays(-$margin);
-                }
-            }
-        }
-        $days = [...$days, ...$judged->plan->lastDaysBefore(), ...Urgency::lastDays($judged->due()->day, $asOf)];
+        $others = $judged->plan->lastDaysBefore();
         if ($judged->scope->holdsThrough !== null) {
-            $days[] = $judged->scope->holdsThrough;
+            $others[] = $judged->scope->holdsThrough;
         }
-        $days = array_filter($days, static fn (Day $day): bool => ! $day->isBefore($asOf));
-        usort($days, static fn (Day $one, Day $other): int => $one->number <=> $other->number);
+        $day = HoldsThrough::of($judged->asOf(), $judged->documents, $judged->schedules, $judged->due()->day, $others);
 
-        return $days === [] ? null : (string) $days[0];
+        return $day === null ? null : (string) $day;
     }
 
     /** @return array<string, bool|int|string|null> */

@@ -240,7 +240,7 @@ final class ReadKit
         foreach ($judged->rows as $index => $row) {
             $item = $this->catalogue->item($row->itemCode);
             $condition = PieceCondition::of($row->condition);
-            $judgedRow = $judged->judgement->assignment->contents[$index];
+            $judgedRow = $judged->recorded->assignment->counted[$index];
             $last = $judgedRow->lastGoodDay();
             $contents[] = new ContentResource(
                 $row->pocketId,

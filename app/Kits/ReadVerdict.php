@@ -9,6 +9,7 @@ use App\Judging\Judged;
 use App\Judging\KitPlanLine;
 use App\Judging\PlanShare;
 use App\Judging\Reason;
+use App\Judging\StatusSentence;
 use App\Judging\Words;
 use App\Kits\Http\LineResource;
 use App\Kits\Http\ReasonResource;
@@ -36,7 +37,7 @@ final class ReadVerdict
 
         return new VerdictResource(
             $judged->verdict()->value,
-            $this->words->sentence($judged),
+            StatusSentence::of($judged),
             (string) $judgement->assignment->asOf,
             (string) $judgement->assignment->policy->nextCheck,
             $judgement->assignment->policy->marginDays,

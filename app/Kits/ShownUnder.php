@@ -18,7 +18,7 @@ final class ShownUnder
     public function __construct(private readonly Judged $judged)
     {
         $given = [];
-        foreach ($judged->judgement->lines as $outcome) {
+        foreach ($judged->recorded->lines as $outcome) {
             foreach ($outcome->placed as $placed) {
                 $given[$placed->row][$outcome->line->id] = ($given[$placed->row][$outcome->line->id] ?? 0) + $placed->quantity;
             }
@@ -61,8 +61,8 @@ final class ShownUnder
     /** Pieces that count for nothing stand where they would: under the first line of their pocket that accepts them. */
     private function firstThatAccepts(int $row): ?string
     {
-        $assignment = $this->judged->judgement->assignment;
-        $preferences = $assignment->list->preferencesFor($assignment->contents[$row]->item);
+        $assignment = $this->judged->recorded->assignment;
+        $preferences = $assignment->list->preferencesFor($assignment->counted[$row]->item);
         asort($preferences);
         foreach (array_keys($preferences) as $index) {
             $line = $assignment->list->lines[$index]->id;

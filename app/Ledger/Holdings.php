@@ -47,7 +47,8 @@ final class Holdings
             } else {
                 $kept[] = [
                     'whereabouts' => $location->whereabouts(),
-                    'kit_id' => $location->kitId,
+                    // Pieces that are unaccounted for are in no kit: nothing that reads a kit's contents sees them.
+                    'kit_id' => $location->isUnaccounted() ? null : $location->kitId,
                     'pocket_id' => $location->pocketId,
                     'store_id' => $location->storeId,
                     'lot_id' => $lot,

@@ -19,6 +19,7 @@ final readonly class KitEvent
      * @param  bool  $leavesDoubt  a check of which some rows could not be decided
      * @param  list<SealEvent>  $seals
      * @param  list<KitChanged>  $changes
+     * @param  bool  $asksCheck  whether pieces came in that no check has counted, or everything was put back after a repack
      */
     public function __construct(
         public int $number,
@@ -30,6 +31,7 @@ final readonly class KitEvent
         public bool $isUse,
         public array $seals,
         public array $changes,
+        public bool $asksCheck = false,
     ) {
     }
 }

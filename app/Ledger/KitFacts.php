@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Ledger;
 
 use App\Kits\Models\Kit;
+use App\Ledger\Parts\KitChanged;
+use App\Ledger\Parts\SealEvent;
 
 /**
  * What is known of a kit beside its contents: its edition of a design, place and scope, what it is a module in, its seal, and the days of its checks.
@@ -17,6 +19,7 @@ final readonly class KitFacts
         'code', 'name', 'design_edition_id', 'configuration_id', 'parent_kit_id', 'slot_id', 'place_id',
         'scope', 'seal', 'seal_number', 'seal_broken_on', 'seal_broken_reason',
         'used_on', 'last_full_on', 'last_quick_on', 'disputed_by', 'retired_on',
+        'seal_doubt', 'seal_doubted_on', 'recheck_on',
     ];
 
     private const FIELDS = [
@@ -77,6 +80,16 @@ final readonly class KitFacts
         }
         $isSet = false;
         foreach ($event->standing === null || $event->standing === 'stands' ? $event->seals : [] as $seal) {
+            if ($seal->event === SealEvent::MISREAD) {
+                $now = [...$now, 'seal_doubt' => $seal->reason, 'seal_doubted_on' => $now['seal_doubted_on'] ?? $event->day];
+
+                continue;
+            }
+            if ($seal->event === SealEvent::READ) {
+                $now = $now['seal_doubt'] === $seal->reason ? [...$now, 'seal_doubt' => null, 'seal_doubted_on' => null] : $now;
+
+                continue;
+            }
             $isSet = $seal->event === 'set';
             $now = $isSet
                 ? [...$now, 'seal' => 'intact', 'seal_number' => $seal->sealNumber, 'seal_broken_on' => null, 'seal_broken_reason' => null]
@@ -88,21 +101,41 @@ final readonly class KitFacts
                     'seal_broken_reason' => $seal->reason,
                 ];
         }
+        if ($event->asksCheck) {
+            $now['recheck_on'] ??= $event->day;
+        }
         if ($event->isUse) {
             $now['used_on'] = $event->day;
         }
 
         return new self(match (true) {
+            self::isRepackWithCounts($event) => self::answered($now, $event, $isSet),
             $event->standing === 'disputed' => [...$now, 'disputed_by' => max($event->number, (int) $now['disputed_by'])],
             $event->standing !== 'stands' => $now,
             $event->kind === OperationKind::QuickCheck => [...$now, 'last_quick_on' => $event->day],
             // A full check answers what happened before it: the use, the broken seal, the dispute.
             // A dispute that was recorded after it is about this very check, whatever its own clock said: that one stays.
-            default => [
-                ...$now, 'last_full_on' => $event->day, 'used_on' => null, 'seal_broken_on' => null, 'seal_broken_reason' => null,
-                ...($isSet ? [] : ['seal' => 'none', 'seal_number' => null]), 'disputed_by' => self::doubtAfter($event, (int) $now['disputed_by']),
-            ],
+            default => self::answered($now, $event, $isSet),
         });
+    }
+
+    /** Says whether it is a repack that asked number, date and condition of every piece: it counts as a full check. */
+    private static function isRepackWithCounts(KitEvent $event): bool
+    {
+        return array_filter($event->changes, static fn (KitChanged $change): bool => $change->field === KitChanged::COUNTED) !== [];
+    }
+
+    /**
+     * @param  array<string, int|string|null>  $now
+     * @return array<string, int|string|null> after a full check
+     */
+    private static function answered(array $now, KitEvent $event, bool $isSet): array
+    {
+        return [
+            ...$now, 'last_full_on' => $event->day, 'used_on' => null, 'seal_broken_on' => null, 'seal_broken_reason' => null,
+            'seal_doubt' => null, 'seal_doubted_on' => null, 'recheck_on' => null,
+            ...($isSet ? [] : ['seal' => 'none', 'seal_number' => null]), 'disputed_by' => self::doubtAfter($event, (int) $now['disputed_by']),
+        ];
     }
 
     private static function doubtAfter(KitEvent $check, int $disputed): ?int

@@ -80,10 +80,16 @@ final class KitHistory
         }
         $uses = [];
         foreach ($only(
-            DB::table('movements')->whereIn('reason', LotMovement::USES),
+            DB::table('movements')->whereIn('reason', LotMovement::USES)->whereNotNull('from_pocket_id'),
             'from_kit_id',
         )->distinct()->get(['operation_number', 'from_kit_id']) as $use) {
             $uses["{$use->from_kit_id} {$use->operation_number}"] = true;
+        }
+        // Pieces that somebody settled into a kit: no check has counted them.
+        $settled = [];
+        foreach ($only(DB::table('movements')->whereNull('from_pocket_id')->whereNotNull('from_kit_id')->whereNotNull('to_pocket_id'), 'to_kit_id')
+            ->distinct()->get(['operation_number', 'to_kit_id']) as $one) {
+            $settled["{$one->to_kit_id} {$one->operation_number}"] = true;
         }
         $events = [];
         $of = $only(
@@ -91,7 +97,7 @@ final class KitHistory
             'operation_kits.kit_id',
         )->orderBy('operations.number');
         $of->get(['operations.number', 'operations.done_at', 'operations.day', 'operations.kind', 'operation_kits.kit_id'])
-            ->each(function (stdClass $row) use (&$events, $seals, $changes, $standings, $doubts, $uses): void {
+            ->each(function (stdClass $row) use (&$events, $seals, $changes, $standings, $doubts, $uses, $settled): void {
                 $key = "{$row->kit_id} {$row->number}";
                 $kind = OperationKind::tryFrom($row->kind);
                 // One of a kind that is not known is named by the verification; nothing follows from it.
@@ -101,6 +107,7 @@ final class KitHistory
                 $events[$row->kit_id][] = new KitEvent(
                     (int) $row->number, $row->done_at, $row->day, $kind, $kind->isCheck() ? ($standings[$key] ?? null) : null,
                     isset($doubts[$key]), isset($uses[$key]), $seals[$key] ?? [], $changes[$key] ?? [],
+                    isset($settled[$key]) || $kind === OperationKind::PutBack,
                 );
             });
 

@@ -23,6 +23,12 @@ final readonly class LotMovement
         $this->lotId = strtolower($lotId);
     }
 
+    /** Returns the same movement of another number of pieces. */
+    public function of(int $quantity): self
+    {
+        return new self($this->lotId, $quantity, $this->from, $this->to, $this->reason);
+    }
+
     public function isUse(): bool
     {
         return in_array($this->reason, self::USES, true);

@@ -87,6 +87,30 @@ final readonly class Operation
         );
     }
 
+    /** Says whether somebody reached into the kit in earnest. */
+    public function usesFrom(Kit $kit): bool
+    {
+        foreach ($this->movements as $movement) {
+            if ($movement->isUse() && $movement->from?->kitId === $kit->id && ! $movement->from->isUnaccounted()) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** Says whether pieces came into the kit that no check has counted, or everything was put back after a repack. */
+    public function asksCheckOf(Kit $kit): bool
+    {
+        foreach ($this->movements as $movement) {
+            if ($movement->from?->isUnaccounted() === true && $movement->to?->kitId === $kit->id && ! $movement->to->isUnaccounted()) {
+                return true;
+            }
+        }
+
+        return $this->kind === OperationKind::PutBack;
+    }
+
     /** What is recorded of a module is recorded of the kit that it is in: else that kit would be shown as it was. */
     public function refusePart(): void
     {

@@ -36,6 +36,9 @@ enum OperationKind: string
     case Borrow = 'borrow';
     case Repack = 'repack';
     case Prepare = 'prepare';
+    case Settle = 'settle';
+    case PutBack = 'put_back';
+    case SealRead = 'seal_read';
 
     public function kind(): Kind
     {
@@ -67,6 +70,9 @@ enum OperationKind: string
             self::Borrow => new Kinds\Borrow,
             self::Repack => new Kinds\Repack,
             self::Prepare => new Kinds\Prepare,
+            self::Settle => new Kinds\Settle,
+            self::PutBack => new Kinds\PutBack,
+            self::SealRead => new Kinds\SealRead,
         };
     }
 

@@ -14,6 +14,7 @@ final readonly class OperationSince
         public ?string $standing,
         public bool $breaksSeal,
         public bool $setsSeal,
+        public bool $countsAll = false,
     ) {
     }
 
@@ -25,6 +26,6 @@ final readonly class OperationSince
 
     public function isStandingFullCheck(): bool
     {
-        return $this->kind === OperationKind::FullCheck && $this->standing === 'stands';
+        return $this->countsAll || $this->kind === OperationKind::FullCheck && $this->standing === 'stands';
     }
 }

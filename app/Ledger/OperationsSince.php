@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Ledger;
 
 use App\Kits\Models\Kit;
+use App\Ledger\Parts\KitChanged;
 use Carbon\CarbonImmutable;
 use Illuminate\Support\Facades\DB;
 use stdClass;
@@ -20,10 +21,13 @@ final class OperationsSince
         }
         $rows = DB::table('operation_kits')->join('operations', 'operations.number', '=', 'operation_kits.operation_number')
             ->leftJoin('checks', fn ($join) => $join->on('checks.operation_number', '=', 'operations.number')->where('checks.kit_id', $kit->id))
+            ->leftJoin('kit_changes', fn ($join) => $join->on('kit_changes.operation_number', '=', 'operations.number')
+                ->where('kit_changes.kit_id', $kit->id)->where('kit_changes.field', KitChanged::COUNTED))
             ->where('operation_kits.kit_id', $kit->id)
             ->where(fn ($query) => $query->where('operations.epoch', '>', $base->epoch)
                 ->orWhere(fn ($same) => $same->where('operations.epoch', $base->epoch)->where('operations.number', '>', $base->number)))
-            ->orderBy('operations.number')
+            // A number read on a seal changes nothing that others could have seen.
+            ->where('operations.kind', '<>', OperationKind::SealRead->value)->orderBy('operations.number')
             ->get([
                 'operations.number',
                 'operations.kind',
@@ -32,6 +36,7 @@ final class OperationsSince
                 'operations.received_at',
                 'operations.clock_checked_at',
                 'checks.standing',
+                'kit_changes.field as counted',
             ]);
         $seals = [];
         foreach (
@@ -53,6 +58,7 @@ final class OperationsSince
                         $row->standing,
                         isset($seals['broken'][$row->number]),
                         isset($seals['set'][$row->number]),
+                        $row->counted !== null,
                     ),
                 )
                 ->all(),

@@ -275,11 +275,6 @@ final class Record
         $seals = $of(SealEvent::class);
         /** @var list<KitChanged> $changes */
         $changes = $of(KitChanged::class);
-        $isUse =
-            array_filter(
-                $operation->movements,
-                static fn (LotMovement $movement): bool => $movement->isUse() && $movement->from?->kitId === $kit->id,
-            ) !== [];
         $leavesDoubt = array_filter($rows, static fn (CheckRow $row): bool => $row->inDoubt) !== [];
 
         return new KitEvent(
@@ -289,9 +284,10 @@ final class Record
             $operation->kind,
             ($checks[0] ?? null)?->standing,
             $leavesDoubt,
-            $isUse,
+            $operation->usesFrom($kit),
             $seals,
             $changes,
+            $operation->asksCheckOf($kit),
         );
     }
 }

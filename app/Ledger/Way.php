@@ -17,7 +17,7 @@ final class Way
     private static function end(array $movement, string $end): string
     {
         return match (true) {
-            isset($movement["{$end}_kit_id"]) => 'kit',
+            isset($movement["{$end}_kit_id"]) => isset($movement["{$end}_pocket_id"]) ? 'kit' : 'unaccounted',
             isset($movement["{$end}_store_id"]) => 'store',
             default => 'out',
         };

@@ -22,6 +22,7 @@ use App\Lists\Models\Line;
 use Sarcina\Core\Advice\Advice;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Check\Checked;
 use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\LineOutcome;
@@ -53,12 +54,12 @@ final class CompareWithList
     public function kit(Kit $kit, KitList $list, string $today): ComparisonResource
     {
         $judged = $this->judge->judge($kit, $today);
-        $as = $judged->judgement->assignment;
+        $as = $judged->recorded->assignment;
 
         return $this->held(
             "kit:{$kit->code}",
             "{$kit->code} {$kit->name}",
-            $this->lists->judge(self::asked($list), $as->contents, $as->kit, $as->policy, $as->asOf),
+            $this->lists->judge(self::asked($list), $as->counted, $as->kit, $as->policy, $as->asOf, $as->checked, $as->doubts),
             $list,
         );
     }
@@ -73,7 +74,9 @@ final class CompareWithList
         return $this->held(
             "design:{$design->code}",
             "Design: {$design->name}",
-            $this->lists->judge(self::asked($list), $this->packed($plan), $kit, new Policy(ExpiryPolicy::Strict, $day, 0), $day),
+            $this->lists->judge(
+                self::asked($list), $this->packed($plan), $kit, new Policy(ExpiryPolicy::Strict, $day, 0), $day, new Checked($day, null),
+            ),
             $list,
         );
     }
@@ -125,8 +128,8 @@ final class CompareWithList
             $subject,
             $title,
             ReadLists::ref($list),
-            $judgement->standing()->value,
-            self::sentence($judgement->standing(), count($held), $short),
+            $judgement->verdict->value,
+            self::sentence($judgement->verdict, count($held), $short),
             $held,
             $this->rest($judgement),
             $this->findings($judgement),
@@ -150,7 +153,8 @@ final class CompareWithList
             Verdict::ReadyWithActions => "It meets this list, with actions due: {$met}",
             Verdict::NoRequirement => "This list has no critical and no required line: {$met}",
             Verdict::Limited => "It does not meet this list: {$met}",
-            Verdict::NotReady => "It does not meet this list, and a critical line is not met: {$met}",
+            Verdict::NotChecked => "It was never checked in full. On record, {$met}",
+            Verdict::NotReady => "It is not ready by this list: {$met}",
         };
     }
 
@@ -195,7 +199,7 @@ final class CompareWithList
             if ($left > 0) {
                 $because = match (true) {
                     $judgement->assignment->list->excludes($row->item) => 'excluded',
-                    $row->item->scope->isAbove($judgement->assignment->kit->scope) => 'beyond_scope',
+                    ! $judgement->assignment->isUsable($row->item) => 'beyond_scope',
                     ! $judgement->assignment->isEffective($index) => 'unusable',
                     default => 'extra',
                 };
@@ -214,12 +218,16 @@ final class CompareWithList
             $name = $finding->item === null ? '' : $this->catalogue->name($finding->item->code);
             $text = match ($finding->kind) {
                 FindingKind::Unpaired => "{$name} is missing a required companion item.",
-                FindingKind::MostlyMissing => "Of {$finding->empty} of {$finding->required} required lines nothing is there.",
+                FindingKind::MostlyMissing => "{$finding->empty} of {$finding->required} required lines are empty.",
                 FindingKind::Overweight => "It weighs {$judgement->mass} g, more than it may.",
                 FindingKind::ExpiresEarly => $finding->severity->value === 'fix' ? "{$name} expires before the next check." : null,
                 FindingKind::Expired => "{$name} is expired.",
                 FindingKind::DateUnknown => "{$name} has no date.",
                 FindingKind::Superseded => "{$name} is an outdated model.",
+                FindingKind::Overdue => 'Its check is overdue.',
+                FindingKind::Repacking => 'It is being repacked.',
+                FindingKind::Seal => 'The number on its seal was not the one on record.',
+                FindingKind::ReportedUsed => "{$name} was reported used.",
                 default => null,
             };
             if ($text !== null) {

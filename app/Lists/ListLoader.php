@@ -12,6 +12,8 @@ use App\Lists\Models\LineEntry;
 use LogicException;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Check\Assignment;
+use Sarcina\Core\Check\Checked;
+use Sarcina\Core\Check\Doubts;
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\Restock;
@@ -77,9 +79,14 @@ final class ListLoader
      *
      * @param  list<Row>  $contents
      */
-    public function judge(KitList $list, array $contents, Kit $kit, Policy $policy, Day $asOf): Judgement
-    {
+    public function judge(
+        KitList $list, array $contents, Kit $kit, Policy $policy, Day $asOf, ?Checked $checked = null, Doubts $doubts = new Doubts,
+    ): Judgement {
         $codes = array_map(static fn (Row $row): string => $row->item->code, $contents);
+        foreach (array_keys($doubts->reportedUsed) as $key) {
+            $codes[] = substr($key, 1);
+        }
+        array_push($codes, ...$doubts->unprepared);
         foreach ($list->lines as $line) {
             foreach ($line->accepts as $accepted) {
                 $codes[] = $accepted->item;
@@ -87,7 +94,7 @@ final class ListLoader
         }
         $items = $this->catalogue->items(array_values(array_unique(array_filter($codes, is_string(...)))));
 
-        return Judge::judge(new Assignment($asOf, $kit, $policy, array_values($items), $list, $contents));
+        return Judge::judge(new Assignment($asOf, $kit, $policy, array_values($items), $list, $contents, $checked, $doubts));
     }
 
     /**

@@ -30,7 +30,7 @@ final class AsFarAsThere
         $rest = [];
         foreach ($movements as $movement) {
             $from = $movement->from;
-            if ($from === null || ! $isLate && $from->storeId === null) {
+            if ($from === null || $from->isUnaccounted() || ! $isLate && $from->storeId === null) {
                 $possible[] = $movement;
 
                 continue;

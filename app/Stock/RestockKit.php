@@ -39,6 +39,7 @@ final class RestockKit
         private readonly Record $record,
         private readonly Arrivals $arrivals,
         private readonly AsFarAsThere $asFarAsThere,
+        private readonly LateMovements $late,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
         private readonly KeepUnsettled $unsettled,
@@ -71,9 +72,11 @@ final class RestockKit
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = [...$this->out($kit, $report), ...$this->in($kit, $report)];
-            [$possible, $rest] = $arrival->isLate || $report->base->isBefore($arrival->head->number)
-                ? ($this->asFarAsThere)($movements, $arrival->isLate)
-                : [$movements, []];
+            [$possible, $rest] = match (true) {
+                $arrival->isLate => $this->late->of($movements, self::byId($whole, $kit), $report->base, $arrival->head, $report->when, $by),
+                $report->base->isBefore($arrival->head->number) => ($this->asFarAsThere)($movements, false),
+                default => [$movements, []],
+            };
             array_push($possible, ...$this->notFound->movements($report));
             if ($possible === []) {
                 return $this->arrivals->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $report->body);
@@ -81,6 +84,17 @@ final class RestockKit
 
             return $this->write($whole, $kit, $store, $report, $by, $possible, $rest);
         });
+    }
+
+    /** @return array<string, Kit> the kit and its modules */
+    private static function byId(Kit $whole, Kit $kit): array
+    {
+        $kits = [];
+        foreach ([$kit, ...$whole->besides($kit)] as $one) {
+            $kits[$one->id] = $one;
+        }
+
+        return $kits;
     }
 
     /**
@@ -125,6 +139,9 @@ final class RestockKit
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the list again.']);
         }
         $this->unsettled->keep($report->id, OperationKind::Restock, $kit, $by, $report->when, $rest, $number);
+        if (LateMovements::leavesDoubt($rest)) {
+            $this->states->renew(Kit::locked($whole->id), $this->organisation->dayOf($report->when->receivedAt));
+        }
         if ($report->roundId !== null) {
             KeepRounds::done($report->roundId, $kit->id, $number, $by, $report->when->receivedAt);
         }

@@ -4,10 +4,8 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Judging\BeingBuilt;
 use App\Judging\Due;
 use App\Judging\KitStates;
-use App\Judging\ReportedUse;
 use App\Judging\ShiftVerdict;
 use App\Judging\StateCounts;
 use App\Judging\Words;
@@ -26,6 +24,8 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Check\FindingKind;
+use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Due\Band;
 use Sarcina\Core\Due\Urgency;
 use stdClass;
@@ -39,6 +39,10 @@ final class ReadToday
 
     /** The horizon goes along with the page of the worklist: the places of its first rows. */
     private const HORIZON_PLACES = 12;
+
+    /** How many reports of use of the kit and its modules wait for an answer. */
+    private const WAITING = '(SELECT COALESCE(SUM(parts.open_reports), 0) FROM kits AS parts
+        WHERE parts.id = kits.id OR parts.parent_kit_id = kits.id) AS waiting';
 
     /** @var array<string, list<ShiftVerdict>> by kit, where they differ */
     private array $shifts = [];
@@ -68,13 +72,10 @@ final class ReadToday
         return new TodayResource(
             $today,
             array_sum($counts) + $beingJudged,
-            array_map(static fn (string $verdict): VerdictCount => new VerdictCount($verdict, $counts[$verdict] ?? 0), [
-                'not_ready',
-                'limited',
-                'no_requirement',
-                'ready_with_actions',
-                'ready',
-            ]),
+            array_map(
+                static fn (Verdict $verdict): VerdictCount => new VerdictCount($verdict->value, $counts[$verdict->value] ?? 0),
+                array_reverse(Verdict::cases()),
+            ),
             $beingJudged,
             $this->workers->silentSince(),
             $backup[0] ?? null,
@@ -114,7 +115,7 @@ final class ReadToday
             ->join('kits', 'kits.id', '=', 'work.kit_id')
             ->join('places', 'places.id', '=', 'kits.place_id')
             ->orderBy('work.band')->orderBy('kit_states.walk_order')->orderBy('kit_states.code')
-            ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path']);
+            ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path', DB::raw(self::WAITING)]);
     }
 
     /** @param  array<string>  $kits */
@@ -143,8 +144,8 @@ final class ReadToday
         $isDue = $row->due_on !== null && $row->due_on <= $today;
         // What is missing is restocked first; but a kit that is due is counted before anything is put in.
         $job = match (true) {
-            $isPresent && self::has(BeingBuilt::KIND, $findings->get($row->kit_id)) => 'build',
-            $isPresent && self::has(ReportedUse::KIND, $findings->get($row->kit_id)) => 'report',
+            $isPresent && self::has(FindingKind::Repacking, $findings->get($row->kit_id)) => 'build',
+            (int) $row->waiting > 0 => 'report',
             $isDue || ! $row->wants_restock => 'check',
             default => 'restock',
         };
@@ -158,9 +159,9 @@ final class ReadToday
     }
 
     /** @param  Collection<int, stdClass>|null  $findings */
-    private static function has(string $kind, ?Collection $findings): bool
+    private static function has(FindingKind $kind, ?Collection $findings): bool
     {
-        return $findings?->contains('kind', $kind) ?? false;
+        return $findings?->contains('kind', $kind->value) ?? false;
     }
 
     private static function dueText(stdClass $row, int $overdue, string $today): string
@@ -172,8 +173,10 @@ final class ReadToday
             'event' => ': it goes out to an event',
             'first' => ': it was never checked',
             'expiry' => ': something in it expires',
-            'disagreement' => ': two looks at it disagree',
-            Due::REPORT => ': pieces of it were reported used',
+            'disagreement' => ': two counts disagree',
+            Due::REPORT => ': pieces were reported used',
+            Due::RECHECK => ': no check has counted its contents since they changed',
+            Due::SEAL_DOUBT => ': the number on its seal was not the one on record',
             default => '',
         };
 

@@ -23,7 +23,7 @@ use App\Ledger\PiecesAreNotThere;
 use App\Ledger\Record;
 use App\Reports\KeepReports;
 use App\Staging\KeepStaging;
-use App\Stock\AsFarAsThere;
+use App\Stock\LateMovements;
 use App\Stock\Models\Store;
 use App\Stock\NearestStore;
 use App\Support\Transaction;
@@ -38,7 +38,7 @@ final class RecordUse
     public function __construct(
         private readonly Record $record,
         private readonly Arrivals $arrivals,
-        private readonly AsFarAsThere $asFarAsThere,
+        private readonly LateMovements $late,
         private readonly KitStates $states,
         private readonly KitSeal $seal,
         private readonly PocketFor $pocketFor,
@@ -74,13 +74,47 @@ final class RecordUse
                 $report = $report->at($report->when->notBefore($kit->last_done_at));
             }
             $movements = $this->movements($kit, $report, array_map(static fn (array $pair): Kit => $pair[1], $held));
-            [$possible, $rest] = $arrival->isLate ? ($this->asFarAsThere)($movements, true) : [$movements, []];
+            [$possible, $rest] = $arrival->isLate || $this->isLateElsewhere($held, $report)
+                ? $this->late->of($movements, self::byId($held), $report->base, $arrival->head, $report->when, $by)
+                : [$movements, []];
             if ($possible === [] && $movements !== []) {
                 return $this->arrivals->keep($report->id, $report->kind(), $kit, $by, $report->when, $rest, $report->body);
             }
 
             return $this->write($held, $report, $by, $possible, $rest, $opened);
         });
+    }
+
+    /**
+     * Says whether a kit that pieces move to has changed since their doer saw it.
+     *
+     * @param  array<string, array{Kit, Kit}>  $held
+     */
+    private function isLateElsewhere(array $held, UseReport $report): bool
+    {
+        foreach ($held as [, $one]) {
+            if ($one->id !== $report->kitId && $this->arrivals->of($one, $report->base, $report->when)->since !== []) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * @param  array<string, array{Kit, Kit}>  $held
+     * @return array<string, Kit> all kits and modules that pieces may leave or reach
+     */
+    private static function byId(array $held): array
+    {
+        $kits = [];
+        foreach ($held as [$whole, $one]) {
+            foreach ([$one, ...$whole->besides($one)] as $part) {
+                $kits[$part->id] ??= $part;
+            }
+        }
+
+        return $kits;
     }
 
     /**
@@ -112,12 +146,9 @@ final class RecordUse
         foreach ($opened as $one) {
             array_push($seals, ...$this->seal->opened($one, $when, $report->sealReason, null));
         }
-        $kits = [$kit->id => $kit];
+        $kits = [$kit->id => $kit] + self::byId($held);
         $wholes = [];
         foreach ($held as [$whole, $one]) {
-            foreach ([$one, ...$whole->besides($one)] as $part) {
-                $kits[$part->id] ??= $part;
-            }
             if ($one->retired_on === null) {
                 $wholes[$whole->id] = $whole;
             }
@@ -141,6 +172,9 @@ final class RecordUse
             throw ValidationException::withMessages([self::field($report, $short) => $short->getMessage().' Look at the kit again.']);
         }
         $this->unsettled->keep($report->id, $report->kind(), $kit, $by, $when, $rest, $number);
+        foreach (LateMovements::leavesDoubt($rest) ? $wholes : [] as $whole) {
+            $this->states->renew(Kit::locked($whole->id), $day);
+        }
         if ($report->reportId !== null) {
             KeepReports::recordedAs($report->reportId, $number);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Sarcina\Core;
 
 use Sarcina\Core\Check\Judge;
+use Sarcina\Core\Check\Whole;
 use Sarcina\Core\Due\Due;
 use Sarcina\Core\Format\AssessmentReader;
 use Sarcina\Core\Format\CopeReader;
@@ -18,11 +19,13 @@ use Sarcina\Core\Format\ProvisionDocument;
 use Sarcina\Core\Format\RotationReader;
 use Sarcina\Core\Format\ScheduleReader;
 use Sarcina\Core\Format\VerdictDocument;
+use Sarcina\Core\Format\WholeDocument;
 
 /** The rules that can be run by name, each from a document to a document. */
 enum Rule: string
 {
     case Check = 'check';
+    case Whole = 'whole';
     case Due = 'due';
     case Pick = 'pick';
     case Provision = 'provision';
@@ -42,6 +45,7 @@ enum Rule: string
 
         return match ($this) {
             self::Check => VerdictDocument::of(Judge::judge(KitReader::read($document))),
+            self::Whole => WholeDocument::answer(Whole::of(WholeDocument::read($document))),
             self::Due => NextCheckDocument::of(Due::next(ScheduleReader::read($document))),
             self::Pick => PickReader::answer(PickReader::read($document)),
             self::Cope => CopeReader::answer(...CopeReader::read($document)),

@@ -99,7 +99,7 @@ final class ClausesTest extends TestCase
 
     public function test_of_two_verdicts_the_graver_one_is_worse(): void
     {
-        $order = [Verdict::Ready, Verdict::ReadyWithActions, Verdict::NoRequirement, Verdict::Limited, Verdict::NotReady];
+        $order = [Verdict::Ready, Verdict::ReadyWithActions, Verdict::NoRequirement, Verdict::Limited, Verdict::NotChecked, Verdict::NotReady];
         foreach ($order as $place => $verdict) {
             foreach ($order as $other => $compared) {
                 $this->assertSame($place > $other, $verdict->isWorseThan($compared));

@@ -14,6 +14,7 @@ use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\LineOutcome;
 use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Check\Verdict;
+use Sarcina\Core\Check\Whole;
 use Sarcina\Core\Format\InvalidDocument;
 use Sarcina\Core\Format\Json;
 use Sarcina\Core\Format\KitDocument;
@@ -45,7 +46,7 @@ final class PropertiesTest extends TestCase
     {
         $kits = new RandomKits(2);
         for ($kit = 0; $kit < self::KITS; $kit++) {
-            $assignment = RandomKits::read($kits->document());
+            $assignment = RandomKits::read($kits->wholeDocument());
             $this->assertEquals($assignment, RandomKits::read(KitDocument::of($assignment)));
         }
     }
@@ -104,6 +105,36 @@ final class PropertiesTest extends TestCase
             $before = Judge::judge(RandomKits::read($document));
             $document['as_of'] = '2026-03-15';
             $this->assertFalse($before->verdict->isWorseThan(Judge::judge(RandomKits::read($document))->verdict), Json::write($document));
+        }
+    }
+
+    public function test_a_doubt_another_count_or_a_late_check_never_makes_it_better(): void
+    {
+        $kits = new RandomKits(7);
+        for ($kit = 0; $kit < self::KITS; $kit++) {
+            $document = $kits->wholeDocument();
+            $with = Judge::judge(RandomKits::read($document))->verdict;
+            $checked = $document['checked'] === null ? null : ['last_full' => '2026-03-14', 'due_on' => null];
+            foreach ([['also_counted' => []], ['doubts' => array_filter($document['doubts'], static fn (array $one): bool => ! isset($one['item']))], ['checked' => $checked]] as $less) {
+                $without = Judge::judge(RandomKits::read([...$document, ...$less]))->verdict;
+                $this->assertFalse($without->isWorseThan($with), Json::write([$less, $document]));
+            }
+        }
+    }
+
+    public function test_the_whole_is_as_good_as_its_worst_document(): void
+    {
+        $kits = new RandomKits(8);
+        for ($kit = 0; $kit < self::KITS; $kit++) {
+            $documents = [$kits->wholeDocument(), $kits->wholeDocument(), $kits->wholeDocument()];
+            $whole = Whole::of(array_map(RandomKits::read(...), $documents));
+            $verdicts = array_map(static fn (array $one): Verdict => Judge::judge(RandomKits::read($one))->verdict, $documents);
+            $this->assertSame($verdicts, array_map(static fn (Judgement $one): Verdict => $one->verdict, $whole->judgements));
+            foreach ($verdicts as $place => $verdict) {
+                $this->assertFalse($verdict->isWorseThan($whole->verdict));
+                $this->assertTrue($place >= $whole->judged || $whole->verdict->isWorseThan($verdict), 'The first of the worst is judged.');
+            }
+            $this->assertSame($verdicts[$whole->judged], $whole->verdict);
         }
     }
 

@@ -86,6 +86,40 @@ final class RandomKits
         ];
     }
 
+    /** @return array<string, mixed> a `sarcina.kit/1` with every key that has a default */
+    public function wholeDocument(): array
+    {
+        $document = $this->document();
+        $document['policy'] += ['not_ready_after_days' => $this->pick([null, 0, 3, 30]), 'prepared' => $this->chance(2)];
+        $document['checked'] = $this->chance(4) ? null : [
+            'last_full' => $this->pick([null, '2026-01-31', '2026-03-14']),
+            'due_on' => $this->pick([null, '2026-02-01', '2026-03-12', '2026-03-14', '2026-03-20', '2026-06-14']),
+        ];
+        $document['also_counted'] = [];
+        for ($count = $this->pick([0, 0, 0, 1, 2]); $count > 0; $count--) {
+            $document['also_counted'][] = ['contents' => $this->document()['contents']];
+        }
+        $document['doubts'] = $this->chance(10) ? [['kind' => 'repacking']] : [];
+        if ($this->chance(10)) {
+            $document['doubts'][] = ['kind' => 'seal'];
+        }
+        foreach ($document['items'] as ['code' => $item]) {
+            if ($this->chance(9)) {
+                $kind = $this->pick(['fault', 'reported_used', 'unprepared']);
+                $document['doubts'][] = ['kind' => $kind, 'item' => $item] + ($kind === 'reported_used' ? ['quantity' => $this->random->getInt(1, 5)] : []);
+            }
+        }
+        usort($document['doubts'], static fn (array $one, array $other): int => self::order($one) <=> self::order($other));
+
+        return $document;
+    }
+
+    /** @param  array{kind: string}  $doubt */
+    private static function order(array $doubt): int
+    {
+        return (int) array_search($doubt['kind'], ['repacking', 'seal', 'fault', 'reported_used', 'unprepared'], true);
+    }
+
     /**
      * @template T
      *

@@ -92,11 +92,11 @@ final class SafeOrderTest extends TestCase
             [$moves, $rows] = $this->moves($kit, $this->store($kit, $random));
             $stand = fn (array $done): Standing => Standing::of(Judge::judge($this->with($kit, $moves, $rows, $done)));
             $order = SafeOrder::of($moves, $stand);
-            $verdict = $was = Judge::judge($kit)->standing();
+            $verdict = $was = Judge::judge($kit)->verdict;
             $done = [];
             foreach ($order->steps as [$place, $pieces]) {
                 $done[$place] = ($done[$place] ?? 0) + $pieces;
-                $now = Judge::judge($this->with($kit, $moves, $rows, $done))->standing();
+                $now = Judge::judge($this->with($kit, $moves, $rows, $done))->verdict;
                 $this->assertFalse($now->isWorseThan($was), "round {$round}: {$verdict->value}, then {$now->value}");
                 $was = $now;
             }

@@ -49,11 +49,10 @@ final class UrgencyTest extends TestCase
         $this->assertSame(Band::Later, $band(Verdict::ReadyWithActions, '2026-03-29', true));
         $this->assertSame(Band::Later, $band(Verdict::ReadyWithActions, null, true));
         $this->assertSame(Band::Later, $band(Verdict::NoRequirement, null, false), 'Somebody says what it is for.');
-        $this->assertSame(
-            Band::Nothing,
-            $band(Verdict::NotReady, null, false),
-            'It waits for people or a list, and nobody can restock or check it better.',
-        );
+        $this->assertSame(Band::Stop, $band(Verdict::NotReady, null, false), 'Whoever can solve it, it is on the worklist.');
+        $this->assertSame(Band::Now, $band(Verdict::NotChecked, '2026-06-14', false));
+        $this->assertSame(Band::Later, $band(Verdict::ReadyWithActions, null, false), 'No action is left unlisted.');
+        $this->assertSame(Band::Later, $band(Verdict::Ready, null, true), 'It waits for an answer.');
         $this->assertSame(['stop', 'now', 'soon', 'later', 'nothing'], array_map(static fn (Band $band): string => $band->word(), Band::cases()));
         $this->assertSame([0, 1, 2, 3, 4], array_map(static fn (Band $band): int => $band->value, Band::cases()));
     }

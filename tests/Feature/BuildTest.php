@@ -20,8 +20,8 @@ final class BuildTest extends TestCase
         $this->begin('QH-16', $id);
         $now = $this->readKit('QH-16');
         $this->assertSame('not_ready', $now['verdict']['verdict']);
-        $this->assertSame('Not ready. Do not use this kit: it is being packed anew.', $now['verdict']['sentence']);
-        $this->assertSame(['being_built', 'stop', 'build'], array_values(array_intersect_key($now['verdict']['reasons'][0], array_flip(['kind', 'severity', 'job']))));
+        $this->assertSame('Not ready. Do not use this kit: 1 critical fault. It is being repacked.', $now['verdict']['sentence']);
+        $this->assertSame(['repacking', 'stop', 'build'], array_values(array_intersect_key($now['verdict']['reasons'][0], array_flip(['kind', 'severity', 'job']))));
         $this->assertSame('Tobias Renn', $now['build']['by']);
         $this->assertSame('not_ready', DB::table('kit_states')->where('kit_id', $now['id'])->value('verdict'));
         foreach (DB::table('kit_shift_states')->where('kit_id', $now['id'])->pluck('verdict') as $shift) {
@@ -45,10 +45,10 @@ final class BuildTest extends TestCase
     {
         $this->actAs('keeper');
         $id = $this->begin('QH-M1');
-        $this->assertStringContainsString('The module QH-M1 is being packed anew', $this->readKit('QH-17')['verdict']['reasons'][0]['text']);
+        $this->assertStringContainsString('has been repacking QH-M1', $this->readKit('QH-17')['verdict']['reasons'][0]['text']);
         $this->assertSame('not_ready', DB::table('kit_states')->where('code', 'QH-17')->value('verdict'));
         $this->putJson("/api/kits/QH-M1/builds/{$id}/end", ['outcome' => 'nothing_moved'])->assertNoContent();
-        $this->assertNotContains('being_built', array_column($this->readKit('QH-17')['verdict']['reasons'], 'kind'));
+        $this->assertNotContains('repacking', array_column($this->readKit('QH-17')['verdict']['reasons'], 'kind'));
     }
 
     public function test_only_what_the_design_asks_for_goes_back_in(): void
@@ -145,7 +145,7 @@ final class BuildTest extends TestCase
         foreach ([1, 2] as $time) {
             $this->postJson("/api/kits/QH-16/builds/{$id}/taking", ['seen' => null])->assertOk()->assertJson(['version' => 1, 'work' => '{"step":2}']);
         }
-        $this->assertStringContainsString('by Maren Oduya', $this->readKit('QH-16')['verdict']['reasons'][0]['text']);
+        $this->assertStringContainsString('Maren Oduya has been repacking', $this->readKit('QH-16')['verdict']['reasons'][0]['text']);
         // Another who saw it free comes too late; who sees that it was taken up may take it over.
         $this->actAs('keeper')->postJson("/api/kits/QH-16/builds/{$id}/taking", ['seen' => null])->assertUnprocessable();
         $this->postJson("/api/kits/QH-16/builds/{$id}/taking", ['seen' => $this->person('lead')->id])->assertOk();
@@ -185,7 +185,8 @@ final class BuildTest extends TestCase
             === [$row['pocket_id'], $row['item'], $row['lot']]));
         $sent['pieces'][$moved] = [...$sent['pieces'][$moved], 'back' => [], 'to_store' => $sent['pieces'][$moved]['found']];
         $answer = $this->record('QH-16', $this->ulid(), $sent)->assertOk()->json();
-        $this->assertSame('not_there', $answer['unsettled'][0]['because'] ?? null);
+        $this->assertSame('order_in_doubt', $answer['unsettled'][0]['because'] ?? null, 'Both at one moment: nobody knows which came first.');
+        $this->assertContains('disputed', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'));
         $this->assertSame(0, Artisan::call('ledger:verify'));
     }
 
@@ -210,7 +211,8 @@ final class BuildTest extends TestCase
         foreach ([1, 2] as $time) {
             $this->putJson("/api/kits/QH-16/builds/{$other}/end", ['outcome' => 'put_back'])->assertNoContent();
         }
-        $this->assertSame(['ready', null], [$this->readKit('QH-16')['verdict']['verdict'], $this->readKit('QH-16')['build']]);
+        $kit = $this->readKit('QH-16');
+        $this->assertSame(['ready', null, 'recheck'], [$kit['verdict']['verdict'], $kit['build'], $kit['due']['because']], 'Put back is no check.');
         $this->putJson("/api/kits/QH-16/builds/{$other}/end", ['outcome' => 'finished'])->assertUnprocessable();
     }
 

@@ -172,7 +172,7 @@ final class CheckTest extends TestCase
         $number = (string) $this->kit('QH-13')->seal_number;
         $this->assertNull($kit['seal']['number'], 'It is read from the kit.');
         $told = $this->finish($quick)->assertUnprocessable();
-        $this->assertStringContainsString('This is not the seal on record', $told->json('errors.seal_found.0'));
+        $this->assertStringContainsString('This is not the number on record', $told->json('errors.seal_found.0'));
         $this->assertStringNotContainsString($number, (string) $told->getContent(), 'Who has not read it is not told it.');
         $signed = $this->finish(['seal_found' => ' '.strtolower($number).' '] + $quick)->assertOk()->json('id');
         $this->getJson("/api/checks/{$signed}")->assertOk()->assertJson(['kind' => 'quick', 'rows' => []]);

@@ -62,7 +62,7 @@ final class ExchangeTest extends TestCase
     {
         $this->actAs('lead');
         $assessment = \App\Assess\Models\Assessment::query()->firstOrFail();
-        foreach (['kit' => '/api/kits/QH-07/file', 'assessment' => "/api/assessments/{$assessment->id}/file"] as $name => $address) {
+        foreach (['kit' => '/api/kits/QH-01/file', 'whole' => '/api/kits/QH-17/file', 'assessment' => "/api/assessments/{$assessment->id}/file"] as $name => $address) {
             $result = (new Validator)->validate(
                 json_decode((string) $this->getJson($address)->assertOk()->getContent()),
                 json_decode((string) file_get_contents(public_path("schemas/sarcina.{$name}-1.json"))),

@@ -252,7 +252,7 @@ final class PackingTest extends TestCase
     private function policyOf(array $start): array
     {
         return array_intersect_key($start['draft']['policy'], array_flip([
-            'expiry', 'margin_days', 'grace_days', 'every_unit', 'every_count', 'before_events', 'after_use', 'sealed',
+            'expiry', 'margin_days', 'grace_days', 'not_ready_after_days', 'every_unit', 'every_count', 'before_events', 'after_use', 'sealed',
         ]));
     }
 }

@@ -9,6 +9,7 @@ use App\Judging\JudgeMarked;
 use App\Kits\Models\Place;
 use App\People\Models\FirstAider;
 use App\People\Models\Qualification;
+use Sarcina\Core\Check\Verdict;
 use Tests\TestCase;
 
 /** First aiders: a kit's scope comes from who is posted to its place, a shortage is said, and records go in time. */
@@ -168,7 +169,9 @@ final class PeopleTest extends TestCase
             ],
         )->assertOk();
         $this->app?->forgetScopedInstances();
-        $this->assertSame('anyone', $this->readKit('QH-07')['scope']);
+        $shifts = collect($this->readKit('QH-07')['verdict']['shifts'])->pluck('verdict', 'shift')->all();
+        $this->assertArrayHasKey('night', $shifts);
+        $this->assertFalse(Verdict::from($shifts['day'])->isWorseThan(Verdict::from($shifts['night'])));
     }
 
     public function test_bad_records_are_refused_at_their_field(): void

@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Tests\Support\ReportsUse;
 use Tests\TestCase;
 
-/** A full check counts what was reported used before it was begun, and answers no report: the kit is never quite ready while one waits. */
+/** A full check counts what was reported used before it was begun. The report still waits for an answer, and lowers nothing any more. */
 final class ReportAndCheckTest extends TestCase
 {
     use ReportsUse;
@@ -22,8 +22,10 @@ final class ReportAndCheckTest extends TestCase
         $this->travel(10)->minutes();
         $this->finish($this->asRecorded($this->readKit('QH-16')))->assertOk();
         $kit = $this->readKit('QH-16');
-        $this->assertSame('ready_with_actions', $kit['verdict']['verdict'], 'the pieces are not taken twice, and the report still waits');
-        $this->assertSame('ready_with_actions', $this->stateOf('QH-16'), 'Today says the same');
+        $this->assertSame('ready', $kit['verdict']['verdict'], 'the pieces are not taken twice');
+        $this->assertSame('ready', $this->stateOf('QH-16'), 'Today says the same');
+        $row = collect($this->getJson('/api/today')->json('work'))->firstWhere('kit', 'QH-16');
+        $this->assertSame(['soon', 'report'], [$row['band'], $row['job']], 'the report still waits for an answer');
         $this->assertNotSame('report', $kit['due']['because']);
         $this->putJson("/api/reports/{$id}/confirmation")->assertOk();
         $this->assertSame('ready', $this->readKit('QH-16')['verdict']['verdict']);
@@ -40,7 +42,7 @@ final class ReportAndCheckTest extends TestCase
         $asCounted = fn (string $at): string => $this->actAs('lead')
             ->postJson('/api/kits/QH-16/judgement', ['rows' => $check['rows'], 'begun_at' => $at])->assertOk()->json('verdict');
         $this->assertSame('not_ready', $asCounted($begun->toIso8601ZuluString()));
-        $this->assertSame('ready_with_actions', $asCounted(now()->toIso8601ZuluString()), 'begun since: it is counted, and waits');
+        $this->assertSame('ready', $asCounted(now()->toIso8601ZuluString()), 'begun since: it is counted');
         $this->assertSame('not_ready', $this->postJson('/api/kits/QH-16/judgement', ['rows' => $check['rows']])->json('verdict'), 'nobody knows when');
         $this->postJson('/api/kits/QH-16/judgement', ['rows' => $check['rows'], 'begun_at' => now()->addDay()->toIso8601ZuluString()])
             ->assertUnprocessable()->assertJsonPath('errors.begun_at.0', 'This begins in the future; set this device\'s clock.');

@@ -29,8 +29,9 @@ final class ReportTest extends TestCase
         $this->assertSame('not_ready', $kit['verdict']['verdict'], 'gloves are critical');
         $this->assertSame('not_ready', DB::table('kit_states')->where('kit_id', $kit['id'])->value('verdict'));
         $this->assertStringContainsString('reported used', $kit['verdict']['sentence']);
-        $this->assertStringContainsString('unconfirmed: 99 ×', $kit['verdict']['reasons'][0]['text']);
-        $this->assertSame(['report', 'stop'], [$kit['verdict']['reasons'][0]['job'], $kit['verdict']['reasons'][0]['severity']]);
+        $reason = collect($kit['verdict']['reasons'])->firstWhere('kind', 'reported_used');
+        $this->assertStringContainsString('unconfirmed: 99 ×', $reason['text'] ?? '');
+        $this->assertSame(['report', 'fix'], [$reason['job'] ?? '', $reason['severity'] ?? '']);
         $this->assertSame($before['contents'], $kit['contents'], 'nothing of it is in the record');
         $row = collect($this->getJson('/api/today')->json('work'))->firstWhere('kit', 'QH-16');
         $this->assertSame('report', $row['job']);
@@ -45,7 +46,7 @@ final class ReportTest extends TestCase
         $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), $use)->assertForbidden();
         $this->actAs('lead')->putJson('/api/kits/QH-16/uses/'.($operation = $this->ulid()), $use)->assertOk();
         $kit = $this->readKit('QH-16');
-        $this->assertNotContains('reported_use', array_column($kit['verdict']['reasons'], 'kind'));
+        $this->assertNotContains('reported_used', array_column($kit['verdict']['reasons'], 'kind'));
         $number = DB::table('operations')->where('id', $operation)->value('number');
         $this->assertSame(['confirmed', $number], array_values((array) DB::table('kit_reports')->first(['outcome', 'operation_number'])));
         // Of two who confirm it the second is told.
@@ -82,7 +83,7 @@ final class ReportTest extends TestCase
         $this->finish($check)->assertOk();
         $line = fn (): array => collect($this->readKit('QH-16')['verdict']['lines'])->firstWhere('item', 'gloves-nitrile-large');
         $this->assertSame('early', $line()['state'], 'those of this month count still');
-        $short = fn (): bool => collect($this->readKit('QH-16')['verdict']['reasons'])->contains('kind', 'reported_use')
+        $short = fn (): bool => collect($this->readKit('QH-16')['verdict']['reasons'])->contains('kind', 'reported_used')
             && $this->readKit('QH-16')['verdict']['verdict'] === 'not_ready';
         $this->travel(1)->minutes();
         $before = $this->readKit('QH-16')['verdict']['verdict'];

@@ -262,7 +262,7 @@ final class RestockTest extends TestCase
         $this->assertSame(1, \App\Kits\Models\Kit::query()->where('code', 'QH-20')->count());
         $plan = $this->getJson('/api/kits/QH-20/restock')->assertOk()->json();
         $this->assertSame([], $plan['missing']);
-        $this->do('QH-20', $plan)->assertOk()->assertJson(['kit' => ['verdict' => ['verdict' => 'ready']]]);
+        $this->do('QH-20', $plan)->assertOk()->assertJson(['kit' => ['verdict' => ['verdict' => 'not_checked']]]);
         $check = $this->asRecorded($this->readKit('QH-20'));
         $this->finish($check)->assertOk()->assertJson(['verdict' => 'ready']);
         $this->assertSame('interval', $this->readKit('QH-20')['due']['because']);

@@ -24,10 +24,9 @@ final class StagingTest extends TestCase
         $this->ask(true);
         $kit = $this->actAs('keeper')->readKit('QH-16');
         $this->assertSame('ready_with_actions', $kit['verdict']['verdict']);
-        $this->assertStringContainsString('not all that is in it is staged', $kit['verdict']['sentence']);
-        $reason = collect($kit['verdict']['reasons'])->firstWhere('kind', 'not_staged');
+        $reason = collect($kit['verdict']['reasons'])->firstWhere('kind', 'unprepared');
         $this->assertSame(['fix', 'gloves-nitrile-large'], [$reason['severity'], $reason['item']]);
-        $this->assertStringContainsString('is not staged: Unfold the gloves', $reason['text']);
+        $this->assertStringContainsString('is unprepared: Unfold the gloves', $reason['text']);
         $this->assertSame('ready_with_actions', DB::table('kit_states')->where('kit_id', $kit['id'])->value('verdict'));
         foreach ([1, 2] as $time) {
             $this->putJson('/api/kits/QH-16/staging/'.($id ??= $this->ulid()), ['item' => 'gloves-nitrile-large'])->assertOk();
@@ -55,16 +54,16 @@ final class StagingTest extends TestCase
                 ...array_intersect_key($row, array_flip(['pocket_id', 'lot_id', 'condition', 'opened_on', 'quantity'])), 'why' => 'used',
             ], $gloves),
         ])->assertOk();
-        $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'what is not there cannot be staged');
+        $this->assertNotContains('unprepared', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'what is not there cannot be staged');
         $this->putGloves(true, $gloves[0]['pocket_id']);
-        $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'all that is there was said to be staged');
+        $this->assertNotContains('unprepared', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'all that is there was said to be staged');
     }
 
     public function test_where_it_is_asked_for_nothing_said_is_no(): void
     {
         $this->putGloves(null);
         $this->ask(true);
-        $this->assertNotContains('not_staged', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'nobody asked when it went in');
+        $this->assertNotContains('unprepared', array_column($this->readKit('QH-16')['verdict']['reasons'], 'kind'), 'nobody asked when it went in');
         $this->putGloves(null);
         $this->assertSame('ready_with_actions', $this->readKit('QH-16')['verdict']['verdict'], 'begun before it was asked for, sent after');
     }
@@ -81,14 +80,14 @@ final class StagingTest extends TestCase
         }
         $this->finish($check)->assertOk();
         $reasons = collect($this->readKit('QH-16')['verdict']['reasons']);
-        $this->assertStringContainsString('in another pocket is not staged: Unfold the gloves', $reasons->firstWhere('kind', 'not_staged')['text'] ?? '');
+        $this->assertStringContainsString('in another pocket is unprepared: Unfold the gloves', $reasons->firstWhere('kind', 'unprepared')['text'] ?? '');
     }
 
     public function test_what_is_moved_to_another_kit_is_not_staged_there_either(): void
     {
         $this->ask(true);
         $this->putGloves(false);
-        $isFound = fn (): bool => in_array('not_staged', array_column($this->readKit('QH-05')['verdict']['reasons'], 'kind'), true);
+        $isFound = fn (): bool => in_array('unprepared', array_column($this->readKit('QH-05')['verdict']['reasons'], 'kind'), true);
         $this->assertFalse($isFound());
         $gloves = collect(($kit = $this->readKit('QH-16'))['contents'])->firstWhere('item', 'gloves-nitrile-large');
         $this->putJson('/api/kits/QH-16/uses/'.$this->ulid(), [

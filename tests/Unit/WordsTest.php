@@ -91,7 +91,37 @@ final class WordsTest extends TestCase
         ];
         yield 'overweight' => [
             FindingKind::Overweight, ['quantity' => 4200, 'detail' => '4000'],
-            'The kit weighs 4200 g; its limit is 4000 g', 'Remove what no line asks for.', Action::Remove,
+            'The kit weighs 4200 g; its limit is 4000 g', 'Remove items that no line asks for.', Action::Remove,
+        ];
+        yield 'expired, and replaced already' => [
+            FindingKind::Expired, $pad, 'Medium dressing (lot K77) expired on 31 Mar 2026', 'Remove it.', Action::Remove,
+        ];
+        yield 'recalled' => [FindingKind::Recalled, $pad, 'Medium dressing (lot K77) is recalled', 'Replace it.', Action::Restock];
+        $since = ['subject' => 'Maren Oduya', 'goodUntil' => '2026-03-01'];
+        yield 'repacking' => [
+            FindingKind::Repacking, $since, 'Maren Oduya has been repacking this kit since 1 Mar 2026. Pieces may be out of it',
+            'Finish the repack, or end it.', Action::Repack,
+        ];
+        yield 'seal' => [
+            FindingKind::Seal, $since, 'The seal number read on 1 Mar 2026 is not the one on record', 'Do a full check.', Action::Check,
+        ];
+        yield 'unchecked' => [FindingKind::Unchecked, [], 'Nobody has checked this kit in full', 'Check it.', Action::Check];
+        yield 'overdue' => [FindingKind::Overdue, $since, 'The check was due on 1 Mar 2026', 'Check it.', Action::Check];
+        yield 'disputed' => [
+            FindingKind::Disputed, $since, 'The check by Maren Oduya of 1 Mar 2026 disagrees with another count',
+            'Do a full check. Its count settles the difference.', Action::Check,
+        ];
+        yield 'moved while counting' => [
+            FindingKind::Disputed, ['detail' => 'rows'] + $since, 'Pieces were moved while Maren Oduya checked this kit on 1 Mar 2026',
+            'Do a full check. Its count settles the difference.', Action::Check,
+        ];
+        yield 'reported used' => [
+            FindingKind::ReportedUsed, ['subject' => 'Burn gel', 'quantity' => 2] + $since, 'Reported used on 1 Mar 2026, unconfirmed: 2 × Burn gel',
+            'Confirm the report, or reject it with a reason.', Action::Report,
+        ];
+        yield 'unprepared' => [
+            FindingKind::Unprepared, ['subject' => 'Gloves', 'pocket' => 'Lid', 'detail' => 'Unfold them'], 'Gloves in Lid is unprepared: Unfold them',
+            'Prepare it, and record that below.', Action::Prepare,
         ];
     }
 

@@ -47,6 +47,12 @@ final class Organisation extends Model
         return $this->dayOf(now());
     }
 
+    /** Finds the site's day of an instant as it is on record, in UTC. */
+    public function dayOfInstant(string $instant): string
+    {
+        return $this->dayOf(\Carbon\CarbonImmutable::parse($instant, 'UTC'));
+    }
+
     /** The day that it was there at that moment. */
     public function dayOf(CarbonInterface $at): string
     {

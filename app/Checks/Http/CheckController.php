@@ -6,10 +6,10 @@ namespace App\Checks\Http;
 
 use App\Checks\CheckNotes;
 use App\Checks\FinishCheck;
-use App\Checks\KeepUnsettled;
 use App\Checks\Models\Unsettled;
 use App\Checks\ReadChecks;
 use App\Checks\ReadUnsettled;
+use App\Checks\SettlePieces;
 use App\Kits\Models\Kit;
 use App\Ledger\Keys;
 use App\Ledger\Models\Operation;
@@ -130,9 +130,10 @@ final class CheckController extends Controller
         ),
     ]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function settle(SettledNote $request, Unsettled $unsettled, KeepUnsettled $keep, ReadUnsettled $read): JsonResponse
+    public function settle(SettledNote $request, Unsettled $unsettled, SettlePieces $settle, ReadUnsettled $read): JsonResponse
     {
-        $keep->settle($unsettled, (string) $request->validated('note'), $this->user($request), now());
+        $where = $request->validated('where');
+        $settle($unsettled, is_string($where) ? $where : null, (string) $request->validated('note'), $this->user($request), now());
 
         return $this->json($read());
     }

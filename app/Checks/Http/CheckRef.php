@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Checks\Http;
 
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** A check, shortly. */
 #[OA\Schema]
@@ -23,7 +24,7 @@ final readonly class CheckRef
         public string $signed,
         #[OA\Property(description: 'the account')]
         public string $by,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $verdict,
     ) {
     }

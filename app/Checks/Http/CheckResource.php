@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Checks\Http;
 
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** A check as it was signed. */
 #[OA\Schema]
@@ -45,7 +46,7 @@ final readonly class CheckResource
         public string $by,
         #[OA\Property(description: 'why it is signed by another name than the account\'s')]
         public ?string $signed_because,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $verdict,
         #[OA\Property]
         public string $design,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Checks\Http;
 
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** That a check is on record, under which number, and what somebody must still settle. As it was signed it is read by its id. */
 #[OA\Schema]
@@ -22,7 +23,7 @@ final readonly class FinishedResource
         public string $kind,
         #[OA\Property(enum: ['stands', 'superseded', 'disputed', 'history'])]
         public string $standing,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $verdict,
         #[OA\Property]
         public string $by,

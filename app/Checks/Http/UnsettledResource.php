@@ -17,7 +17,9 @@ final readonly class UnsettledResource
         public string $kit,
         #[OA\Property]
         public string $kit_name,
-        #[OA\Property(enum: ['kit_retired', 'not_there', 'moved_while_counting', 'checks_disagree', 'no_such_pocket'])]
+        #[OA\Property(enum: [
+            'kit_retired', 'not_there', 'moved_while_counting', 'checks_disagree', 'no_such_pocket', 'counted_later', 'order_in_doubt', 'answered',
+        ])]
         public string $because,
         #[OA\Property(description: 'what was sent, by whom and when')]
         public string $title,
@@ -27,6 +29,8 @@ final readonly class UnsettledResource
         public string $operation,
         #[OA\Property(description: 'its number where the rest of it is on record')]
         public ?int $number,
+        #[OA\Property(description: 'pieces that are unaccounted for until it is settled')]
+        public ?int $pieces,
     ) {
     }
 }

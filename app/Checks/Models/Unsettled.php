@@ -23,6 +23,12 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property string|null $pocket
  * @property int|null $sent
  * @property int|null $recorded
+ * @property string|null $pieces_kit_id
+ * @property string|null $pieces_pocket_id
+ * @property string|null $pieces_lot_id
+ * @property string|null $pieces_condition
+ * @property int|null $pieces  that are unaccounted for until it is settled
+ * @property int|null $other_operation
  * @property string|null $body
  * @property string $user_id
  * @property string $done_at

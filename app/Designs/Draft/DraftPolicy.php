@@ -42,6 +42,8 @@ final readonly class DraftPolicy
         public bool $latex_free,
         #[OA\Property(enum: ['off', 'on'], nullable: true, description: 'of what must be fast; null: nobody chose')]
         public ?string $wrappers,
+        #[OA\Property(nullable: true, description: 'days after which an overdue kit is not ready; null: its interval, 90 days where it has none')]
+        public ?int $not_ready_after_days,
     ) {
     }
 
@@ -50,7 +52,7 @@ final readonly class DraftPolicy
         return new self(
             $policy->emptyMass, $policy->maxMass, $policy->maxVolume, $policy->maxCost, $policy->expiry->value, $policy->marginDays,
             $policy->graceDays, $policy->everyUnit, $policy->everyCount, $policy->beforeEvents, $policy->afterUse, $policy->sealed,
-            $policy->latexFree, $policy->wrappers?->value,
+            $policy->latexFree, $policy->wrappers?->value, $policy->notReadyAfterDays,
         );
     }
 
@@ -60,6 +62,7 @@ final readonly class DraftPolicy
             $this->empty_mass_g, $this->max_mass_g, ExpiryPolicy::from($this->expiry), $this->margin_days, $this->grace_days, $this->every_unit,
             $this->every_unit === null ? null : $this->every_count, $this->before_events, $this->after_use, $this->sealed, $this->max_volume_ml,
             $this->max_cost, $this->latex_free, $this->wrappers === null ? null : Wrappers::from($this->wrappers),
+            $this->not_ready_after_days,
         );
     }
 }

@@ -19,6 +19,7 @@ final readonly class EditionPolicy
      * @param  bool  $latexFree  whether somebody of the team is allergic to latex
      * @param  Wrappers|null  $wrappers  of what must be fast; null: nobody chose
      * @param  string|null  $everyUnit  months, weeks or days; null where checks go by season or event alone
+     * @param  int|null  $notReadyAfterDays  days after which an overdue kit is not ready; null: its interval, 90 days where it has none
      */
     public function __construct(
         public int $emptyMass = 500,
@@ -35,6 +36,7 @@ final readonly class EditionPolicy
         public ?int $maxCost = null,
         public bool $latexFree = false,
         public ?Wrappers $wrappers = null,
+        public ?int $notReadyAfterDays = null,
     ) {
     }
 
@@ -44,6 +46,7 @@ final readonly class EditionPolicy
             $edition->empty_mass_g, $edition->max_mass_g, $edition->expiry, $edition->margin_days, $edition->grace_days,
             $edition->every_unit, $edition->every_count, $edition->before_events, $edition->after_use, $edition->sealed,
             $edition->max_volume_ml, $edition->max_cost, $edition->latex_free, $edition->wrappers,
+            $edition->not_ready_after_days,
         );
     }
 
@@ -55,7 +58,7 @@ final readonly class EditionPolicy
             'margin_days' => $this->marginDays, 'grace_days' => $this->graceDays, 'every_unit' => $this->everyUnit,
             'every_count' => $this->everyCount, 'before_events' => $this->beforeEvents, 'after_use' => $this->afterUse, 'sealed' => $this->sealed,
             'max_volume_ml' => $this->maxVolume, 'max_cost' => $this->maxCost, 'latex_free' => $this->latexFree,
-            'wrappers' => $this->wrappers?->value,
+            'wrappers' => $this->wrappers?->value, 'not_ready_after_days' => $this->notReadyAfterDays,
         ];
     }
 }

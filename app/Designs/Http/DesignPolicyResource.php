@@ -19,6 +19,8 @@ final readonly class DesignPolicyResource
         public int $margin_days,
         #[OA\Property(description: 'days after a check is due before it is overdue')]
         public int $grace_days,
+        #[OA\Property(nullable: true, description: 'days after which an overdue kit is not ready; null: its interval, 90 days where it has none')]
+        public ?int $not_ready_after_days,
         #[OA\Property(enum: ['days', 'weeks', 'months'], nullable: true, description: 'null where checks go by season or event alone')]
         public ?string $every_unit,
         #[OA\Property(nullable: true)]
@@ -35,7 +37,8 @@ final readonly class DesignPolicyResource
     public static function of(DesignEdition $edition): self
     {
         return new self(
-            $edition->expiry->value, $edition->margin_days, $edition->grace_days, $edition->every_unit, $edition->every_count,
+            $edition->expiry->value, $edition->margin_days, $edition->grace_days, $edition->not_ready_after_days,
+            $edition->every_unit, $edition->every_count,
             array_values(array_map(strval(...), $edition->seasons->pluck('month_day')->all())), $edition->before_events, $edition->after_use,
         );
     }

@@ -97,6 +97,7 @@ final class SentDraft extends FormRequest
             'draft.policy.expiry' => ['required', Rule::enum(ExpiryPolicy::class)],
             'draft.policy.margin_days' => ['required', 'integer:strict', 'between:0,365'],
             'draft.policy.grace_days' => ['required', 'integer:strict', 'between:0,90'],
+            'draft.policy.not_ready_after_days' => ['nullable', 'integer:strict', 'between:0,3650'],
             'draft.policy.every_unit' => ['nullable', Rule::in(['days', 'weeks', 'months'])],
             'draft.policy.every_count' => ['nullable', 'required_with:draft.policy.every_unit', 'integer:strict', 'between:1,120'],
             'draft.policy.before_events' => ['required', 'boolean:strict'],
@@ -146,6 +147,7 @@ final class SentDraft extends FormRequest
             'draft.policy.max_cost.*' => 'The limit of cost, or nothing.',
             'draft.policy.margin_days.*' => 'Days beyond the next check: 0 to 365.',
             'draft.policy.grace_days.*' => 'Days before a check is overdue: 0 to 90.',
+            'draft.policy.not_ready_after_days.*' => 'Days after which an overdue kit is not ready: 0 to 3,650, or nothing for its interval.',
             'draft.policy.every_count.*' => 'From one check to the next: 1 to 120 days, weeks or months.',
             'draft.compartments.max' => 'A design has at most 30 pockets, in at most 30 parts. Join some of them.',
             'draft.compartments.*.name.*' => 'Each part and each pocket has a name of at most 60 characters, without a comma and without ">".',
@@ -191,6 +193,7 @@ final class SentDraft extends FormRequest
             strtolower($draft['list_id']),
             new DraftPolicy(...[
                 'max_mass_g' => null, 'max_volume_ml' => null, 'max_cost' => null, 'every_unit' => null, 'every_count' => null, 'wrappers' => null,
+                'not_ready_after_days' => null,
                 ...$draft['policy'],
             ]),
             array_values($draft['modules']), array_values($draft['seasons']), $compartments,

@@ -27,6 +27,7 @@ use Sarcina\Core\Packing\Wrappers;
  * @property ExpiryPolicy $expiry
  * @property int $margin_days
  * @property int $grace_days
+ * @property int|null $not_ready_after_days
  * @property string|null $every_unit
  * @property int|null $every_count
  * @property bool $before_events

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Judging\Http;
 
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** A kit whose verdict would change. */
 #[OA\Schema]
@@ -19,9 +20,9 @@ final readonly class ForeseenChange
         public string $place,
         #[OA\Property(description: 'in which it would change; null: as a whole')]
         public ?string $shift,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $now,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $then,
         #[OA\Property]
         public bool $worse,

@@ -21,6 +21,7 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Validation\Rule;
 use OpenApi\Attributes as OA;
 use Sarcina\Core\Format\KitDocument;
+use Sarcina\Core\Format\WholeDocument;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class KitController extends Controller
@@ -109,15 +110,17 @@ final class KitController extends Controller
             path: '/kits/{kit}/file',
             operationId: 'readKitFile',
             tags: ['kits'],
-            description: 'The sarcina.kit/1 document that the page\'s verdict rests on.',
+            description: 'The sarcina.kit/1 document that the page\'s status rests on; sarcina.whole/1 where there are several.',
         ),
     ]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Response(response: 200, description: 'The document', content: new OA\JsonContent(type: 'object'))]
     public function file(Kit $kit, KitJudge $judge): JsonResponse
     {
+        $documents = $judge->judge($kit, $this->today())->documents;
+
         return new JsonResponse(
-            KitDocument::of($judge->judge($kit, $this->today())->judgement->assignment), 200,
+            count($documents) === 1 ? KitDocument::of($documents[0]) : WholeDocument::of($documents), 200,
             ['Content-Disposition' => "attachment; filename=\"{$kit->code}.kit.json\""],
             JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT,
         );

@@ -12,6 +12,7 @@ use App\Support\Listing\SheetResponse;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\Gate;
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** Kits and places, a page at a time. */
@@ -28,7 +29,7 @@ final class KitListController extends Controller
         name: 'verdict',
         in: 'query',
         required: false,
-        schema: new OA\Schema(type: 'string', enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready']),
+        schema: new OA\Schema(type: 'string', enum: Verdict::class),
     )]
     #[OA\Parameter(
         name: 'work',

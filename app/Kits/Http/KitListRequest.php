@@ -6,6 +6,7 @@ namespace App\Kits\Http;
 
 use App\Support\Listing\ListRequest;
 use Illuminate\Validation\Rule;
+use Sarcina\Core\Check\Verdict;
 
 /** Which kits are listed. */
 final class KitListRequest extends ListRequest
@@ -19,7 +20,7 @@ final class KitListRequest extends ListRequest
     {
         return [
             'place' => ['nullable', 'ulid'],
-            'verdict' => ['nullable', Rule::in(['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])],
+            'verdict' => ['nullable', Rule::enum(Verdict::class)],
             'work' => ['nullable', Rule::in(['check_due', 'check_later', 'check_none', 'restock'])],
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Http;
 
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** A kit in a list. */
 #[OA\Schema]
@@ -23,7 +24,7 @@ final readonly class KitRow
         #[OA\Property]
         public PlaceRef $place,
         #[OA\Property(
-            enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'],
+            enum: Verdict::class,
             nullable: true,
             description: 'null while it is being judged again',
         )]

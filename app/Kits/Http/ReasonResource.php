@@ -19,7 +19,7 @@ final readonly class ReasonResource
         public string $text,
         #[OA\Property]
         public string $todo,
-        #[OA\Property(enum: ['restock', 'check', 'build', 'report', 'none'])]
+        #[OA\Property(enum: ['restock', 'check', 'build', 'report', 'people', 'none'])]
         public string $job,
         #[OA\Property]
         public ?string $line,

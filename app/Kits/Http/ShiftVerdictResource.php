@@ -6,6 +6,7 @@ namespace App\Kits\Http;
 
 use App\Judging\ShiftVerdict;
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** What the core says of a kit as those may use it who serve in one shift of its place. */
 #[OA\Schema]
@@ -14,7 +15,7 @@ final readonly class ShiftVerdictResource
     public function __construct(
         #[OA\Property]
         public string $shift,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $verdict,
         #[OA\Property(enum: ['anyone', 'first_aider', 'trained', 'clinician'], description: 'what somebody posted to it may use')]
         public string $scope,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits\Http;
 
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** What the core says of a kit. */
 #[OA\Schema]
@@ -16,7 +17,7 @@ final readonly class VerdictResource
      * @param  list<ShiftVerdictResource>  $shifts
      */
     public function __construct(
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $verdict,
         #[OA\Property]
         public string $sentence,

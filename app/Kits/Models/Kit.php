@@ -42,6 +42,10 @@ use Sarcina\Core\Kit\Scope;
  * @property string|null $last_full_on
  * @property string|null $last_quick_on
  * @property int|null $disputed_by
+ * @property string|null $seal_doubt  the visit in which a wrong number was read on its seal
+ * @property string|null $seal_doubted_on
+ * @property int $open_doubts  entries of which nobody knows whether they came before a full check
+ * @property string|null $recheck_on  since when pieces are in it that no check has counted
  * @property int $last_operation
  * @property string|null $last_done_at
  * @property string|null $retired_on

@@ -11,7 +11,7 @@ final class Build implements Kind
 {
     public function parts(): array
     {
-        return [Part::Movements, Part::Seals, Part::Preparations, Part::Weighings];
+        return [Part::Movements, Part::Seals, Part::Preparations, Part::Weighings, Part::Changes];
     }
 
     public function ways(): array
@@ -19,6 +19,7 @@ final class Build implements Kind
         return [
             'kit > kit, transferred', 'kit > store, returned', 'kit > out, discarded', 'kit > out, counted', 'out > kit, counted',
             'store > kit, restocked',
+            ...Late::ways('restocked', 'returned', 'discarded', 'transferred', 'counted'),
         ];
     }
 

@@ -11,7 +11,7 @@ final class QuickCheck implements Kind
 {
     public function parts(): array
     {
-        return [Part::Check, Part::Lines, Part::Findings];
+        return [Part::Check, Part::Lines, Part::Findings, Part::Seals];
     }
 
     public function ways(): array

@@ -16,7 +16,10 @@ final class Restock implements Kind
 
     public function ways(): array
     {
-        return ['store > kit, restocked', 'kit > store, returned', 'kit > out, discarded', 'store > out, counted'];
+        return [
+            'store > kit, restocked', 'kit > store, returned', 'kit > out, discarded', 'store > out, counted',
+            ...Late::ways('restocked', 'returned', 'discarded'),
+        ];
     }
 
     public function title(): string

@@ -19,6 +19,7 @@ final class UseOfKit implements Kind
         return [
             'kit > out, used', 'kit > out, training', 'kit > store, training', 'kit > out, given', 'kit > out, lost',
             'kit > kit, used', 'kit > kit, training', 'kit > kit, transferred',
+            ...Late::ways('used', 'training', 'given', 'lost', 'transferred'),
         ];
     }
 

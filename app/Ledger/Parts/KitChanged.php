@@ -9,6 +9,9 @@ use App\Ledger\Part;
 /** Something about a kit that became something else: ids or words, and how they read on that day. */
 final readonly class KitChanged implements PartRow
 {
+    /** A repack asked number, date and condition of every piece: it counts as a full check. */
+    public const COUNTED = 'counted';
+
     public function __construct(
         public string $kitId,
         public string $field,

@@ -9,6 +9,12 @@ use App\Ledger\Part;
 /** A seal that was set, or broken for a reason. */
 final readonly class SealEvent implements PartRow
 {
+    /** A wrong number was read; the reason is the visit. */
+    public const MISREAD = 'misread';
+
+    /** The right number was read after a wrong one, in the same visit. */
+    public const READ = 'read';
+
     /** @param  int|null  $setBy  the operation that set the seal which is broken; null where it was set before the record began */
     public function __construct(
         public string $kitId,

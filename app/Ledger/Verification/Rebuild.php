@@ -6,6 +6,7 @@ namespace App\Ledger\Verification;
 
 use App\Judging\KitStates;
 use App\Ledger\Head;
+use App\Ledger\Location;
 use App\Support\Transaction;
 use Illuminate\Support\Facades\DB;
 
@@ -33,10 +34,11 @@ final class Rebuild
                 DB::table('holdings')->where('whereabouts', $one->where)->where('lot_id', $one->lotId)->where('condition', $one->condition)->delete();
                 if ($one->recorded > 0) {
                     [$kit, $pocket] = [...explode('/', $one->where), null];
+                    $isUnaccounted = $pocket === Location::UNACCOUNTED;
                     DB::table('holdings')->insert([
                         'whereabouts' => $one->where,
-                        'kit_id' => $pocket === null ? null : $kit,
-                        'pocket_id' => $pocket,
+                        'kit_id' => $pocket === null || $isUnaccounted ? null : $kit,
+                        'pocket_id' => $isUnaccounted ? null : $pocket,
                         'store_id' => $pocket === null ? $kit : null,
                         'lot_id' => $one->lotId,
                         'condition' => $one->condition,

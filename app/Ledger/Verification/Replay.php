@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger\Verification;
 
+use App\Ledger\Location;
 use App\Ledger\OperationKind;
 use App\Ledger\Part;
 use App\Ledger\Way;
@@ -121,7 +122,8 @@ final class Replay
             if ($condition === null) {
                 continue;
             }
-            $where = self::text($row["{$end}_store_id"] ?? "{$row["{$end}_kit_id"]}/{$row["{$end}_pocket_id"]}");
+            $pocket = $row["{$end}_pocket_id"] === null ? null : self::text($row["{$end}_pocket_id"]);
+            $where = self::text($row["{$end}_store_id"] ?? Location::inKit(self::text($row["{$end}_kit_id"]), $pocket));
             $key = "{$row['lot_id']} {$condition}";
             $this->pieces[$where][$key] = ($this->pieces[$where][$key] ?? 0) + $sign * (int) $row['quantity'];
             if ($this->pieces[$where][$key] < 0) {
@@ -145,7 +147,7 @@ final class Replay
         $looked = array_fill_keys(array_map(static fn (array $row): string => self::text($row['kit_id']), $operation->rows(Part::Check)), true);
         $there = [];
         foreach ($this->pieces as $where => $pieces) {
-            if (isset($looked[strstr($where, '/', true)])) {
+            if (isset($looked[strstr($where, '/', true)]) && ! str_ends_with($where, '/'.Location::UNACCOUNTED)) {
                 foreach ($pieces as $key => $quantity) {
                     $there["{$where} {$key}"] = $quantity;
                 }

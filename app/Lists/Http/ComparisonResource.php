@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lists\Http;
 
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** A kit or design held against a list, and what it would take to meet it. */
 #[OA\Schema]
@@ -23,7 +24,7 @@ final readonly class ComparisonResource
         public string $subject_title,
         #[OA\Property]
         public ListRef $list,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $verdict,
         #[OA\Property]
         public string $sentence,

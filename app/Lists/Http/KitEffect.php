@@ -8,6 +8,7 @@ use App\Designs\AdoptionEffect;
 use App\Designs\PocketMove;
 use App\Kits\Models\Kit;
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** What a kit would have added, moved and removed under another edition, and what it would be then. */
 #[OA\Schema]
@@ -23,9 +24,9 @@ final readonly class KitEffect
         public string $kit,
         #[OA\Property]
         public string $name,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $now,
-        #[OA\Property(enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'])]
+        #[OA\Property(enum: Verdict::class)]
         public string $then,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $added,

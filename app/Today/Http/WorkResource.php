@@ -7,6 +7,7 @@ namespace App\Today\Http;
 use App\Kits\Http\PlaceRef;
 use App\Kits\Http\ShiftVerdictResource;
 use OpenApi\Attributes as OA;
+use Sarcina\Core\Check\Verdict;
 
 /** One thing to do, with its reason in words. */
 #[OA\Schema]
@@ -26,7 +27,7 @@ final readonly class WorkResource
         #[OA\Property(enum: ['stop', 'now', 'soon', 'later'])]
         public string $band,
         #[OA\Property(
-            enum: ['ready', 'ready_with_actions', 'no_requirement', 'limited', 'not_ready'],
+            enum: Verdict::class,
             nullable: true,
             description: 'null while it is being judged again',
         )]

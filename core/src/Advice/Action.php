@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Advice;
 
-/** What mends a finding: who keeps the kit restocks it, removes something or checks it; who is responsible sees to its people or its list. */
+/** The action that solves a finding. A keeper restocks, checks or repacks the kit; a lead sees to its people or its list. */
 enum Action: string
 {
     case Restock = 'restock';
@@ -12,4 +12,10 @@ enum Action: string
     case Remove = 'remove';
     case People = 'people';
     case Leave = 'leave';
+    /** Confirm or reject a report of use. */
+    case Report = 'report';
+    /** Finish the repack that was begun. */
+    case Repack = 'repack';
+    /** Prepare the item, and record it. */
+    case Prepare = 'prepare';
 }

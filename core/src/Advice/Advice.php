@@ -25,36 +25,17 @@ final class Advice
     /** @return list<Advised> in the order of the findings */
     public function findings(): array
     {
-        $wanted = $this->piecesByLine();
+        $actions = new Actions($this->judgement->assignment->list, $this->piecesByLine());
 
-        return array_map(
-            static fn (Finding $finding): Advised => new Advised(
-                $finding,
-                match ($finding->kind) {
-                    FindingKind::MostlyMissing => Action::Restock,
-                    FindingKind::Short => ($wanted[$finding->line->id ?? ''] ?? 0) > 0 ? Action::Restock : Action::People,
-                    FindingKind::Unpaired,
-                    FindingKind::Expired,
-                    FindingKind::Opened,
-                    FindingKind::Damaged,
-                    FindingKind::Soiled,
-                    FindingKind::Failed => Action::Restock,
-                    FindingKind::ExpiresEarly => $finding->severity === Severity::Note ? Action::Leave : Action::Restock,
-                    FindingKind::DateUnknown => Action::Check,
-                    FindingKind::Excluded, FindingKind::Overweight => Action::Remove,
-                    FindingKind::BeyondScope => $finding->item?->onlyForTrained === true ? Action::Remove : Action::People,
-                    FindingKind::Superseded, FindingKind::Surplus => Action::Leave,
-                },
-            ),
-            $this->judgement->findings,
-        );
+        return array_map(static fn (Finding $finding): Advised => new Advised($finding, $actions->for($finding)), $this->judgement->findings);
     }
 
     /** Whether what is found so must not stay in a kit; what expires early only where a line counts on it. */
     private static function leaves(FindingKind $kind): bool
     {
         return match ($kind) {
-            FindingKind::Expired, FindingKind::Opened, FindingKind::Damaged, FindingKind::Soiled, FindingKind::Failed, FindingKind::Excluded,
+            FindingKind::Expired, FindingKind::Opened, FindingKind::Damaged, FindingKind::Soiled, FindingKind::Failed,
+            FindingKind::Recalled, FindingKind::Excluded,
             FindingKind::DateUnknown, FindingKind::ExpiresEarly => true,
             default => false,
         };
@@ -231,9 +212,12 @@ final class Advice
         return $companion->anyOf[0];
     }
 
-    /** Whether anything is to be restocked that more than informs. */
+    /** Says whether pieces are to be put in or taken out, other than for information. */
     public function wantsRestock(): bool
     {
+        if ($this->leaving() !== []) {
+            return true;
+        }
         foreach ($this->findings() as $advised) {
             if ($advised->action === Action::Restock && $advised->finding->severity !== Severity::Note) {
                 return true;

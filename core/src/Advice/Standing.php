@@ -42,7 +42,7 @@ final readonly class Standing
         $kinds = array_count_values(array_map(static fn ($finding): string => $finding->kind->value, $judgement->findings));
 
         return new self(
-            $verdict ?? $judgement->standing(), $short, $totals,
+            $verdict ?? $judgement->verdict, $short, $totals,
             $kinds[FindingKind::Unpaired->value] ?? 0, isset($kinds[FindingKind::Overweight->value]),
         );
     }

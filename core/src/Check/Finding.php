@@ -39,6 +39,12 @@ final readonly class Finding
         return $this->part === null ? '' : " in {$this->part}";
     }
 
+    /** Returns the same finding with its row at another place. */
+    public function at(int $index): self
+    {
+        return new self($this->kind, $this->severity, $this->line, $this->item, $index, $this->row, $this->part, $this->empty, $this->required);
+    }
+
     /** Found of a part of the kit by itself. */
     public function of(string $part): self
     {

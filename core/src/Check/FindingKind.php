@@ -30,6 +30,12 @@ enum FindingKind: string
     case Overdue = 'overdue';
     case Disputed = 'disputed';
 
+    /** Says whether this rests on a report about an item. */
+    public function isReported(): bool
+    {
+        return $this === self::ReportedUsed || $this === self::Unprepared;
+    }
+
     /** Says whether this is found of the kit as a whole. */
     public function isOfKit(): bool
     {

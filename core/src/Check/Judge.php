@@ -21,6 +21,16 @@ final class Judge
         return $worst;
     }
 
+    /**
+     * Evaluates one count of the kit alone.
+     *
+     * @param  int  $count  0 for the contents, n for the nth other count
+     */
+    public static function ofCount(Assignment $assignment, int $count): Judgement
+    {
+        return self::judgeCount($assignment->byOtherCounts()[$count - 1] ?? $assignment, $count);
+    }
+
     private static function judgeCount(Assignment $assignment, int $count): Judgement
     {
         $placement = Placement::of($assignment);

@@ -30,6 +30,17 @@ final class Due
         return new NextCheck($day, $kind, $because, Urgency::overdueDays($day, $schedule->graceDays, $schedule->asOf));
     }
 
+    /** Finds the last day through which the answer stays the same by the calendar alone, or returns null where it always will. */
+    public static function holdsThrough(Schedule $schedule, NextCheck $next): ?Day
+    {
+        return match (true) {
+            $next->because === Because::First,
+            $next->because === Because::Seal && $schedule->sealBrokenOn === null => $schedule->asOf,
+            $next->because === Because::Event => $next->day,
+            default => null,
+        };
+    }
+
     /** @return list<array{Because, Day|null}> when each reason asks for a full check, in the order that decides a tie */
     private static function asked(Schedule $schedule): array
     {

@@ -33,4 +33,13 @@ final readonly class Schedule
         public int $graceDays = 0,
     ) {
     }
+
+    /** Returns the same schedule as of another day. */
+    public function on(Day $asOf): self
+    {
+        return new self(
+            $asOf, $this->every, $this->seasons, $this->beforeEvents, $this->events, $this->afterUse, $this->usedOn, $this->seal,
+            $this->sealBrokenOn, $this->lastFull, $this->lastQuick, $this->earliestExpiry, $this->marginDays, $this->graceDays,
+        );
+    }
 }

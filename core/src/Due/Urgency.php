@@ -25,18 +25,22 @@ final class Urgency
         return $due?->plusDays($graceDays + 1);
     }
 
-    public static function band(Verdict $verdict, ?Day $due, bool $wantsRestock, Day $asOf): Band
+    /**
+     * Finds where a kit stands on the worklist.
+     *
+     * @param  bool  $hasTask  whether it waits for a restock or an answer, whatever its verdict
+     */
+    public static function band(Verdict $verdict, ?Day $due, bool $hasTask, Day $asOf): Band
     {
         $isDue = $due !== null && ! $due->isAfter($asOf);
         $isSoon = $due !== null && ! $due->isAfter($asOf->plusDays(self::SOON_DAYS));
 
         return match (true) {
-            // Somebody has to say what the kit is for.
-            ! $isSoon && ! $wantsRestock && $verdict !== Verdict::NoRequirement => Band::Nothing,
             $verdict === Verdict::NotReady => Band::Stop,
-            $verdict === Verdict::Limited, $isDue => Band::Now,
+            $verdict === Verdict::Limited, $verdict === Verdict::NotChecked, $isDue => Band::Now,
             $isSoon => Band::Soon,
-            default => Band::Later,
+            $verdict !== Verdict::Ready, $hasTask => Band::Later,
+            default => Band::Nothing,
         };
     }
 

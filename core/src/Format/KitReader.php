@@ -72,7 +72,7 @@ final class KitReader
     }
 
     /** Reads a document that is part of another one, and leaves its errors there. */
-    public static function part(Reader $document): ?Assignment
+    public static function part(Reader $document): Assignment
     {
         return (new self)->unfinished($document);
     }

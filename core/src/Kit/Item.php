@@ -31,4 +31,13 @@ final readonly class Item
         public bool $onlyForTrained = false,
     ) {
     }
+
+    /** Returns the same item without the companions that it needs. */
+    public function withoutCompanions(): self
+    {
+        return $this->needs === [] ? $this : new self(
+            $this->code, $this->class, $this->dated, $this->mass, $this->size, $this->scope, $this->keepsAsReserve, [], $this->supersededBy,
+            $this->afterOpeningDays, $this->onlyForTrained,
+        );
+    }
 }

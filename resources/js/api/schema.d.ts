@@ -1409,7 +1409,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** @description The sarcina.kit/1 document that the page's verdict rests on. */
+        /** @description The sarcina.kit/1 document that the page's status rests on; sarcina.whole/1 where there are several. */
         get: operations["readKitFile"];
         put?: never;
         post?: never;
@@ -3572,7 +3572,7 @@ export interface components {
             /** @description the account */
             by: string;
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
         };
         /** @description A check as it was signed. */
         CheckResource: {
@@ -3600,7 +3600,7 @@ export interface components {
             /** @description why it is signed by another name than the account's */
             signed_because: string | null;
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             design: string;
             list_title: string;
             list_edition: string;
@@ -3715,7 +3715,7 @@ export interface components {
             /** @enum {string} */
             standing: "stands" | "superseded" | "disputed" | "history";
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             by: string;
             unsettled: components["schemas"]["UnsettledResource"][];
         };
@@ -3737,6 +3737,11 @@ export interface components {
             kit: components["schemas"]["KitResource"];
         };
         SettledNote: {
+            /**
+             * @description where the pieces are, of an entry that has some
+             * @enum {string|null}
+             */
+            where?: "into_kit" | "to_store" | "lost" | null;
             /** @description what was done about it */
             note: string;
         };
@@ -3767,7 +3772,7 @@ export interface components {
             kit: string;
             kit_name: string;
             /** @enum {string} */
-            because: "kit_retired" | "not_there" | "moved_while_counting" | "checks_disagree" | "no_such_pocket";
+            because: "kit_retired" | "not_there" | "moved_while_counting" | "checks_disagree" | "no_such_pocket" | "counted_later" | "order_in_doubt" | "answered";
             /** @description what was sent, by whom and when */
             title: string;
             /** @description what of it needs somebody */
@@ -3776,6 +3781,8 @@ export interface components {
             operation: string;
             /** @description its number where the rest of it is on record */
             number: number | null;
+            /** @description pieces that are unaccounted for until it is settled */
+            pieces: number | null;
         };
         /** @description Supplies for so many casualties of one kind, and what stands in the way of one more. */
         CopedResource: {
@@ -3918,6 +3925,7 @@ export interface components {
             expiry: "strict" | "reserve";
             margin_days: number;
             grace_days: number;
+            not_ready_after_days: number | null;
             /** @enum {string|null} */
             every_unit: "days" | "weeks" | "months" | null;
             every_count: number | null;
@@ -3940,6 +3948,8 @@ export interface components {
             margin_days: number;
             /** @description days after a check is due before it is overdue */
             grace_days: number;
+            /** @description days after which an overdue kit is not ready; null: its interval, 90 days where it has none */
+            not_ready_after_days: number | null;
             /**
              * @description null where checks go by season or event alone
              * @enum {string|null}
@@ -4197,9 +4207,9 @@ export interface components {
             /** @description in which it would change; null: as a whole */
             shift: string | null;
             /** @enum {string} */
-            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             /** @enum {string} */
-            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             worse: boolean;
         };
         /** @description What a request would do to which kits' verdicts: the answer to it with the header `Foresee: yes`, with which nothing is recorded. */
@@ -4388,7 +4398,7 @@ export interface components {
              * @description null while it is being judged again
              * @enum {string|null}
              */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready" | null;
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready" | null;
             due_on: string | null;
             /** @enum {string|null} */
             due_kind: "full" | "quick" | null;
@@ -4582,7 +4592,7 @@ export interface components {
             text: string;
             todo: string;
             /** @enum {string} */
-            job: "restock" | "check" | "build" | "report" | "none";
+            job: "restock" | "check" | "build" | "report" | "people" | "none";
             line: string | null;
             item: string | null;
             row: number | null;
@@ -4621,7 +4631,7 @@ export interface components {
         ShiftVerdictResource: {
             shift: string;
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             /**
              * @description what somebody posted to it may use
              * @enum {string}
@@ -4637,7 +4647,7 @@ export interface components {
         /** @description What the core says of a kit. */
         VerdictResource: {
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             sentence: string;
             as_of: string;
             next_check: string;
@@ -4684,7 +4694,7 @@ export interface components {
             subject_title: string;
             list: components["schemas"]["ListRef"];
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             sentence: string;
             lines: components["schemas"]["ComparedLineResource"][];
             rest: components["schemas"]["LeftOverResource"][];
@@ -4778,9 +4788,9 @@ export interface components {
             kit: string;
             name: string;
             /** @enum {string} */
-            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             /** @enum {string} */
-            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             added: string[];
             moved: string[];
             removed: string[];
@@ -4968,9 +4978,9 @@ export interface components {
         /** @description How many kits have one verdict now and another one then. */
         VerdictChange: {
             /** @enum {string} */
-            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            now: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             /** @enum {string} */
-            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            then: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             kits: number;
         };
         WrittenList: {
@@ -5756,7 +5766,7 @@ export interface components {
         /** @description How many kits have a verdict. */
         VerdictCount: {
             /** @enum {string} */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
             kits: number;
         };
         /** @description One thing to do, with its reason in words. */
@@ -5770,7 +5780,7 @@ export interface components {
              * @description null while it is being judged again
              * @enum {string|null}
              */
-            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready" | null;
+            verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready" | null;
             /** @enum {string} */
             job: "check" | "restock" | "build" | "report";
             /** @enum {string|null} */
@@ -5925,6 +5935,8 @@ export interface components {
              * @enum {string|null}
              */
             wrappers: "off" | "on" | null;
+            /** @description days after which an overdue kit is not ready; null: its interval, 90 days where it has none */
+            not_ready_after_days: number | null;
         };
         /** @description Advice that somebody decided against, and why. */
         SetAside: {
@@ -8705,7 +8717,7 @@ export interface operations {
                 format?: components["parameters"]["format"];
                 sort?: "walk" | "code" | "due" | "band";
                 place?: string;
-                verdict?: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_ready";
+                verdict?: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready";
                 work?: "check_due" | "check_later" | "check_none" | "restock";
             };
             header?: never;

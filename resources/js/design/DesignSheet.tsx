@@ -106,6 +106,13 @@ export function DesignSheet({ hands: { packing, change, set } }: { hands: Packin
                     most={90}
                     onFigure={(days) => put({ grace_days: days ?? 0 }, 'grace')}
                 />
+                <Figure
+                    label={words.notReadyAfter}
+                    value={policy.not_ready_after_days}
+                    least={0}
+                    most={3650}
+                    onFigure={(days) => put({ not_ready_after_days: days }, 'not ready after')}
+                />
             </Row>
             <Choose
                 label={words.wrappers}

@@ -183,6 +183,7 @@ export const words = {
     noInterval: 'No interval',
     margin: 'Days beyond the next check',
     grace: 'Days until overdue',
+    notReadyAfter: 'Days overdue until not ready (empty: its interval)',
     isKitSealed: 'Kits carry a seal',
     latexFree: 'Somebody of the team is allergic to latex',
     wrappers: 'Wrappers of what must be fast',

@@ -19,10 +19,25 @@ interface AwaitingProps {
     most: number;
     done: string;
     save: { mutate: (text: string) => void; isPending: boolean; error: Error | null };
+    /** Further fields of the form, and whether they are filled in. */
+    children?: ReactNode;
+    isFilled?: boolean;
 }
 
 /** A row that waits until somebody who checks kits says what was done about it. */
-export function Awaiting({ title, about, word, wordFor, label, field, most, done, save }: AwaitingProps) {
+export function Awaiting({
+    title,
+    about,
+    word,
+    wordFor,
+    label,
+    field,
+    most,
+    done,
+    save,
+    children,
+    isFilled = true,
+}: AwaitingProps) {
     const { may } = useSession();
     const [text, setText] = useState<string | null>(null);
     const problem = isProblem(save.error) ? save.error : null;
@@ -59,6 +74,7 @@ export function Awaiting({ title, about, word, wordFor, label, field, most, done
                     }}
                     sx={{ gridColumn: '1 / -1', mt: 2, display: 'grid', gap: 2, maxWidth: 520 }}
                 >
+                    {children}
                     <TextField
                         label={label}
                         value={text}
@@ -71,7 +87,11 @@ export function Awaiting({ title, about, word, wordFor, label, field, most, done
                         slotProps={{ htmlInput: { maxLength: most } }}
                     />
                     <Box sx={{ display: 'flex', gap: 2 }}>
-                        <Button type="submit" variant="contained" disabled={text.trim() === '' || save.isPending}>
+                        <Button
+                            type="submit"
+                            variant="contained"
+                            disabled={text.trim() === '' || !isFilled || save.isPending}
+                        >
                             {done}
                         </Button>
                         <Button onClick={() => setText(null)}>{words.cancel}</Button>

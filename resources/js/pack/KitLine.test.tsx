@@ -75,7 +75,7 @@ describe('a kit in a list', () => {
 });
 
 describe('what is not staged', () => {
-    const reason = (item: string, text: string) => ({ kind: 'not_staged', severity: 'fix', item, text, job: 'none' });
+    const reason = (item: string, text: string) => ({ kind: 'unprepared', severity: 'fix', item, text, job: 'none' });
     const unstaged = (reasons: unknown[]) => sample({ verdict: { lines: [], reasons } as never });
 
     it('is said once for each item, and done with a press', async () => {

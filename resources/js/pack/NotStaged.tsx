@@ -15,7 +15,7 @@ type Reason = Schemas['ReasonResource'];
 /** What lies in the kit and was put in without what is done to it before: said to be done with a press. */
 export function NotStaged({ kit }: { kit: Schemas['KitResource'] }) {
     const { may } = useSession();
-    const reasons = kit.verdict.reasons.filter((one) => one.kind === 'not_staged');
+    const reasons = kit.verdict.reasons.filter((one) => one.kind === 'unprepared');
     const byItem = [...new Map(reasons.map((one) => [one.item, one])).values()];
     if (byItem.length === 0 || !may('restock')) {
         return null;

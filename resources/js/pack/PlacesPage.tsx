@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import type { Schemas } from '../api/client';
+import type { Schemas, Verdict } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Choose } from '../ui/Fields';
@@ -18,9 +18,9 @@ const ASK_AGAIN_MS = 1500;
 
 const FIELDS = ['q', 'place', 'verdict', 'work'] as const;
 
-const verdicts = (['not_ready', 'limited', 'no_requirement', 'ready_with_actions', 'ready'] as const).map(
-    (verdict) => [verdict, verdictWords[verdict]] as const,
-);
+const verdicts = (Object.keys(verdictWords) as Verdict[])
+    .reverse()
+    .map((verdict) => [verdict, verdictWords[verdict]] as const);
 
 const works = [
     ['check_due', words.checkIsDue],

@@ -47,7 +47,7 @@ describe('what is not staged', () => {
         verdict: {
             lines: [],
             reasons: [
-                { kind: 'not_staged', severity: 'fix', item: 'gloves', text: 'Gloves in Lid is not staged: Unfold' },
+                { kind: 'unprepared', severity: 'fix', item: 'gloves', text: 'Gloves in Lid is not staged: Unfold' },
                 { kind: 'missing', severity: 'stop', item: 'pad', text: 'Pad is missing' },
             ],
         } as unknown as Schemas['VerdictResource'],

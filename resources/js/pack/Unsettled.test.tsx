@@ -16,6 +16,7 @@ const row = {
     text: '2 Medium dressing, lot A1, were not there any more',
     operation: '01j',
     number: 44,
+    pieces: null,
 };
 
 describe('what needs somebody', () => {
@@ -51,6 +52,23 @@ describe('what needs somebody', () => {
         expect(sent.filter((one) => one.method === 'PUT').at(-1)).toMatchObject({
             path: '/api/unsettled/5',
             body: { note: 'ok, both are there' },
+        });
+    });
+
+    it('asks where pieces are that are unaccounted for', async () => {
+        const pieces = { ...row, because: 'counted_later', pieces: 3 };
+        const sent = serve((one) => (one.method === 'GET' ? answer([pieces]) : answer([])));
+        show(<Unsettled />);
+        await userEvent.click(await screen.findByRole('button', { name: 'Settle' }));
+        await userEvent.type(screen.getByRole('textbox', { name: 'What you found and did' }), 'Found on the shelf');
+        expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Save' }).disabled).toBe(true);
+        await userEvent.selectOptions(screen.getByLabelText('Where are the pieces?'), 'to_store');
+        await userEvent.click(screen.getByRole('button', { name: 'Save' }));
+        await vi.waitFor(() => {
+            expect(sent.filter((one) => one.method === 'PUT').at(-1)?.body).toEqual({
+                note: 'Found on the shelf',
+                where: 'to_store',
+            });
         });
     });
 

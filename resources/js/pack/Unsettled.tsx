@@ -1,15 +1,20 @@
 import Box from '@mui/material/Box';
 import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
+import { Choose } from '../ui/Fields';
 import { Sheet } from '../ui/Page';
 import { count } from '../ui/words';
 import { Awaiting } from './Awaiting';
 import { words } from './words';
 
-/** What arrived late and could not be recorded as it was sent: it stays here until somebody settles it. */
+const wheres = ['into_kit', 'to_store', 'lost'] as const;
+type Where = (typeof wheres)[number];
+
+/** Lists entries that arrived late and could not be recorded as they were sent. Each stays until somebody settles it. */
 export function Unsettled({ kit }: { kit?: string }) {
     const { data: rows } = useQuery(questions.unsettled(kit));
     if (!rows || rows.length === 0) {
@@ -31,10 +36,17 @@ export function Unsettled({ kit }: { kit?: string }) {
 
 function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: boolean }) {
     const client = useQueryClient();
+    const [where, setWhere] = useState<Where | null>(null);
+    const hasPieces = row.pieces !== null;
     const settle = useMutation({
         mutationFn: (text: string) =>
-            ask(api.PUT('/unsettled/{unsettled}', { params: { path: { unsettled: row.id } }, body: { note: text } })),
-        onSuccess: () => client.invalidateQueries({ queryKey: ['unsettled'] }),
+            ask(
+                api.PUT('/unsettled/{unsettled}', {
+                    params: { path: { unsettled: row.id } },
+                    body: hasPieces ? { note: text, where } : { note: text },
+                }),
+            ),
+        onSuccess: () => client.invalidateQueries(),
     });
     return (
         <Awaiting
@@ -59,6 +71,17 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
             most={300}
             done={words.save}
             save={settle}
-        />
+            isFilled={!hasPieces || where !== null}
+        >
+            {hasPieces && (
+                <Choose
+                    label={words.whereArePieces}
+                    value={where ?? ''}
+                    empty={words.chooseWhere}
+                    onChoose={(chosen) => setWhere(wheres.find((one) => one === chosen) ?? null)}
+                    options={wheres.map((one) => [one, words.piecesWhere[one]] as const)}
+                />
+            )}
+        </Awaiting>
     );
 }

@@ -185,6 +185,13 @@ export const words = {
         'These arrived after others had worked on the same kit. Look into the kit, then say what you found.',
     operation: (number: number) => `, operation ${number}`,
     settle: 'Settle',
+    whereArePieces: 'Where are the pieces?',
+    chooseWhere: 'Choose',
+    piecesWhere: {
+        into_kit: 'In the kit (a check is then due)',
+        to_store: 'Back in the store',
+        lost: 'Lost',
+    },
     whatYouFoundAndDid: 'What you found and did',
     save: 'Save',
     doNotUse: 'Do not use',

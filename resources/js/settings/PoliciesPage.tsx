@@ -105,7 +105,6 @@ function sayWhen({ policy }: Design): string {
             ? ''
             : words.every(policy.every_count, policy.every_unit),
         policy.seasons.length === 0 ? '' : words.onDays(policy.seasons.map(sayMonthDay).join(', ')),
-        policy.before_events ? words.beforeEvents : '',
         policy.after_use ? words.afterUse : '',
         policy.grace_days > 0 ? words.overdueAfter(policy.grace_days) : '',
     ]
@@ -129,6 +128,7 @@ function ChangePolicy({ design }: { design: Design }) {
         expiry: policy.expiry as string,
         margin_days: String(policy.margin_days),
         grace_days: String(policy.grace_days),
+        not_ready_after_days: String(policy.not_ready_after_days ?? ''),
         every_unit: policy.every_unit ?? '',
         every_count: String(policy.every_count ?? ''),
         before_events: policy.before_events,
@@ -154,6 +154,8 @@ function ChangePolicy({ design }: { design: Design }) {
                             expiry: typed.expiry === 'reserve' ? 'reserve' : 'strict',
                             margin_days: number(typed.margin_days),
                             grace_days: number(typed.grace_days),
+                            not_ready_after_days:
+                                typed.not_ready_after_days.trim() === '' ? null : number(typed.not_ready_after_days),
                             every_unit: units.find((one) => one === typed.every_unit) ?? null,
                             every_count: typed.every_unit === '' ? null : number(typed.every_count),
                             before_events: typed.before_events,
@@ -195,6 +197,13 @@ function ChangePolicy({ design }: { design: Design }) {
                         onWrite={(grace_days) => setTyped({ ...typed, grace_days })}
                         problem={problem?.at('grace_days')}
                     />
+                    <Write
+                        label={words.notReadyAfter}
+                        help={words.notReadyAfterHelp}
+                        value={typed.not_ready_after_days}
+                        onWrite={(not_ready_after_days) => setTyped({ ...typed, not_ready_after_days })}
+                        problem={problem?.at('not_ready_after_days')}
+                    />
                     <Choose
                         label={words.pastTheirDate}
                         value={typed.expiry}
@@ -206,11 +215,6 @@ function ChangePolicy({ design }: { design: Design }) {
                         value={typed.margin_days}
                         onWrite={(margin_days) => setTyped({ ...typed, margin_days })}
                         problem={problem?.at('margin_days')}
-                    />
-                    <Tick
-                        label={words.beforeEventsTick}
-                        checked={typed.before_events}
-                        onTick={(before_events) => setTyped({ ...typed, before_events })}
                     />
                     <Tick
                         label={words.afterUseTick}

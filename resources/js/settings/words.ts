@@ -49,7 +49,6 @@ export const words = {
     every: (number: number, unit: 'days' | 'weeks' | 'months') =>
         number === 1 ? `every ${unit.slice(0, -1)}` : `every ${number} ${unit}`,
     onDays: (days: string) => `each year on ${days}`,
-    beforeEvents: 'before events',
     afterUse: 'after use',
     overdueAfter: (days: number) => `overdue ${days === 1 ? '1 day' : `${days} days`} after it is due`,
     changePolicyOf: (design: string) => `Change the policy of ${design}`,
@@ -62,8 +61,9 @@ export const words = {
     units: { days: 'days', weeks: 'weeks', months: 'months' },
     howMany: 'How many',
     graceDays: 'Days after it is due before it is overdue',
+    notReadyAfter: 'Days after it is due before the kit is not ready',
+    notReadyAfterHelp: 'Leave empty for the check interval, or 90 days where there is none.',
     marginDays: 'Days beyond the next check through which pieces must be in date',
-    beforeEventsTick: 'Checked before an event',
     afterUseTick: 'Checked after use',
     sealedTick: 'Kits of this design carry a seal',
     settings: 'Settings',

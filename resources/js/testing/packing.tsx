@@ -48,6 +48,7 @@ export const draft: Draft = {
         sealed: false,
         latex_free: false,
         wrappers: null,
+        not_ready_after_days: null,
     },
     modules: [],
     seasons: [],

@@ -146,7 +146,7 @@ function Counts({ today }: { today: Schemas['TodayResource'] }) {
             sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 20px', listStyle: 'none', m: 0, p: 0 }}
         >
             {today.counts
-                .filter(({ verdict, kits }) => verdict !== 'no_requirement' || kits > 0)
+                .filter(({ verdict, kits }) => (verdict !== 'no_requirement' && verdict !== 'not_checked') || kits > 0)
                 .map(({ verdict, kits }) => (
                     <Box component="li" key={verdict} sx={{ display: 'flex', gap: 1.5, alignItems: 'center' }}>
                         <VerdictShape verdict={verdict} size={15} />

@@ -3,9 +3,8 @@ import type { Verdict } from '../api/client';
 import { verdictWords, words } from './words';
 
 /**
- * The shape of a verdict: filled disc with a tick, disc with a notch, half disc, square with a bar; a dash where no
- * requirement is set; a dashed ring while a kit is
- * being judged again, a ring before it was judged at all.
+ * Draws the shape of a status: filled disc with a tick, disc with a notch, half disc, square with a bar. A ring for a kit
+ * that was never checked, a dash where no requirement is set, a dashed ring while the status is updated.
  */
 export function VerdictShape({
     verdict,
@@ -28,7 +27,7 @@ export function VerdictShape({
                 flex: 'none',
                 display: 'block',
                 color:
-                    verdict === null || verdict === 'no_requirement'
+                    verdict === null || verdict === 'no_requirement' || verdict === 'not_checked'
                         ? 'text.primary'
                         : `var(--mui-palette-verdict-${verdict})`,
             }}
@@ -43,6 +42,9 @@ export function VerdictShape({
                     strokeWidth="2"
                     strokeDasharray={isOpen ? undefined : '4 3'}
                 />
+            )}
+            {verdict === 'not_checked' && (
+                <circle cx="10" cy="10" r="7.5" fill="none" stroke="currentColor" strokeWidth="3" />
             )}
             {verdict === 'ready' && (
                 <>

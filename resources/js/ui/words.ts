@@ -6,6 +6,7 @@ export const verdictWords: Record<Verdict, string> = {
     ready_with_actions: 'Ready, actions due',
     no_requirement: 'No requirement set',
     limited: 'Limited',
+    not_checked: 'Not checked yet',
     not_ready: 'Not ready',
 };
 

@@ -7,36 +7,32 @@ namespace Sarcina\Core\Tests;
 use PHPUnit\Framework\TestCase;
 use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\FindingKind;
+use Sarcina\Core\Check\JoinedParts;
 use Sarcina\Core\Check\Judge;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\LineOutcome;
 use Sarcina\Core\Check\PartJudgement;
 use Sarcina\Core\Check\Restock;
 use Sarcina\Core\Check\Verdict;
-use Sarcina\Core\Check\Whole;
 
 /** A kit with modules: what its document says, and what each part lacks by itself. */
-final class WholeTest extends TestCase
+final class JoinedPartsTest extends TestCase
 {
     public function test_a_kit_without_modules_is_what_its_document_says(): void
     {
         $judged = Judge::judge($this->kit([$this->line('L1', 2)], [['item' => 'pad', 'quantity' => 1]]));
-        $this->assertSame($judged, Whole::of($judged, []));
+        $this->assertSame($judged, JoinedParts::of($judged, []));
     }
 
-    public function test_what_asks_for_nothing_critical_or_required_is_never_called_ready(): void
+    public function test_a_kit_whose_list_requires_nothing_is_never_called_ready_once_checks_are_asked_about(): void
     {
-        foreach (['optional' => Verdict::NoRequirement, 'required' => Verdict::Ready, 'critical' => Verdict::Ready] as $rank => $standing) {
-            $judged = Judge::judge($this->kit([$this->line('L1', 1, $rank)], [['item' => 'pad', 'quantity' => 1]]));
-            $this->assertSame([Verdict::Ready, $standing], [$judged->verdict, $judged->standing()], $rank);
+        $checked = ['last_full' => '2026-03-01', 'due_on' => null];
+        foreach (['optional' => Verdict::NoRequirement, 'required' => Verdict::Ready, 'critical' => Verdict::Ready] as $rank => $verdict) {
+            $kit = $this->kit([$this->line('L1', 1, $rank)], [['item' => 'pad', 'quantity' => 1]], $checked);
+            $this->assertSame($verdict, Judge::judge($kit)->verdict, $rank);
         }
-        $this->assertSame(Verdict::NoRequirement, Judge::judge($this->kit([], [['item' => 'pad', 'quantity' => 1]]))->standing(), 'A list of no lines.');
-        $old = [['item' => 'pad', 'quantity' => 1, 'condition' => 'soiled']];
-        $this->assertSame(Verdict::NoRequirement, Judge::judge($this->kit([$this->line('L1', 1, 'optional')], $old))->standing());
-        $short = Judge::judge($this->kit([$this->line('L1', 1)], []));
-        $this->assertSame($short->verdict, $short->standing());
-        $module = $this->whole([$this->line('L1', 1, 'optional')], [], [$this->line('M.L1', 1)], [['item' => 'pad', 'quantity' => 1]]);
-        $this->assertSame(Verdict::Ready, $module->standing(), 'What is in it asks for something.');
+        $none = $this->kit([], [['item' => 'pad', 'quantity' => 1]], $checked);
+        $this->assertSame(Verdict::NoRequirement, Judge::judge($none)->verdict, 'A list of no lines.');
     }
 
     public function test_what_lies_in_a_module_does_not_fill_the_lines_of_the_bag(): void
@@ -106,7 +102,7 @@ final class WholeTest extends TestCase
                 $first += count($own['contents']);
             }
             $alone = Judge::judge(RandomKits::read($joined));
-            $whole = Whole::of($alone, $parts);
+            $whole = JoinedParts::of($alone, $parts);
             $this->assertFalse($alone->verdict->isWorseThan($whole->verdict));
             $this->assertSame($alone->mass, $whole->mass);
             $this->assertCount(count($alone->lines), $whole->lines);
@@ -149,7 +145,7 @@ final class WholeTest extends TestCase
      */
     private function whole(array $bag, array $inBag, array $module, array $inModule, bool $isMissing = false): Judgement
     {
-        return Whole::of(Judge::judge($this->kit([...$bag, ...$module], [...$inBag, ...$inModule])), [
+        return JoinedParts::of(Judge::judge($this->kit([...$bag, ...$module], [...$inBag, ...$inModule])), [
             new PartJudgement('the bag', Judge::judge($this->kit($bag, $inBag)), array_keys($inBag)),
             new PartJudgement(
                 'the module',
@@ -163,14 +159,15 @@ final class WholeTest extends TestCase
     /**
      * @param  list<array<string, mixed>>  $lines
      * @param  list<array<string, mixed>>  $contents
+     * @param  array<string, string|null>|null  $checked
      */
-    private function kit(array $lines, array $contents): Assignment
+    private function kit(array $lines, array $contents, ?array $checked = null): Assignment
     {
         return RandomKits::read([
             'format' => 'sarcina.kit/1', 'as_of' => '2026-03-14', 'kit' => ['code' => 'K', 'scope' => 'anyone'],
             'policy' => ['expiry' => 'reserve', 'next_check' => '2026-06-14', 'margin_days' => 0],
             'items' => [['code' => 'pad', 'class' => 'pad', 'dated' => array_column($contents, 'expires') !== []]],
-            'list' => ['code' => 'l', 'excludes' => [], 'lines' => $lines], 'contents' => $contents,
+            'list' => ['code' => 'l', 'excludes' => [], 'lines' => $lines], 'contents' => $contents, 'checked' => $checked,
         ]);
     }
 

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Sarcina\Core\Advice;
+
+use Sarcina\Core\Check\Finding;
+use Sarcina\Core\Check\FindingKind;
+use Sarcina\Core\Check\Severity;
+use Sarcina\Core\Kit\Item;
+use Sarcina\Core\Lists\KitList;
+
+/** Chooses the action that solves a finding. */
+final readonly class Actions
+{
+    /** @param  array<string, int>  $wanted  pieces to put in, by line */
+    public function __construct(private KitList $list, private array $wanted)
+    {
+    }
+
+    public function for(Finding $finding): Action
+    {
+        return match ($finding->kind) {
+            FindingKind::MostlyMissing, FindingKind::Unpaired => Action::Restock,
+            FindingKind::Short => ($this->wanted[$finding->line->id ?? ''] ?? 0) > 0 ? Action::Restock : Action::People,
+            FindingKind::Expired,
+            FindingKind::Opened,
+            FindingKind::Damaged,
+            FindingKind::Soiled,
+            FindingKind::Failed,
+            FindingKind::Recalled => $this->isReplaced($finding->item) ? Action::Remove : Action::Restock,
+            FindingKind::ExpiresEarly => $finding->severity === Severity::Note ? Action::Leave : Action::Restock,
+            FindingKind::DateUnknown,
+            FindingKind::Seal,
+            FindingKind::Unchecked,
+            FindingKind::Overdue,
+            FindingKind::Disputed => Action::Check,
+            FindingKind::Repacking => Action::Repack,
+            FindingKind::ReportedUsed => Action::Report,
+            FindingKind::Unprepared => Action::Prepare,
+            FindingKind::Excluded, FindingKind::Overweight => Action::Remove,
+            FindingKind::BeyondScope => $finding->item?->onlyForTrained === true ? Action::Remove : Action::People,
+            FindingKind::Superseded, FindingKind::Surplus => Action::Leave,
+        };
+    }
+
+    /** Says whether no line that accepts the item wants a piece: it was replaced already. */
+    private function isReplaced(?Item $item): bool
+    {
+        foreach ($item === null ? [] : array_keys($this->list->preferencesFor($item)) as $line) {
+            if (($this->wanted[$this->list->lines[$line]->id] ?? 0) > 0) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+}

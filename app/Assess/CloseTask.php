@@ -10,6 +10,7 @@ use App\Kits\ChangeKit;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
 use App\Kits\MoveModule;
+use App\Kits\RetireKit;
 use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Validation\ValidationException;
@@ -21,6 +22,7 @@ final class CloseTask
 {
     public function __construct(
         private readonly ChangeKit $change,
+        private readonly RetireKit $retire,
         private readonly MoveModule $modules,
         private readonly Choices $choices,
     ) {
@@ -35,7 +37,7 @@ final class CloseTask
             match ($task->kind) {
                 TaskKind::Move => $this->change->move($kit, $this->place($task, $placeId), $by, $at, $day),
                 TaskKind::Upgrade => $this->add($kit, $task->modules->pluck('module')->all(), $by, $at, $day),
-                default => $this->change->retire($kit, 'no area of the plan asks for it', $by, $at, $day),
+                default => ($this->retire)($kit, 'no area of the plan asks for it', [], $by, $at, $day),
             };
             $this->close($task, 'done', null, $by, $day);
         });

@@ -20,6 +20,7 @@ use App\Kits\Models\Kit;
 use App\Ledger\KitEvent;
 use App\Ledger\KitFacts;
 use App\Ledger\KitHistory;
+use App\Ledger\LostTail;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\OperationSince;
@@ -159,14 +160,17 @@ final class FinishCheck
             Corrections::of($kit->id, $before, $after->rows),
             $rows,
         );
-        $number = $this->record->write($operation, $since === [] ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
-        if ($since === []) {
+        $restsOnLost = LostTail::concerns($report->base);
+        $isPlain = $since === [] && ! $restsOnLost;
+        $number = $this->record->write($operation, $isPlain ? fn () => $this->keep($whole, $kit, $judged, $day, $by) : null);
+        if ($isPlain) {
             $this->shortfalls->note($number, $kit, $report, $before, $counted);
             // A report of a module waits: by this check, which is on record only now, it is counted.
             $whole !== $kit && $kit->open_reports > 0 ? $this->states->renew($whole, $day) : null;
         } else {
             $this->unsettled->keep($report->id, OperationKind::FullCheck, $kit, $by, $report->when, [
                 ...$homeless, ...UnsettledRow::ofRowsInDoubt($rows), ...$this->disagreeing->with($judged, $since),
+                ...($restsOnLost ? [new UnsettledRow('lost_tail', "{$kit->code} {$kit->name}")] : []),
             ], $number);
             $this->states->renew($whole, $this->organisation->today());
         }

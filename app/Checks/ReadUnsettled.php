@@ -102,6 +102,7 @@ final class ReadUnsettled
             'moved_while_counting' => "{$what}, {$one->pocket}: {$one->sent} counted, {$one->recorded} on record, ".
                 'because pieces were put in or taken out meanwhile. Count again',
             'no_such_pocket' => "{$what}: the kit no longer has the pocket {$one->pocket}. Say where it is",
+            'lost_tail' => 'The record was restored from a backup since, and newer entries were lost. This check rests on them. Check the kit again',
             default => $what,
         };
     }

@@ -10,8 +10,8 @@ use App\Ledger\Parts\CheckRow;
 final readonly class UnsettledRow
 {
     /**
-     * @param  string  $because  kit_retired, not_there, moved_while_counting, checks_disagree, no_such_pocket, counted_later, order_in_doubt
-     *                           or answered
+     * @param  string  $because  kit_retired, not_there, moved_while_counting, checks_disagree, no_such_pocket, counted_later, order_in_doubt,
+     *                           answered or lost_tail
      * @param  UnsettledPieces|null  $pieces  that are unaccounted for until it is settled
      * @param  int|null  $other  the number of the operation that it disagrees with
      */

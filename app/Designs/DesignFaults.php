@@ -22,7 +22,7 @@ final class DesignFaults
 
     public const LINES = 150;
 
-    public function __construct(private readonly NeverFor $neverFor)
+    public function __construct(private readonly NeverFor $neverFor, private readonly ExcludedLines $excluded)
     {
     }
 
@@ -50,7 +50,7 @@ final class DesignFaults
 
         return [
             ...$problems, ...self::placements($placed, $needs, self::quantities($content, $list)), ...self::lookedFor($content->leaves, $needs),
-            ...self::configurations($content, $needs, $names), ...$this->additions($content),
+            ...self::configurations($content, $needs, $names), ...$this->additions($content), ...($this->excluded)($content, $list),
         ];
     }
 

@@ -54,7 +54,8 @@ final class Disagreements
         $rows = DB::table('check_rows')->whereIn('operation_number', $checks->pluck('number')->unique()->all())
             ->whereIn('kit_id', array_map(static fn (Kit $part): string => $part->id, $parts))
             ->where(static fn (Builder $differs): Builder => $differs->where('in_doubt', true)->orWhereColumn('counted', '<>', 'became'))
-            ->get()->groupBy('operation_number');
+            ->get(['check_rows.*', DB::raw('(SELECT COUNT(*) FROM lots WHERE lots.id = lot_id AND recalled_on IS NOT NULL) AS is_recalled')])
+            ->groupBy('operation_number');
 
         return array_values($checks->groupBy('number')->map(fn (Collection $same, int|string $number): Disagreement => new Disagreement(
             (string) $same->first()?->user_name,
@@ -79,7 +80,7 @@ final class Disagreements
         $rows = DB::table('unsettled')->join('users', 'users.id', '=', 'unsettled.user_id')->join('lots', 'lots.id', '=', 'unsettled.pieces_lot_id')
             ->join('items', 'items.id', '=', 'lots.item_id')->whereIn('pieces_kit_id', $ids)->where('because', LateMovements::IN_DOUBT)
             ->whereNull('settled_at')->whereNotExists($answered)->orderBy('unsettled.id')
-            ->get(['unsettled.*', 'users.name', 'items.code', 'lots.number', 'lots.expires']);
+            ->get(['unsettled.*', 'users.name', 'items.code', 'lots.number', 'lots.expires', 'lots.recalled_on']);
 
         return array_values($rows->groupBy('operation_id')->map(fn (Collection $same): Disagreement => new Disagreement(
             (string) $same->first()?->name,
@@ -89,6 +90,7 @@ final class Disagreements
                 new ContentRow(
                     $row->pieces_kit_id === $kit->id ? $row->pieces_pocket_id : "{$row->pieces_kit_id}.{$row->pieces_pocket_id}",
                     $row->code, $row->pieces_lot_id, $row->number, $row->expires, (int) $row->pieces, $row->pieces_condition,
+                    $row->recalled_on !== null,
                 ),
                 (int) $row->pieces,
             ])->all())),
@@ -110,7 +112,10 @@ final class Disagreements
             }
             $pocket = $row->kit_id === $kit->id ? $row->pocket_id : "{$row->kit_id}.{$row->pocket_id}";
             $differences[] = [
-                new ContentRow($pocket, $row->item_code, $row->lot_id, $row->lot_number, $row->expires, (int) $row->counted, $row->condition),
+                new ContentRow(
+                    $pocket, $row->item_code, $row->lot_id, $row->lot_number, $row->expires, (int) $row->counted,
+                    $row->condition, $row->is_recalled > 0,
+                ),
                 (int) $row->counted - (int) $row->became,
             ];
         }

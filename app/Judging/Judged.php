@@ -12,6 +12,7 @@ use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Judgement;
 use Sarcina\Core\Check\Verdict;
 use Sarcina\Core\Check\Whole;
+use Sarcina\Core\Due\HoldsThrough;
 use Sarcina\Core\Due\NextCheck;
 use Sarcina\Core\Due\Schedule;
 use Sarcina\Core\Kit\Scope;
@@ -69,6 +70,17 @@ final readonly class Judged
     public function asOf(): Day
     {
         return $this->documents[0]->asOf;
+    }
+
+    /** Finds the last day through which the status holds by the calendar alone, or returns null. */
+    public function holdsThrough(): ?Day
+    {
+        $others = $this->plan->lastDaysBefore();
+        if ($this->scope->holdsThrough !== null) {
+            $others[] = $this->scope->holdsThrough;
+        }
+
+        return HoldsThrough::of($this->asOf(), $this->documents, $this->schedules, $this->due->day, $others);
     }
 
     /** @return list<ShiftVerdict> of each shift of its place; none where it has none */

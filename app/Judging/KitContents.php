@@ -15,7 +15,7 @@ final class KitContents
 {
     private const COLUMNS = [
         'holdings.kit_id', 'holdings.pocket_id', 'holdings.lot_id', 'holdings.quantity', 'holdings.condition',
-        'lots.number', 'lots.expires', 'items.code',
+        'lots.number', 'lots.expires', 'lots.recalled_on', 'items.code',
     ];
 
     /** @var array<string, list<ContentRow>> by kit */
@@ -93,6 +93,8 @@ final class KitContents
     {
         $pocket = $row->kit_id === $kit ? $row->pocket_id : "{$row->kit_id}.{$row->pocket_id}";
 
-        return new ContentRow($pocket, $row->code, $row->lot_id, $row->number, $row->expires, (int) $row->quantity, $row->condition);
+        return new ContentRow(
+            $pocket, $row->code, $row->lot_id, $row->number, $row->expires, (int) $row->quantity, $row->condition, $row->recalled_on !== null,
+        );
     }
 }

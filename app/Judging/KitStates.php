@@ -53,7 +53,7 @@ final class KitStates
         foreach ($kitIds === null ? [null] : array_chunk($kitIds, 1000) as $some) {
             DB::table('kit_states')
                 ->when($some !== null, fn (Builder $query) => $query->whereIn('kit_id', $some ?? []))
-                ->update(['needs_version' => $version]);
+                ->update(['needs_version' => $version, 'waits_since' => DB::raw('COALESCE(waits_since, UTC_TIMESTAMP())')]);
         }
         JudgeMarked::soon();
     }

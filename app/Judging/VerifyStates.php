@@ -7,12 +7,16 @@ namespace App\Judging;
 use App\Kits\Models\Kit;
 use App\Ledger\Parts\CheckFinding;
 use App\Support\Transaction;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use stdClass;
 
 /** Every state that is shown as present, beside judging the kit anew. What differs is reported, and judged again. */
 final class VerifyStates
 {
+    /** Kits are updated within seconds; one that waits for so long never will be. */
+    private const MINUTES = 5;
+
     private const CALLED = [
         'verdict' => 'verdict', 'due_on' => 'next check', 'due_kind' => 'kind of check', 'mass_g' => 'mass', 'code' => 'code',
         'walk_order' => 'place in the walk', 'due_because' => 'reason for its check',
@@ -44,6 +48,7 @@ final class VerifyStates
             }
             $after = (string) end($ids);
         } while (count($ids) === KitStates::AT_ONCE);
+        array_push($wrong, ...self::leftOver(), ...self::waiting());
         // Sums and states are read in one snapshot.
         $miscounted = Transaction::run(static fn (): array => StateCounts::faults());
         if ($miscounted !== []) {
@@ -51,6 +56,23 @@ final class VerifyStates
         }
 
         return [...$wrong, ...$miscounted];
+    }
+
+    /** @return list<string> states of kits that have none: out of service, or a module in another kit */
+    private static function leftOver(): array
+    {
+        return array_values(DB::table('kit_states')->join('kits', 'kits.id', '=', 'kit_states.kit_id')
+            ->where(static fn (Builder $none): Builder => $none->whereNotNull('kits.retired_on')->orWhereNotNull('kits.parent_kit_id'))
+            ->orderBy('kits.code')->pluck('kits.code')
+            ->map(static fn (mixed $code): string => "Kit {$code}: it has a state, though it is not judged by itself.")->all());
+    }
+
+    /** @return list<string> kits that have waited for too long to be updated */
+    private static function waiting(): array
+    {
+        return array_values(DB::table('kit_states')->where('is_marked', true)->where('waits_since', '<', now()->subMinutes(self::MINUTES))
+            ->orderBy('code')->pluck('code')->map(static fn (mixed $code): string => 'Kit '.$code.': it has waited for longer than '.self::MINUTES.
+                ' minutes to be updated.')->all());
     }
 
     /**

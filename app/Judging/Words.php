@@ -20,7 +20,7 @@ use Sarcina\Core\Lists\Accepted;
 /** Says a judgement in words: the sentence of the verdict, its reasons, and what to do about each. */
 final class Words
 {
-    private const PEOPLE_OR_LIST = 'Post somebody who is trained for it, or change the list.';
+    private const PEOPLE_OR_LIST = 'Post a first aider who is, or change the list.';
 
     public function __construct(private readonly Catalogue $catalogue, private readonly KitFacts $facts)
     {
@@ -179,8 +179,11 @@ final class Words
     public static function toDo(FindingKind $kind, Action $action, string $restock = ''): string
     {
         return match ($kind) {
-            FindingKind::Short => $action === Action::People
-                ? 'What it asks for is there or could be, but nobody posted may use it. '.self::PEOPLE_OR_LIST : $restock,
+            FindingKind::Short => match ($action) {
+                Action::People => 'Nobody on this shift is qualified to use it. '.self::PEOPLE_OR_LIST,
+                Action::List => 'The list excludes every item that this line accepts. Change the line or the list.',
+                default => $restock,
+            },
             FindingKind::Expired => $action === Action::Remove ? 'Remove it.' : 'Remove it and put in a new one.',
             FindingKind::DateUnknown => 'Read the date on the pack at the next check, or replace it.',
             FindingKind::ExpiresEarly => $action === Action::Restock ? 'Replace it now, or check again before that day.'
@@ -191,7 +194,7 @@ final class Words
             FindingKind::Excluded => 'Remove it.',
             FindingKind::BeyondScope => $action === Action::Remove
                 ? 'Remove it: it must not be at hand where nobody may use it. Or post somebody who is trained for it.'
-                : 'It is there, but nobody posted may use it. '.self::PEOPLE_OR_LIST,
+                : 'Nobody on this shift is qualified to use it. '.self::PEOPLE_OR_LIST,
             FindingKind::Unpaired => 'Put the missing item beside it.',
             FindingKind::Superseded => 'Replace it when it is used or expires.',
             FindingKind::Surplus => 'Return the rest to the store, or leave it.',
@@ -220,7 +223,7 @@ final class Words
             Action::Report => 'report',
             Action::Repack => 'build',
             Action::People => 'people',
-            Action::Leave, Action::Prepare => 'none',
+            Action::Leave, Action::Prepare, Action::List => 'none',
         };
 
         return new Reason(
@@ -242,7 +245,10 @@ final class Words
         $outcome = $this->outcome($judged, (string) $finding->line?->id);
         $required = is_int($outcome->required) ? (string) $outcome->required : ($outcome->required->text ?: (string) $outcome->required);
 
-        return [$outcome->reserve, "{$outcome->effective} of {$required}{$finding->inPart()}"];
+        $beyond = Advice::beyondScope($judged->judgement->assignment)[$outcome->line->id] ?? 0;
+        $more = $beyond === 0 ? '' : ", and {$beyond} that nobody on this shift is qualified to use";
+
+        return [$outcome->reserve, "{$outcome->effective} of {$required}{$finding->inPart()}{$more}"];
     }
 
     /** What is to be put in for the line, whoever is posted; failing that, what those may use who are: nothing where neither helps. */

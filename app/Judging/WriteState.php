@@ -10,7 +10,6 @@ use App\Ledger\Parts\CheckFinding;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Advice\Wanted;
 use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Due\HoldsThrough;
 use Sarcina\Core\Due\Urgency;
 use stdClass;
 
@@ -25,10 +24,11 @@ final class WriteState
     public function __invoke(Kit $kit, Judged $judged, string $asOf, bool $isHeld): void
     {
         $state = self::said($kit, $judged, $asOf) + [
-            'holds_through' => self::holdsThrough($judged),
+            'holds_through' => $judged->holdsThrough()?->__toString(),
             'judged_for' => $asOf,
             'judged_version' => $judged->version,
             'rests_on' => $kit->last_operation,
+            'waits_since' => null,
         ];
         $isHeld
             ? DB::table('kit_states')->upsert(
@@ -98,18 +98,6 @@ final class WriteState
     private static function asText(array $row): array
     {
         return array_map(static fn (mixed $value): ?string => is_scalar($value) ? (string) $value : null, $row);
-    }
-
-    /** Finds the last day through which the status holds by the calendar alone, or returns null. */
-    private static function holdsThrough(Judged $judged): ?string
-    {
-        $others = $judged->plan->lastDaysBefore();
-        if ($judged->scope->holdsThrough !== null) {
-            $others[] = $judged->scope->holdsThrough;
-        }
-        $day = HoldsThrough::of($judged->asOf(), $judged->documents, $judged->schedules, $judged->due()->day, $others);
-
-        return $day === null ? null : (string) $day;
     }
 
     /** @return array<string, bool|int|string|null> */

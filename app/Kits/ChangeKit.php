@@ -8,20 +8,14 @@ use App\Accounts\Models\User;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
-use App\Ledger\Location;
-use App\Ledger\LotMovement;
 use App\Ledger\Operation;
 use App\Ledger\OperationKind;
 use App\Ledger\Parts\KitChanged;
 use App\Ledger\Record;
-use App\Stock\Models\Holding;
-use App\Stock\Models\Store;
-use App\Stock\NearestStore;
 use App\Support\Transaction;
 use Carbon\CarbonInterface;
 use Illuminate\Support\Str;
 use Illuminate\Validation\ValidationException;
-use Sarcina\Core\Kit\Condition;
 
 /** Moves a kit, renames it, or takes it out of service, with the modules in it; each is an operation of its own, and the kit is judged again. */
 final class ChangeKit
@@ -29,7 +23,6 @@ final class ChangeKit
     public function __construct(
         private readonly Record $record,
         private readonly KitStates $states,
-        private readonly NearestStore $nearest,
     ) {
     }
 
@@ -70,33 +63,6 @@ final class ChangeKit
             if ($changes !== []) {
                 $this->write($kit, OperationKind::Change, $changes, $by, $at, $day);
             }
-        });
-    }
-
-    /** What is good goes to the store, the rest is disposed of; nothing of it is lost to the record. */
-    public function retire(Kit $kit, ?string $reason, User $by, CarbonInterface $at, string $day): void
-    {
-        Transaction::run(function () use ($kit, $reason, $by, $at, $day): void {
-            $kit = $this->lock($kit);
-            $near = ($this->nearest)($kit);
-            $store = $near === null ? null : Store::query()->where('id', $near->id)->lockForUpdate()->firstOrFail();
-            $movements = [];
-            $ids = array_map(static fn (Kit $one): string => $one->id, $kit->whole());
-            foreach (Holding::query()->whereIn('kit_id', $ids)->with('lot')->orderBy('id')->get() as $held) {
-                $isInDate = $held->lot->good_until === null || $held->lot->good_until >= $day;
-                $isGood = $held->condition === Condition::Good->value && $isInDate && $store !== null;
-                $movements[] = new LotMovement(
-                    $held->lot_id, $held->quantity, Location::pocket((string) $held->kit_id, (string) $held->pocket_id, $held->condition),
-                    $isGood && $store !== null ? Location::store($store->id) : null, $isGood ? 'returned' : 'discarded',
-                );
-            }
-            $changes = array_map(static fn (Kit $one): KitChanged => new KitChanged($one->id, 'retired', null, $day, null, $reason), $kit->whole());
-            $this->record->write(
-                self::operation(OperationKind::Retire, $by, $at, $day)
-                    ->of($kit->whole(), $store === null ? [] : [$store])
-                    ->with($movements, $changes),
-            );
-            $this->states->drop($kit);
         });
     }
 

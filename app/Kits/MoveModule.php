@@ -111,6 +111,7 @@ final class MoveModule
             if ($kit->id === $module->id) {
                 throw ValidationException::withMessages(['module' => "{$module->code} is in no kit."]);
             }
+            $kit->refuseRetired();
             self::refuseSealed($kit);
             $kit->setRelation('modules', $kit->modules->reject(static fn (Kit $one): bool => $one->id === $module->id)->values());
             $module->setRelation('modules', $module->modules()->get());

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Kits;
 
 use App\Judging\KitStates;
+use App\Judging\OfferedJob;
 use App\Judging\Words;
 use App\Kits\Http\KitRow;
 use App\Kits\Http\KitsResource;
@@ -44,7 +45,7 @@ final class ReadKits
         foreach (array_chunk($ids, self::AT_ONCE) as $some) {
             foreach ($this->rows($some, $today) as $kit) {
                 yield [
-                    $kit->code, $kit->name, $kit->design_name, $kit->place->path, $kit->verdict ?? 'being judged again', $kit->due_on, $kit->due_kind,
+                    $kit->code, $kit->name, $kit->design_name, $kit->place->path, $kit->verdict ?? 'being updated', $kit->due_on, $kit->due_kind,
                     $kit->overdue_days, $kit->last_full_on, $kit->seal, implode('; ', $kit->reasons),
                 ];
             }
@@ -127,7 +128,7 @@ final class ReadKits
         $kits = DB::table('kit_states')->join('kits', 'kits.id', '=', 'kit_states.kit_id')->join('places', 'places.id', '=', 'kits.place_id')
             ->join('design_editions', 'design_editions.id', '=', 'kits.design_edition_id')
             ->join('designs', 'designs.id', '=', 'design_editions.design_id')
-            ->whereIn('kit_states.kit_id', $ids)->get(self::COLUMNS)->keyBy('kit_id');
+            ->whereIn('kit_states.kit_id', $ids)->get([...self::COLUMNS, DB::raw(OfferedJob::WAITING)])->keyBy('kit_id');
         $findings = DB::table('kit_findings')->whereIn('kit_id', $ids)->orderBy('position')->get()->groupBy('kit_id');
         $rows = [];
         foreach ($ids as $id) {
@@ -151,6 +152,7 @@ final class ReadKits
             $kit->due_on, $kit->due_kind, $overdue, $kit->last_full_on, (bool) $kit->wants_restock, $kit->seal,
             // What was found before is not said of now.
             $isPresent ? array_values($findings->map(static fn (stdClass $found): string => Words::found(CheckFinding::fromRow($found)))->all()) : [],
+            OfferedJob::of($kit, $findings, $today), $kit->holds_through,
         );
     }
 }

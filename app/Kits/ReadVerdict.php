@@ -60,6 +60,7 @@ final class ReadVerdict
             ),
             array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $shown, $outcome), $judgement->lines),
             $judged->shifts() === [] ? [] : ShiftVerdictResource::each($judged->shifts(), $this->shifts->on(now())),
+            $judged->holdsThrough()?->__toString(),
         );
     }
 

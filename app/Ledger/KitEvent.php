@@ -20,6 +20,7 @@ final readonly class KitEvent
      * @param  list<SealEvent>  $seals
      * @param  list<KitChanged>  $changes
      * @param  bool  $asksCheck  whether pieces came in that no check has counted, or everything was put back after a repack
+     * @param  bool  $restsOnLostTail  whether its doer had seen entries that a restore lost: a check of it is due again
      */
     public function __construct(
         public int $number,
@@ -32,6 +33,7 @@ final readonly class KitEvent
         public array $seals,
         public array $changes,
         public bool $asksCheck = false,
+        public bool $restsOnLostTail = false,
     ) {
     }
 }

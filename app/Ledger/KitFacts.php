@@ -133,7 +133,7 @@ final readonly class KitFacts
     {
         return [
             ...$now, 'last_full_on' => $event->day, 'used_on' => null, 'seal_broken_on' => null, 'seal_broken_reason' => null,
-            'seal_doubt' => null, 'seal_doubted_on' => null, 'recheck_on' => null,
+            'seal_doubt' => null, 'seal_doubted_on' => null, 'recheck_on' => $event->restsOnLostTail ? $event->day : null,
             ...($isSet ? [] : ['seal' => 'none', 'seal_number' => null]), 'disputed_by' => self::doubtAfter($event, (int) $now['disputed_by']),
         ];
     }

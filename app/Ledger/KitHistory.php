@@ -91,13 +91,15 @@ final class KitHistory
             ->distinct()->get(['operation_number', 'to_kit_id']) as $one) {
             $settled["{$one->to_kit_id} {$one->operation_number}"] = true;
         }
+        $restores = LostTail::restores();
         $events = [];
         $of = $only(
             DB::table('operation_kits')->join('operations', 'operations.number', '=', 'operation_kits.operation_number'),
             'operation_kits.kit_id',
         )->orderBy('operations.number');
-        $of->get(['operations.number', 'operations.done_at', 'operations.day', 'operations.kind', 'operation_kits.kit_id'])
-            ->each(function (stdClass $row) use (&$events, $seals, $changes, $standings, $doubts, $uses, $settled): void {
+        $of->get(['operations.number', 'operations.done_at', 'operations.day', 'operations.kind', 'operation_kits.kit_id',
+            'operations.epoch', 'operations.base_epoch', 'operations.base_number'])
+            ->each(function (stdClass $row) use (&$events, $seals, $changes, $standings, $doubts, $uses, $settled, $restores): void {
                 $key = "{$row->kit_id} {$row->number}";
                 $kind = OperationKind::tryFrom($row->kind);
                 // One of a kind that is not known is named by the verification; nothing follows from it.
@@ -108,6 +110,8 @@ final class KitHistory
                     (int) $row->number, $row->done_at, $row->day, $kind, $kind->isCheck() ? ($standings[$key] ?? null) : null,
                     isset($doubts[$key]), isset($uses[$key]), $seals[$key] ?? [], $changes[$key] ?? [],
                     isset($settled[$key]) || $kind === OperationKind::PutBack,
+                    $row->base_epoch !== null && $row->base_epoch < $row->epoch
+                        && (int) $row->base_number >= ($restores[$row->base_epoch + 1] ?? PHP_INT_MAX),
                 );
             });
 

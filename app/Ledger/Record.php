@@ -83,7 +83,8 @@ final class Record
         $operation->refusePart();
         $this->holdings->apply($operation->movements);
         $facts = $this->factsBefore($operation);
-        $this->fillFacts($operation, $facts, 0);
+        $restsOnLost = $operation->kind === OperationKind::FullCheck && LostTail::concerns($operation->base);
+        $this->fillFacts($operation, $facts, 0, $restsOnLost);
         if ($keepState !== null) {
             $keepState();
         }
@@ -103,7 +104,7 @@ final class Record
                 DB::table($table)->insert(array_map(static fn (array $row): array => ['operation_number' => $number, ...$row], $chunk));
             }
         }
-        $this->fillFacts($operation, $facts, $number);
+        $this->fillFacts($operation, $facts, $number, $restsOnLost);
         $this->keepKits($operation, $number);
         KitStates::restOn(array_map(static fn (Kit $kit): string => $kit->id, $operation->kits), $number, $keepState !== null);
         (new Head($epoch, $number, $hash))->move();
@@ -211,12 +212,12 @@ final class Record
     }
 
     /** @param  array<string, KitFacts|list<KitEvent>>  $before */
-    private function fillFacts(Operation $operation, array $before, int $number): void
+    private function fillFacts(Operation $operation, array $before, int $number, bool $restsOnLost): void
     {
         $doneAt = KitHistory::instant($operation->doneAt);
         $byKit = self::partsByKit($operation);
         foreach ($operation->kits as $kit) {
-            $event = self::event($kit, $operation, $byKit[$kit->id] ?? [], $number);
+            $event = self::event($kit, $operation, $byKit[$kit->id] ?? [], $number, $restsOnLost);
             $facts = $before[$kit->id];
             $kit->forceFill([
                 ...($facts instanceof KitFacts ? $facts->then($event) : KitFacts::after([...$facts, $event]))->columns(),
@@ -264,7 +265,7 @@ final class Record
     }
 
     /** @param  list<PartRow>  $parts */
-    private static function event(Kit $kit, Operation $operation, array $parts, int $number): KitEvent
+    private static function event(Kit $kit, Operation $operation, array $parts, int $number, bool $restsOnLost): KitEvent
     {
         $of = static fn (string $class): array => array_values(array_filter($parts, static fn (PartRow $part): bool => $part instanceof $class));
         /** @var list<CheckOutcome> $checks */
@@ -288,6 +289,7 @@ final class Record
             $seals,
             $changes,
             $operation->asksCheckOf($kit),
+            $restsOnLost,
         );
     }
 }

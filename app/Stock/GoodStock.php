@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\PrintedDate;
 use Sarcina\Core\Pick\StoredLot;
 
-/** Good pieces in a store, without those that lie in the box of a round for other kits. */
+/** Finds the good pieces in a store, without recalled lots and those picked into the box of a round for other kits. */
 final class GoodStock
 {
     /** @return list<OnShelf> in the order they came */
@@ -19,7 +19,7 @@ final class GoodStock
         $held = DB::table('holdings')
             ->join('lots', 'lots.id', '=', 'holdings.lot_id')->join('items', 'items.id', '=', 'lots.item_id')
             ->leftJoinSub(Boxed::at($store->id, $forKit), 'boxed', 'boxed.lot_id', '=', 'holdings.lot_id')
-            ->where('holdings.store_id', $store->id)->where('holdings.condition', 'good')
+            ->where('holdings.store_id', $store->id)->where('holdings.condition', 'good')->whereNull('lots.recalled_on')
             ->whereRaw('holdings.quantity > COALESCE(boxed.pieces, 0)')->orderBy('holdings.id')
             ->selectRaw('holdings.lot_id, holdings.quantity - COALESCE(boxed.pieces, 0) AS quantity, lots.number, lots.expires, items.code')->get();
 

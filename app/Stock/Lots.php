@@ -42,7 +42,7 @@ final class Lots
             if (! isset($known[$key])) {
                 // Pieces without a number and a date are no particular lot: any item may have such.
                 if ($row->lot === null && $row->expires === null || $row->newLot) {
-                    $known[$key] = [$this->make($item, $row->lot, $row->expires), $row->lot];
+                    $known[$key] = [$this->make($item, $row->lot, $row->expires), $row->lot, false];
                 } else {
                     $errors["rows.{$index}.lot"] = self::notKnown($row);
 
@@ -50,8 +50,10 @@ final class Lots
                 }
             }
             // The number as it is on record, however it was typed.
-            [$id, $number] = $known[$key];
-            $resolved[] = new ContentRow($row->pocketId, $row->itemCode, $id, $number, $row->expires, $row->quantity, $row->condition);
+            [$id, $number, $isRecalled] = $known[$key];
+            $resolved[] = new ContentRow(
+                $row->pocketId, $row->itemCode, $id, $number, $row->expires, $row->quantity, $row->condition, $isRecalled,
+            );
         }
         if ($errors !== []) {
             throw ValidationException::withMessages($errors);
@@ -86,7 +88,8 @@ final class Lots
 
     /**
      * @param  list<CountedRow>  $rows
-     * @return array{array<string, string>, array<string, array{string, string|null}>} item ids by code, lots' ids and numbers by key
+     * @return array{array<string, string>, array<string, array{string, string|null, bool}>} item ids by code; of lots, by key, the id, the number,
+     *     and whether it is recalled
      */
     private function read(array $rows): array
     {
@@ -106,9 +109,11 @@ final class Lots
                     '(item_id, number_key, expires_key) IN ('.implode(', ', array_fill(0, count($some), '(?, ?, ?)')).')',
                     array_merge(...array_map(static fn (LotKey $key): array => array_values($key->columns()), $some)),
                 )
-                ->get(['id', 'item_id', 'number', 'number_key', 'expires_key']);
+                ->get(['id', 'item_id', 'number', 'number_key', 'expires_key', 'recalled_on']);
             foreach ($lots as $lot) {
-                $known[LotKey::of($lot->item_id, $lot->number_key, $lot->expires_key)->text()] = [$lot->id, $lot->number];
+                $known[LotKey::of($lot->item_id, $lot->number_key, $lot->expires_key)->text()] = [
+                    $lot->id, $lot->number, $lot->recalled_on !== null,
+                ];
             }
         }
 

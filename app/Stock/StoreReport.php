@@ -16,6 +16,7 @@ final readonly class StoreReport
      * @param  string|null  $toStoreId  where pieces are moved to
      * @param  string|null  $partner  the team or organisation that pieces are lent to or borrowed from
      * @param  string|null  $dueOn  until when
+     * @param  bool  $isRecall  whether the lots that are set apart are under recall
      * @param  string|null  $reason  why pieces are disposed of, or why a count differs from the record
      */
     public function __construct(
@@ -31,6 +32,7 @@ final readonly class StoreReport
         public ?string $deliveryNote = null,
         public ?string $partner = null,
         public ?string $dueOn = null,
+        public bool $isRecall = false,
     ) {
     }
 }

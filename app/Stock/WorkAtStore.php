@@ -38,6 +38,7 @@ final class WorkAtStore
         private readonly Prices $prices,
         private readonly SetApart $apart,
         private readonly KeepLoans $loans,
+        private readonly KeepRecalls $recalls,
     ) {
     }
 
@@ -82,6 +83,8 @@ final class WorkAtStore
             if ($report->task->isLoan()) {
                 $parts = [$this->loans->make($report, $rows, $by, $this->organisation->today())];
             }
+
+            $this->recalls->follow($report, $rows, $this->organisation->today(), $by);
 
             return $this->write($report, $by, $stores, $movements, $parts);
         });

@@ -6,6 +6,7 @@ namespace App\Today;
 
 use App\Judging\Due;
 use App\Judging\KitStates;
+use App\Judging\OfferedJob;
 use App\Judging\ShiftVerdict;
 use App\Judging\StateCounts;
 use App\Judging\Words;
@@ -38,11 +39,7 @@ final class ReadToday
     private const MONTHS = 13;
 
     /** The horizon goes along with the page of the worklist: the places of its first rows. */
-    private const HORIZON_PLACES = 12;
-
-    /** How many reports of use of the kit and its modules wait for an answer. */
-    private const WAITING = '(SELECT COALESCE(SUM(parts.open_reports), 0) FROM kits AS parts
-        WHERE parts.id = kits.id OR parts.parent_kit_id = kits.id) AS waiting';
+    private const HORIZON_PLACES = 24;
 
     /** @var array<string, list<ShiftVerdict>> by kit, where they differ */
     private array $shifts = [];
@@ -87,7 +84,8 @@ final class ReadToday
             max(1, (int) ceil($inAll / self::PAGE)),
             $from->toDateString(),
             $until->toDateString(),
-            $this->horizon($rows, $today, $until->toDateString()),
+            $horizon = $this->horizon($rows, $today, $until->toDateString()),
+            max(0, DB::table('kits')->whereNull('retired_on')->whereNull('parent_kit_id')->distinct()->count('place_id') - count($horizon)),
         );
     }
 
@@ -115,7 +113,7 @@ final class ReadToday
             ->join('kits', 'kits.id', '=', 'work.kit_id')
             ->join('places', 'places.id', '=', 'kits.place_id')
             ->orderBy('work.band')->orderBy('kit_states.walk_order')->orderBy('kit_states.code')
-            ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path', DB::raw(self::WAITING)]);
+            ->get(['kit_states.*', 'kits.name', 'kits.place_id', 'places.name as place', 'places.path', DB::raw(OfferedJob::WAITING)]);
     }
 
     /** @param  array<string>  $kits */
@@ -139,29 +137,21 @@ final class ReadToday
         }
         // What was found before is not said of now.
         foreach ($isPresent ? $findings->get($row->kit_id) ?? [] : [] as $finding) {
+            // The first text says already that a check is due, since when and why.
+            if (in_array($finding->kind, [FindingKind::Overdue->value, FindingKind::Unchecked->value], true)) {
+                continue;
+            }
             $texts[] = Words::found(CheckFinding::fromRow($finding));
         }
-        $isDue = $row->due_on !== null && $row->due_on <= $today;
-        // What is missing is restocked first; but a kit that is due is counted before anything is put in.
-        $job = match (true) {
-            $isPresent && self::has(FindingKind::Repacking, $findings->get($row->kit_id)) => 'build',
-            (int) $row->waiting > 0 => 'report',
-            $isDue || ! $row->wants_restock => 'check',
-            default => 'restock',
-        };
+        $job = OfferedJob::of($row, $findings->get($row->kit_id), $today) ?? 'check';
 
         return new WorkResource(
             $row->code, $row->name, new PlaceRef($row->place_id, $row->place, $row->path), Band::from((int) $row->band)->word(),
             $isPresent ? $row->verdict : null, $job,
             $job === 'check' ? $row->due_kind : null, array_slice($texts, 0, 3), max(0, count($texts) - 3), $row->due_on, $overdue,
             $isPresent ? ShiftVerdictResource::each($this->shifts[$row->kit_id] ?? [], $this->on) : [],
+            $row->holds_through,
         );
-    }
-
-    /** @param  Collection<int, stdClass>|null  $findings */
-    private static function has(FindingKind $kind, ?Collection $findings): bool
-    {
-        return $findings?->contains('kind', $kind->value) ?? false;
     }
 
     private static function dueText(stdClass $row, int $overdue, string $today): string
@@ -194,7 +184,11 @@ final class ReadToday
      */
     private function horizon(Collection $rows, string $today, string $until): array
     {
-        $ids = $rows->pluck('place_id')->unique()->take(self::HORIZON_PLACES)->values()->all();
+        $ids = $rows->pluck('place_id')->unique()->take(self::HORIZON_PLACES)->values();
+        // The places of the first rows of the worklist, then others that have kits, in walking order.
+        $others = DB::table('places')->whereIn('id', DB::table('kits')->whereNull('retired_on')->whereNull('parent_kit_id')->select('place_id'))
+            ->whereNotIn('id', $ids->all())->orderBy('walk_order')->limit(self::HORIZON_PLACES - $ids->count())->pluck('id');
+        $ids = $ids->concat($others)->all();
         $places = DB::table('places')->whereIn('id', $ids)->orderBy('walk_order')->get(['id', 'name', 'path']);
         $marks = DB::table('kit_dates')->join('kits', 'kits.id', '=', 'kit_dates.kit_id')
             ->leftJoin('items', 'items.code', '=', 'kit_dates.item_code')
@@ -204,7 +198,7 @@ final class ReadToday
 
         return array_values($places->map(static fn (stdClass $place): HorizonResource => new HorizonResource(
             new PlaceRef($place->id, $place->name, $place->path),
-            self::marks($marks->get($place->id) ?? collect()),
+            self::marks($marks->get($place->id) ?? collect(), $today),
         ))->all());
     }
 
@@ -214,13 +208,14 @@ final class ReadToday
      * @param  Collection<int, stdClass>  $dates
      * @return list<MarkResource>
      */
-    private static function marks(Collection $dates): array
+    private static function marks(Collection $dates, string $today): array
     {
         return array_values($dates->groupBy(static fn (stdClass $date): string => "{$date->day} {$date->kind} {$date->code}")->map(
             static fn (Collection $same): MarkResource => new MarkResource(
                 $same->first()->day ?? '',
                 $same->first()->kind ?? '',
                 $same->first()->code ?? '',
+                ($same->first()->kind ?? '') === 'check' && ($same->first()->day ?? '') < $today,
                 array_values($same->map(static fn (stdClass $date): string => $date->kind === 'expiry'
                     ? "{$date->item} expires"
                     : Words::check($date->day, $date->due_kind, $date->due_because))->all()),

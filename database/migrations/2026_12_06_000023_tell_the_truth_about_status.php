@@ -28,12 +28,40 @@ return new class extends Migration
             // Since when pieces are in it that no check has counted, or everything was put back after a repack.
             $table->date('recheck_on')->nullable();
         });
+        Schema::table('kit_states', function (Blueprint $table): void {
+            // Since when it waits to be updated.
+            $table->dateTime('waits_since')->nullable();
+        });
+        // One row for each change of a kit's status or due day; later screens draw and prove from it.
+        Schema::create('kit_status_history', function (Blueprint $table): void {
+            $table->id();
+            $table->foreignUlid('kit_id')->constrained();
+            $table->dateTime('changed_at');
+            $table->date('day');
+            // Null: the kit was taken out of service, or became a module of another one.
+            $table->string('verdict', 20)->nullable();
+            $table->date('due_on')->nullable();
+            $table->index(['kit_id', 'id']);
+        });
+        $keep = static fn (string $kit, string $rest): string => "INSERT INTO kit_status_history (kit_id, changed_at, day, verdict, due_on)
+            VALUES ({$kit}.kit_id, UTC_TIMESTAMP(), {$rest});";
+        DB::unprepared('CREATE TRIGGER kit_states_history_in AFTER INSERT ON kit_states FOR EACH ROW '
+            .$keep('NEW', 'NEW.judged_for, NEW.verdict, NEW.due_on'));
+        DB::unprepared('CREATE TRIGGER kit_states_history_out AFTER DELETE ON kit_states FOR EACH ROW '
+            .$keep('OLD', 'UTC_DATE(), NULL, NULL'));
+        DB::unprepared('CREATE TRIGGER kit_states_history AFTER UPDATE ON kit_states FOR EACH ROW
+            IF OLD.verdict <> NEW.verdict OR NOT OLD.due_on <=> NEW.due_on THEN '
+            .$keep('NEW', 'NEW.judged_for, NEW.verdict, NEW.due_on').' END IF');
         // Pieces that are unaccounted for: of a kit, and in no pocket of it.
         foreach (['from', 'to'] as $end) {
             DB::statement("ALTER TABLE movements DROP CONSTRAINT movements_{$end}");
             DB::statement("ALTER TABLE movements ADD CONSTRAINT movements_{$end} CHECK (
                 {$end}_condition IS NULL = ({$end}_kit_id IS NULL AND {$end}_store_id IS NULL))");
         }
+        Schema::table('lots', function (Blueprint $table): void {
+            $table->date('recalled_on')->nullable()->index();
+            $table->string('recalled_because', 300)->nullable();
+        });
         DB::statement('ALTER TABLE unsettled MODIFY because VARCHAR(24) NOT NULL');
         Schema::table('unsettled', function (Blueprint $table): void {
             $table->foreignUlid('pieces_kit_id')->nullable()->constrained('kits');

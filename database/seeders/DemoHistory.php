@@ -133,6 +133,9 @@ final class DemoHistory
                 $this->happen($this->kits[$code], $rows, $day->setTime(8, 10)->addMinutes($minutes += 35));
             }
         }
+        // The maker called this lot back: its pieces count nowhere.
+        DB::table('lots')->where('id', $this->lots['windlass-tourniquet R4410'])
+            ->update(['recalled_on' => $files->today->toDateString(), 'recalled_because' => 'Recall notice: the strap may slip']);
         foreach (Kit::byThemselves()->get() as $kit) {
             $this->states->renew($kit, $files->today->toDateString());
         }

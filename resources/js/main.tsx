@@ -23,7 +23,8 @@ const client = new QueryClient({
     defaultOptions: {
         queries: {
             staleTime: 5_000,
-            retry: (failures, error) => isProblem(error) && error.isPassing && failures < 2,
+            // Without a network nothing is tried again: what is not on this device says so at once.
+            retry: (failures, error) => isProblem(error) && error.isPassing && navigator.onLine && failures < 2,
             // What was opened once can be read without a network.
             networkMode: 'offlineFirst',
             refetchOnWindowFocus: true,

@@ -1,6 +1,7 @@
 import { lazy, Suspense, type ReactNode } from 'react';
 import { createBrowserRouter } from 'react-router';
 import { Frame } from './session/Frame';
+import { Only } from './session/Only';
 import { RouteTrouble } from './session/RouteTrouble';
 import { TodayPage } from './today/TodayPage';
 import { Waiting } from './ui/Page';
@@ -127,21 +128,30 @@ export const router = createBrowserRouter([
                     { path: '/waiting', element: part(<WaitingPage />) },
                     { path: '/kits/:code/adoption', element: part(<AdoptionPage />) },
                     { path: '/kits/:code/configuration', element: part(<ConfigurationPage />) },
-                    { path: '/kits/:code/check', element: part(<CheckPage />) },
+                    {
+                        path: '/kits/:code/check',
+                        element: <Only ability="check">{part(<CheckPage />)}</Only>,
+                    },
                     { path: '/shift-end', element: part(<UseListPage atEndOfShift />) },
                     { path: '/use', element: part(<UseListPage />) },
                     { path: '/kits/:code/use', element: part(<UsePage />) },
                     { path: '/kits/:code/report', element: part(<ReportsPage />) },
                     { path: '/kits/:code/label', element: part(<LabelPage />) },
-                    { path: '/kits/:code/build', element: part(<BuildPage />) },
-                    { path: '/kits/:code/restock', element: part(<RestockPage />) },
+                    {
+                        path: '/kits/:code/build',
+                        element: <Only ability="restock">{part(<BuildPage />)}</Only>,
+                    },
+                    {
+                        path: '/kits/:code/restock',
+                        element: <Only ability="restock">{part(<RestockPage />)}</Only>,
+                    },
                     { path: '/kits/:code/coping', element: part(<KitCopingPage />) },
                     { path: '/designs/:id/coping', element: part(<DesignCopingPage />) },
                     { path: '/emergencies/new', element: part(<EditEmergencyPage />) },
                     { path: '/emergencies/:code/edit', element: part(<EditEmergencyPage />) },
                     { path: '/emergencies', element: part(<EmergenciesPage />) },
                     { path: '/kits/:code/history', element: part(<HistoryPage />) },
-                    { path: '/check', element: part(<CheckListPage />) },
+                    { path: '/check', element: <Only ability="check">{part(<CheckListPage />)}</Only> },
                     { path: '/checks/:id', element: part(<SignedCheckPage />) },
                     { path: '/restock', element: part(<RestockListPage />) },
                     { path: '/stores/:id', element: part(<StorePage />) },

@@ -23,7 +23,7 @@ final class AccessTest extends TestCase
         'device-keys' => self::ALL, 'items.lots' => self::ALL, 'kits' => self::ALL, 'items.choices' => self::ALL, 'items.accepted' => self::ALL, 'notes' => self::ALL, 'checks.answer' => ['lead', 'keeper'], 'lists.choices' => self::ALL, 'stores.show' => self::ALL,
         'kits.coping' => self::ALL, 'designs.coping' => self::ALL, 'emergencies' => self::ALL, 'emergencies.keep' => ['lead'], 'emergencies.confirm' => ['lead'],
         'shifts' => self::ALL, 'shifts.keep' => ['lead'],
-        'today' => self::ALL, 'find' => self::ALL, 'places' => self::ALL, 'items' => self::ALL, 'items.show' => self::ALL, 'lists' => self::ALL, 'designs' => self::ALL,
+        'today' => self::ALL, 'take-along' => self::ALL, 'find' => self::ALL, 'places' => self::ALL, 'items' => self::ALL, 'items.show' => self::ALL, 'lists' => self::ALL, 'designs' => self::ALL,
         'stores' => self::ALL, 'kits.show' => self::ALL, 'kits.history' => self::ALL, 'checks.show' => self::ALL, 'floor' => self::ALL,
         'items.store' => ['lead'], 'items.change' => ['lead'], 'classes' => self::ALL, 'classes.name' => ['lead'], 'organisation' => self::ALL, 'organisation.change' => ['lead'],
         'lists.show' => self::ALL, 'lists.changes' => self::ALL, 'lists.comparison' => self::ALL,

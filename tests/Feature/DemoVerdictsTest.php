@@ -23,6 +23,12 @@ final class DemoVerdictsTest extends TestCase
         yield 'an emptied bag' => ['QH-G4', 'not_ready', 'No usable piece for 4 of 4 required lines'];
         // The first look found everything, the second no tourniquet, and nobody knows which came first: the worse of both.
         yield 'two checks that disagree' => ['QH-G5', 'not_ready', 'disagree'];
+        // Packed nine months ago from a pick list, and never checked: whatever is in it, nobody has looked.
+        yield 'a kit that nobody checked' => ['QH-G6', 'not_checked', 'Nobody has checked this kit in full'];
+        // Checked 250 days ago every 3 months: due about 160 days ago, and not ready once it was overdue by another 3 months.
+        yield 'a kit that is overdue for too long' => ['QH-G7', 'not_ready', 'The check was due on'];
+        // Its only tourniquet is of the recalled lot.
+        yield 'a recalled tourniquet' => ['QH-G8', 'not_ready', 'Windlass tourniquet (lot R4410) is recalled'];
         // Its three lines are optional: all are met, and nothing says what it would have to hold.
         yield 'a tin without a requirement' => ['QH-18', 'no_requirement', 'its list asks for nothing that is critical or required'];
         // By day a trained climber is posted; on Friday and Saturday evening a first aider alone: four pieces for trained people do not count.

@@ -104,7 +104,7 @@ final class KitRecordTest extends TestCase
         $this->actAs('lead');
         $codes = $this->getJson('/api/choices/codes?count=20')->assertOk()->json();
         $this->assertSame(['QH-19', 'QH-38'], [$codes[0], $codes[19]]);
-        $this->assertSame(['QH-G6'], $this->getJson('/api/choices/codes?like=QH-G2')->json());
+        $this->assertSame(['QH-G9'], $this->getJson('/api/choices/codes?like=QH-G2')->json());
         $place = DB::table('places')->where('name', 'Arid house')->value('id');
         $design = DB::table('designs')->where('code', 'walk-pouch')->value('id');
         $body = ['design_id' => $design, 'scope' => 'first_aider', 'kits' => array_map(fn (string $code): array => [

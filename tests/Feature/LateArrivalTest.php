@@ -253,7 +253,7 @@ final class LateArrivalTest extends TestCase
         $before = $this->counting('QH-08', 3, begun: 60, done: 50);
         $after = $this->counting('QH-08', 3, begun: 15, done: 5);
         $this->travelTo(now()->subMinutes(30));
-        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-08'), 'worn out', $this->person('lead'), now(), now()->toDateString());
+        app(\App\Kits\RetireKit::class)($this->kit('QH-08'), 'worn out', [], $this->person('lead'), now(), now()->toDateString());
         $this->travelTo(now()->addMinutes(30));
         $answer = $this->finish($before)->assertOk()->json();
         $this->assertSame(['history', 0], [$answer['standing'], $this->pieces('QH-08')]);
@@ -278,7 +278,7 @@ final class LateArrivalTest extends TestCase
     public function test_a_restock_of_a_kit_that_is_out_of_service_is_kept_whole(): void
     {
         $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
-        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-07'), null, $this->person('lead'), now()->subMinutes(10), now()->toDateString());
+        app(\App\Kits\RetireKit::class)($this->kit('QH-07'), 'worn out', [], $this->person('lead'), now()->subMinutes(10), now()->toDateString());
         $answer = $this->putJson("/api/kits/QH-07/restocks/{$this->ulid()}", $this->restock($plan))->assertAccepted()->json();
         $this->assertSame([null, 'kit_retired'], [$answer['operation'], $answer['unsettled'][0]['because']]);
     }

@@ -53,7 +53,7 @@ final class ListingTest extends TestCase
         $this->actAs('member');
         $centre = Place::query()->where('name', 'Visitor centre')->firstOrFail();
         $this->assertSame(['QH-01', 'QH-02', 'QH-17'], $this->codes("?place={$centre->id}&sort=code"));
-        $this->assertSame(['QH-07', 'QH-09', 'QH-G4', 'QH-G5'], $this->codes('?verdict=not_ready&sort=code'));
+        $this->assertSame(['QH-07', 'QH-09', 'QH-G4', 'QH-G5', 'QH-G7', 'QH-G8'], $this->codes('?verdict=not_ready&sort=code'));
         $this->assertSame(['QH-13', 'QH-14', 'QH-15'], $this->codes('?q=walk%20pouch&sort=code'));
         $this->assertSame(['QH-13', 'QH-14', 'QH-15', 'QH-18'], $this->codes('?q=potting&sort=code'), 'By the name of the place.');
         $this->assertSame(['QH-16'], $this->codes('?q=QH-16'));
@@ -78,7 +78,7 @@ final class ListingTest extends TestCase
     {
         $this->actAs('auditor');
         $sheet = $this->sheet('/kits?verdict=not_ready&sort=code&format=csv');
-        $this->assertSame(['QH-07', 'QH-09', 'QH-G4', 'QH-G5'], array_column($sheet, 'code'));
+        $this->assertSame(['QH-07', 'QH-09', 'QH-G4', 'QH-G5', 'QH-G7', 'QH-G8'], array_column($sheet, 'code'));
         $this->assertSame('Tree yard, Second climber', $sheet[1]['place']);
         $this->assertStringContainsString('Tourniquet: 0 of 1', $sheet[1]['reasons']);
         $this->assertCount(DB::table('items')->count(), $this->sheet('/items?format=csv'), 'More than a page.');

@@ -113,7 +113,7 @@ final class ModuleTest extends TestCase
         $id = $this->ulid();
         $check = [...$this->asRecorded($this->actAs('keeper')->readKit('QH-17')), 'seal_reason' => 'Planned full check'];
         $answer = $this->finish($check, $id)->assertOk()->json();
-        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-17'), 'worn out', $this->person('lead'), now()->addMinute(), $this->today());
+        app(\App\Kits\RetireKit::class)($this->kit('QH-17'), 'worn out', [], $this->person('lead'), now()->addMinute(), $this->today());
         $this->app?->forgetScopedInstances();
         $this->assertSame($answer, $this->finish($check, $id)->assertOk()->json());
     }
@@ -238,7 +238,7 @@ final class ModuleTest extends TestCase
             $this->kit('QH-17'), \App\Kits\Models\Place::query()->findOrFail($place), $this->person('lead'), now(), $this->today(),
         );
         $this->assertSame($place, $this->kit('QH-M1')->place_id);
-        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-17'), null, $this->person('lead'), now(), $this->today());
+        app(\App\Kits\RetireKit::class)($this->kit('QH-17'), 'worn out', [], $this->person('lead'), now(), $this->today());
         $this->assertSame($this->today(), $this->kit('QH-M1')->retired_on);
         $this->assertSame(0, DB::table('holdings')->where('kit_id', $this->kit('QH-M1')->id)->count());
         $this->assertSame([], app(Verify::class)()->faults);

@@ -182,7 +182,7 @@ final class StatesTest extends TestCase
         $this->assertSame([], StateCounts::faults());
         $this->assertSame($before + 3, DB::table('state_counts')->count(), 'What changes nothing of it appends nothing.');
         $counted = StateCounts::on($this->today());
-        $this->assertSame(22, array_sum($counted->byVerdict));
+        $this->assertSame(25, array_sum($counted->byVerdict));
         $this->assertSame(DB::table('kit_states')->where('overdue_from', '<=', $this->today())->count(), $counted->overdue);
         $this->assertSame(DB::table('kit_states')->where('band', '<', 4)->count(), $counted->onWorklist);
         StateCounts::putTogether();

@@ -44,7 +44,7 @@ final class StockTest extends TestCase
         $this->actAs('lead');
         $meadow = Store::query()->where('name', 'Lantern meadow chest')->firstOrFail();
         $before = (int) DB::table('holdings')->where('store_id', $meadow->id)->sum('quantity');
-        app(\App\Kits\ChangeKit::class)->retire($this->kit('QH-16'), 'The festival is over.', $this->person('lead'), now(), now()->toDateString());
+        app(\App\Kits\RetireKit::class)($this->kit('QH-16'), 'The festival is over.', [], $this->person('lead'), now(), now()->toDateString());
         $this->assertGreaterThan($before, (int) DB::table('holdings')->where('store_id', $meadow->id)->sum('quantity'));
     }
 

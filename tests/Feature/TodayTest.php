@@ -13,7 +13,7 @@ final class TodayTest extends TestCase
     public function test_the_worklist_is_most_pressing_first_with_its_reasons(): void
     {
         $today = $this->actAs('keeper')->getJson('/api/today')->assertOk()->json();
-        $this->assertSame(23, $today['kits']);
+        $this->assertSame(26, $today['kits']);
         $work = collect($today['work']);
         $first = $work->first();
         $this->assertSame(['QH-07', 'stop', 'not_ready', 'check'], [$first['kit'], $first['band'], $first['verdict'], $first['job']]);

@@ -33,8 +33,12 @@ final class WordsTest extends TestCase
         ];
         yield 'short for want of people' => [
             FindingKind::Short, $line, 'Medium dressing: 3 of 4',
-            'What it asks for is there or could be, but nobody posted may use it. Post somebody who is trained for it, or change the list.',
+            'Nobody on this shift is qualified to use it. Post a first aider who is, or change the list.',
             Action::People,
+        ];
+        yield 'short of what the list excludes' => [
+            FindingKind::Short, $line, 'Medium dressing: 3 of 4', 'The list excludes every item that this line accepts. Change the line or the list.',
+            Action::List,
         ];
         yield 'expired' => [
             FindingKind::Expired, $pad, 'Medium dressing (lot K77) expired on 31 Mar 2026',
@@ -70,7 +74,7 @@ final class WordsTest extends TestCase
         yield 'beyond scope' => [
             FindingKind::BeyondScope, ['subject' => 'Airway'],
             "Airway is outside the scope of practice of this kit's users",
-            'It is there, but nobody posted may use it. Post somebody who is trained for it, or change the list.', Action::People,
+            'Nobody on this shift is qualified to use it. Post a first aider who is, or change the list.', Action::People,
         ];
         yield 'unpaired' => [
             FindingKind::Unpaired, ['subject' => 'Haemostatic gauze', 'detail' => 'Shears or Knife'],

@@ -8,6 +8,7 @@ use App\Catalogue\Catalogue;
 use App\Checks\CountedRow;
 use App\Judging\AsChecked;
 use App\Judging\ContentRow;
+use App\Judging\RecalledLots;
 use App\Kits\Models\Kit;
 use App\Ledger\KitHistory;
 use App\Support\Http\KnownKeys;
@@ -55,7 +56,7 @@ final class CountedContents extends FormRequest
             }
         }
 
-        return array_map(
+        return RecalledLots::marked(array_map(
             static fn (CountedRow $row): ContentRow => new ContentRow(
                 $row->pocketId,
                 $row->itemCode,
@@ -66,6 +67,6 @@ final class CountedContents extends FormRequest
                 $row->condition,
             ),
             $rows,
-        );
+        ));
     }
 }

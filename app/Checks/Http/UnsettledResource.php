@@ -19,6 +19,7 @@ final readonly class UnsettledResource
         public string $kit_name,
         #[OA\Property(enum: [
             'kit_retired', 'not_there', 'moved_while_counting', 'checks_disagree', 'no_such_pocket', 'counted_later', 'order_in_doubt', 'answered',
+            'lost_tail',
         ])]
         public string $because,
         #[OA\Property(description: 'what was sent, by whom and when')]

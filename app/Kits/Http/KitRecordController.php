@@ -11,6 +11,7 @@ use App\Kits\Models\Kit;
 use App\Kits\Models\Place;
 use App\Kits\ReadCodes;
 use App\Kits\ReadKit;
+use App\Kits\RetireKit;
 use App\Support\Http\Controller;
 use App\Support\Transaction;
 use Illuminate\Http\JsonResponse;
@@ -87,21 +88,15 @@ final class KitRecordController extends Controller
         path: '/kits/{kit}/retirement',
         operationId: 'retireKit',
         tags: ['kits'],
-        description: 'Takes it out of service: what is good goes to the store.',
+        description: 'Takes it out of service. Unless it is said otherwise, good pieces go to the store and others are disposed of.',
     )]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['reason'], properties: [
-        new OA\Property(property: 'reason', type: 'string'),
-    ]))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(ref: RetiredKit::class))]
     #[OA\Response(response: 200, description: 'The kit', content: new OA\JsonContent(ref: KitResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
-    public function retire(Request $request, Kit $kit, ChangeKit $change, ReadKit $describe): JsonResponse
+    public function retire(RetiredKit $request, Kit $kit, RetireKit $retire, ReadKit $describe): JsonResponse
     {
-        $request->validate(
-            ['reason' => ['required', 'string', 'max:200']],
-            ['reason.*' => 'Say why it is taken out of service, in at most 200 characters.'],
-        );
-        $change->retire($kit, $request->string('reason')->trim()->value(), $this->user($request), now(), $this->today());
+        $retire($kit, $request->string('reason')->trim()->value(), $request->where(), $this->user($request), now(), $this->today());
 
         return $this->json($describe($kit->refresh(), $this->today()));
     }

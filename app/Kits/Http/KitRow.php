@@ -43,6 +43,10 @@ final readonly class KitRow
         public string $seal,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $reasons,
+        #[OA\Property(enum: ['check', 'restock', 'build', 'report', 'people'], nullable: true, description: 'the action that is offered; null: none')]
+        public ?string $job,
+        #[OA\Property(nullable: true, description: 'the last day through which this holds by the calendar alone; null: no day changes it')]
+        public ?string $holds_through,
     ) {
     }
 }

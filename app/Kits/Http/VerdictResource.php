@@ -39,6 +39,8 @@ final readonly class VerdictResource
         public array $lines,
         #[OA\Property(items: new OA\Items(ref: ShiftVerdictResource::class), description: 'none where no shifts are kept; the verdict is the worst')]
         public array $shifts,
+        #[OA\Property(nullable: true, description: 'the last day through which this holds by the calendar alone; null: no day changes it')]
+        public ?string $holds_through,
     ) {
     }
 }

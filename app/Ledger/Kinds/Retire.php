@@ -16,11 +16,11 @@ final class Retire implements Kind
 
     public function ways(): array
     {
-        return ['kit > store, returned', 'kit > out, discarded'];
+        return ['kit > store, returned', 'kit > out, discarded', 'kit > out, lost'];
     }
 
     public function title(): string
     {
-        return 'Retired';
+        return 'Taken out of service';
     }
 }

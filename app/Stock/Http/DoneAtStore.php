@@ -35,6 +35,7 @@ use Sarcina\Core\Calendar\PrintedDate;
     new OA\Property(property: 'delivery_note', type: 'string', nullable: true),
     new OA\Property(property: 'partner', type: 'string', nullable: true, description: 'a team or organisation that lends or borrows'),
     new OA\Property(property: 'due_on', type: 'string', format: 'date', nullable: true, description: 'until when it is lent'),
+    new OA\Property(property: 'recall', type: 'boolean', description: 'of pieces that are set apart: their lots are recalled and count nowhere'),
     new OA\Property(property: 'rows', type: 'array', items: new OA\Items(required: ['item', 'lot', 'expires', 'quantity'], properties: [
         new OA\Property(property: 'item', type: 'string'),
         new OA\Property(property: 'lot', type: 'string', nullable: true),
@@ -66,6 +67,7 @@ final class DoneAtStore extends FormRequest
             'delivery_note' => ['nullable', 'prohibited_unless:kind,receive', 'string', 'max:60'],
             'partner' => ['nullable', 'required_if:kind,lend,borrow', 'prohibited_unless:kind,lend,borrow', 'string', 'max:120'],
             'due_on' => ['nullable', 'required_if:kind,lend,borrow', 'prohibited_unless:kind,lend,borrow', 'date_format:Y-m-d'],
+            'recall' => ['sometimes', 'boolean:strict', 'prohibited_unless:kind,set_apart'],
             'rows' => ['required', 'array', 'min:1', 'max:300'],
             'rows.*' => ['array:item,lot,expires,quantity,condition,opened_on,new_lot,packs,price,price_checked'],
             'rows.*.item' => ['required', 'string', 'max:60'],
@@ -114,7 +116,7 @@ final class DoneAtStore extends FormRequest
         /**
          * @var array{
          *     kind: string, to_store?: string|null, reason?: string|null, supplier?: string|null, delivery_note?: string|null, partner?: string|null,
-         *     due_on?: string|null,
+         *     due_on?: string|null, recall?: bool,
          *     rows: list<array<string, mixed>>,
          * } $valid
          */
@@ -128,7 +130,7 @@ final class DoneAtStore extends FormRequest
             Str::lower($id), StoreTask::from($valid['kind']), $store->id, $this->whenDone(), $this->base(),
             array_map(self::row(...), array_values($valid['rows'])), $to, self::text($valid['reason'] ?? null),
             self::text($valid['supplier'] ?? null), self::text($valid['delivery_note'] ?? null), self::text($valid['partner'] ?? null),
-            $valid['due_on'] ?? null,
+            $valid['due_on'] ?? null, $valid['recall'] ?? false,
         );
     }
 

@@ -20,6 +20,8 @@ final readonly class MarkResource
         public string $kind,
         #[OA\Property]
         public string $kit,
+        #[OA\Property(description: 'a check that should have been made before today')]
+        public bool $is_overdue,
         #[OA\Property(items: new OA\Items(type: 'string'))]
         public array $texts,
     ) {

@@ -46,6 +46,8 @@ final readonly class TodayResource
         public string $until,
         #[OA\Property(items: new OA\Items(ref: HorizonResource::class))]
         public array $horizon,
+        #[OA\Property(description: 'how many more places have kits')]
+        public int $horizon_more,
     ) {
     }
 }

@@ -32,7 +32,7 @@ final readonly class WorkResource
             description: 'null while it is being judged again',
         )]
         public ?string $verdict,
-        #[OA\Property(enum: ['check', 'restock', 'build', 'report'])]
+        #[OA\Property(enum: ['check', 'restock', 'build', 'report', 'people'])]
         public string $job,
         #[OA\Property(enum: ['full', 'quick'])]
         public ?string $check_kind,
@@ -46,6 +46,8 @@ final readonly class WorkResource
         public int $overdue_days,
         #[OA\Property(items: new OA\Items(ref: ShiftVerdictResource::class), description: 'where shifts fare differently; the verdict is the worst')]
         public array $shifts,
+        #[OA\Property(nullable: true, description: 'the last day through which this holds by the calendar alone; null: no day changes it')]
+        public ?string $holds_through,
     ) {
     }
 }

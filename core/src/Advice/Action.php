@@ -11,6 +11,8 @@ enum Action: string
     case Check = 'check';
     case Remove = 'remove';
     case People = 'people';
+    /** Change the list: it excludes every item that the line accepts, or accepts none that is known. */
+    case List = 'list';
     case Leave = 'leave';
     /** Confirm or reject a report of use. */
     case Report = 'report';

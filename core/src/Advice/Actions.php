@@ -4,17 +4,18 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Advice;
 
+use Sarcina\Core\Check\Assignment;
 use Sarcina\Core\Check\Finding;
 use Sarcina\Core\Check\FindingKind;
 use Sarcina\Core\Check\Severity;
 use Sarcina\Core\Kit\Item;
-use Sarcina\Core\Lists\KitList;
+use Sarcina\Core\Lists\Line;
 
 /** Chooses the action that solves a finding. */
 final readonly class Actions
 {
     /** @param  array<string, int>  $wanted  pieces to put in, by line */
-    public function __construct(private KitList $list, private array $wanted)
+    public function __construct(private Assignment $assignment, private array $wanted)
     {
     }
 
@@ -22,7 +23,7 @@ final readonly class Actions
     {
         return match ($finding->kind) {
             FindingKind::MostlyMissing, FindingKind::Unpaired => Action::Restock,
-            FindingKind::Short => ($this->wanted[$finding->line->id ?? ''] ?? 0) > 0 ? Action::Restock : Action::People,
+            FindingKind::Short => $this->forShortage($finding->line),
             FindingKind::Expired,
             FindingKind::Opened,
             FindingKind::Damaged,
@@ -44,11 +45,25 @@ final readonly class Actions
         };
     }
 
+    private function forShortage(?Line $line): Action
+    {
+        if ($line === null || ($this->wanted[$line->id] ?? 0) > 0) {
+            return Action::Restock;
+        }
+        foreach ($this->assignment->items as $item) {
+            if ($line->entryFor($item) !== null && ! $this->assignment->list->excludes($item)) {
+                return Action::People;
+            }
+        }
+
+        return Action::List;
+    }
+
     /** Says whether no line that accepts the item wants a piece: it was replaced already. */
     private function isReplaced(?Item $item): bool
     {
-        foreach ($item === null ? [] : array_keys($this->list->preferencesFor($item)) as $line) {
-            if (($this->wanted[$this->list->lines[$line]->id] ?? 0) > 0) {
+        foreach ($item === null ? [] : array_keys($this->assignment->list->preferencesFor($item)) as $line) {
+            if (($this->wanted[$this->assignment->list->lines[$line]->id] ?? 0) > 0) {
                 return false;
             }
         }

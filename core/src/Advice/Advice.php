@@ -25,7 +25,7 @@ final class Advice
     /** @return list<Advised> in the order of the findings */
     public function findings(): array
     {
-        $actions = new Actions($this->judgement->assignment->list, $this->piecesByLine());
+        $actions = new Actions($this->judgement->assignment, $this->piecesByLine());
 
         return array_map(static fn (Finding $finding): Advised => new Advised($finding, $actions->for($finding)), $this->judgement->findings);
     }
@@ -247,8 +247,8 @@ final class Advice
         return $pieces;
     }
 
-    /** @return array<string, int> good pieces beyond the kit's scope that a line accepts, by line */
-    private static function beyondScope(Assignment $assignment): array
+    /** @return array<string, int> good pieces above the kit's scope that a line accepts, by line */
+    public static function beyondScope(Assignment $assignment): array
     {
         $beyond = [];
         foreach ($assignment->contents as $row) {

@@ -1,5 +1,6 @@
 import createClient from 'openapi-fetch';
 import { measureClock } from './clock';
+import { COPY_MADE_AT, noteAnswer } from './copies';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -59,7 +60,10 @@ api.use({
         }
         return request;
     },
-    onResponse({ response }) {
+    onResponse({ request, response }) {
+        if (request.method === 'GET') {
+            noteAnswer(request.url, response.headers.get(COPY_MADE_AT));
+        }
         measureClock(response.headers.get('Date'), Date.now());
     },
 });

@@ -1594,7 +1594,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Takes it out of service: what is good goes to the store. */
+        /** @description Takes it out of service. Unless it is said otherwise, good pieces go to the store and others are disposed of. */
         put: operations["retireKit"];
         post?: never;
         delete?: never;
@@ -2612,6 +2612,23 @@ export interface paths {
             cookie?: never;
         };
         get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/take-along": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** @description The addresses that a device copies so that its user can work without a network. */
+        get: operations["readTakeAlong"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3772,7 +3789,7 @@ export interface components {
             kit: string;
             kit_name: string;
             /** @enum {string} */
-            because: "kit_retired" | "not_there" | "moved_while_counting" | "checks_disagree" | "no_such_pocket" | "counted_later" | "order_in_doubt" | "answered";
+            because: "kit_retired" | "not_there" | "moved_while_counting" | "checks_disagree" | "no_such_pocket" | "counted_later" | "order_in_doubt" | "answered" | "lost_tail";
             /** @description what was sent, by whom and when */
             title: string;
             /** @description what of it needs somebody */
@@ -4408,6 +4425,13 @@ export interface components {
             /** @enum {string} */
             seal: "intact" | "broken" | "none";
             reasons: string[];
+            /**
+             * @description the action that is offered; null: none
+             * @enum {string|null}
+             */
+            job: "check" | "restock" | "build" | "report" | "people" | null;
+            /** @description the last day through which this holds by the calendar alone; null: no day changes it */
+            holds_through: string | null;
         };
         /** @description One page of the kits in service. */
         KitsResource: {
@@ -4598,6 +4622,19 @@ export interface components {
             row: number | null;
             pocket_id: string | null;
         };
+        RetiredKit: {
+            reason: string;
+            /** @description where pieces go that are not treated as proposed */
+            pieces?: {
+                pocket_id: string;
+                lot_id: string;
+                condition: string;
+                /** Format: date */
+                opened_on?: string | null;
+                /** @enum {string} */
+                to: "store" | "disposed" | "lost" | "with_kit";
+            }[];
+        };
         SealNote: {
             /** @enum {string} */
             event: "set" | "broken";
@@ -4660,6 +4697,8 @@ export interface components {
             lines: components["schemas"]["LineResource"][];
             /** @description none where no shifts are kept; the verdict is the worst */
             shifts: components["schemas"]["ShiftVerdictResource"][];
+            /** @description the last day through which this holds by the calendar alone; null: no day changes it */
+            holds_through: string | null;
         };
         AdoptedEdition: {
             design: string;
@@ -5281,6 +5320,8 @@ export interface components {
              * @description until when it is lent
              */
             due_on?: string | null;
+            /** @description of pieces that are set apart: their lots are recalled and count nowhere */
+            recall?: boolean;
             rows: {
                 item: string;
                 lot: string | null;
@@ -5735,7 +5776,13 @@ export interface components {
             /** @enum {string} */
             kind: "expiry" | "check";
             kit: string;
+            /** @description a check that should have been made before today */
+            is_overdue: boolean;
             texts: string[];
+        };
+        /** @description The addresses of this API that a device copies so that its user can work without a network. */
+        TakeAlongResource: {
+            addresses: string[];
         };
         /** @description What to do today, most pressing first, and what comes over thirteen months. */
         TodayResource: {
@@ -5762,6 +5809,8 @@ export interface components {
             from: string;
             until: string;
             horizon: components["schemas"]["HorizonResource"][];
+            /** @description how many more places have kits */
+            horizon_more: number;
         };
         /** @description How many kits have a verdict. */
         VerdictCount: {
@@ -5782,7 +5831,7 @@ export interface components {
              */
             verdict: "ready" | "ready_with_actions" | "no_requirement" | "limited" | "not_checked" | "not_ready" | null;
             /** @enum {string} */
-            job: "check" | "restock" | "build" | "report";
+            job: "check" | "restock" | "build" | "report" | "people";
             /** @enum {string|null} */
             check_kind: "full" | "quick" | null;
             reasons: string[];
@@ -5791,6 +5840,8 @@ export interface components {
             overdue_days: number;
             /** @description where shifts fare differently; the verdict is the worst */
             shifts: components["schemas"]["ShiftVerdictResource"][];
+            /** @description the last day through which this holds by the calendar alone; null: no day changes it */
+            holds_through: string | null;
         };
         ReportedUse: {
             /** Format: date-time */
@@ -9266,9 +9317,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": {
-                    reason: string;
-                };
+                "application/json": components["schemas"]["RetiredKit"];
             };
         };
         responses: {
@@ -11292,6 +11341,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FindResource"];
+                };
+            };
+        };
+    };
+    readTakeAlong: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Addresses of this API */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeAlongResource"];
                 };
             };
         };

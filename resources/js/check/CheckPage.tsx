@@ -5,7 +5,7 @@ import { useNavigate, useParams } from 'react-router';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Waiting } from '../ui/Page';
-import { begin, type Draft } from './draft';
+import { begin, hasEntries, type Draft } from './draft';
 import { drafts } from './drafts';
 import { QuickCheck } from './QuickCheck';
 import { SealStart } from './SealStart';
@@ -37,6 +37,16 @@ export default function CheckPage() {
             drafts.keep(begin(kit, user, 'full'));
         }
     }, [kit, user, draft, sent]);
+
+    useEffect(() => {
+        const forgetUntouched = () => {
+            const now = own === '' ? null : drafts.of(code, own);
+            if (now && !hasEntries(now)) {
+                drafts.drop(now);
+            }
+        };
+        return forgetUntouched;
+    }, [code, own]);
 
     const change = useCallback(
         (to: (draft: Draft) => Draft) => {

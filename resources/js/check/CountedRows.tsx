@@ -3,6 +3,7 @@ import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
 import { Table } from '../ui/Table';
 import { count, sayCondition, sayPrinted } from '../ui/words';
+import { exceeds } from '../ui/limits';
 import { words } from './words';
 
 type Row = Schemas['CheckRowResource'];
@@ -26,9 +27,9 @@ function reads(row: Row): string {
 export function deviations(rows: Row[]): Deviation[] {
     const found: Deviation[] = [];
     const less = rows
-        .filter((row) => row.counted < row.recorded)
+        .filter((row) => exceeds(row.recorded, row.counted))
         .map((row) => ({ row, left: row.recorded - row.counted }));
-    for (const row of rows.filter((one) => one.counted > one.recorded)) {
+    for (const row of rows.filter((one) => exceeds(one.counted, one.recorded))) {
         let wanted = row.counted - row.recorded;
         for (const other of less) {
             const pieces = Math.min(wanted, other.left);

@@ -123,6 +123,21 @@ export function begin(kit: Kit, user: Schemas['UserResource'], kind: Draft['kind
     };
 }
 
+/** Says whether anything was entered in a check: one that was only opened leaves nothing behind. */
+export function hasEntries(draft: Draft): boolean {
+    return (
+        draft.rows.some((row) => row.quantity !== '' || row.added || row.unread !== null || row.newLot) ||
+        draft.noneFound.length > 0 ||
+        [draft.note, draft.sealFound, draft.sealReason, draft.sealSet, draft.signedBecause].some(
+            (text) => text.trim() !== '',
+        ) ||
+        draft.modules.some(
+            (module) => module.sealFound.trim() !== '' || module.sealSet.trim() !== '' || module.state === 'closed',
+        ) ||
+        draft.isWaiting
+    );
+}
+
 /** Signed now: it is sent as soon as the server answers. */
 export function sign(draft: Draft): Draft {
     const { begunAt, signed } = signedNow(draft.startedAt);

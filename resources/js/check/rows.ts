@@ -1,8 +1,5 @@
+import { isFarAbove } from '../ui/limits';
 import type { DraftRow, PrintedLot } from './draft';
-
-/** So many more than recorded that it is rather a slip of the finger. */
-const FAR_TIMES = 4;
-const FAR_MORE = 20;
 
 /** How many were counted; null where nobody has looked yet, or where no whole number was typed. */
 export function counted(row: Pick<DraftRow, 'quantity'>): number | null {
@@ -12,7 +9,7 @@ export function counted(row: Pick<DraftRow, 'quantity'>): number | null {
 /** Whether so many are asked about: far more than are recorded, and nobody said that they are there. */
 export function isFarTooMany(row: DraftRow): boolean {
     const count = counted(row);
-    return count !== null && count !== row.sure && count > Math.max(row.recorded * FAR_TIMES, row.recorded + FAR_MORE);
+    return count !== null && count !== row.sure && isFarAbove(count, row.recorded);
 }
 
 export function isSameLot(one: PrintedLot | null, other: PrintedLot): boolean {

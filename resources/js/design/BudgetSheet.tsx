@@ -5,6 +5,7 @@ import { Table } from '../ui/Table';
 import { count, sayMoney } from '../ui/words';
 import { LeaveOut } from './LeaveOut';
 import { partsOf, pathOf, type Draft } from './packing';
+import { exceeds } from '../ui/limits';
 import { words } from './words';
 
 interface BudgetSheetProps {
@@ -20,21 +21,21 @@ function sayVolume(load: Schemas['ForeseenLoad']): string {
     return load.volume_ml === null
         ? `${figure(load.bulk_ml)} ml`
         : words.ofMillilitres(figure(load.bulk_ml), figure(load.volume_ml)) +
-              (load.bulk_ml > load.volume_ml ? `, ${words.tooFull}` : '');
+              (exceeds(load.bulk_ml, load.volume_ml) ? `, ${words.tooFull}` : '');
 }
 
 function sayMass(load: Schemas['ForeseenLoad']): string {
     return load.max_mass_g === null
         ? words.grams(figure(load.mass_g))
         : words.ofGrams(figure(load.mass_g), figure(load.max_mass_g)) +
-              (load.mass_g > load.max_mass_g ? `, ${words.tooHeavy}` : '');
+              (exceeds(load.mass_g, load.max_mass_g) ? `, ${words.tooHeavy}` : '');
 }
 
 function sayCost(load: Schemas['ForeseenLoad'], currency: string): string {
     const cost = sayMoney(load.cost, currency);
     return load.max_cost === null
         ? cost
-        : `${cost} of ${sayMoney(load.max_cost, currency)}${load.cost > load.max_cost ? `, ${words.tooDear}` : ''}`;
+        : `${cost} of ${sayMoney(load.max_cost, currency)}${exceeds(load.cost, load.max_cost) ? `, ${words.tooDear}` : ''}`;
 }
 
 /** What the kit, its parts and its pockets carry against their limits, and what may be left out. */

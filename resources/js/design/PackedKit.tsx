@@ -7,6 +7,7 @@ import { Empty } from '../ui/Page';
 import { drawn, linesIn, partsOf, type Compartment, type Draft } from './packing';
 import { DRAGGED, isChosen, type PackedKitProps } from './chosen';
 import { Choice, Line } from './PackedLine';
+import { exceeds } from '../ui/limits';
 import { words } from './words';
 
 /** What something does that a line may be dropped on. */
@@ -210,8 +211,8 @@ function Pocket({ compartment, row, ...props }: PackedKitProps & { compartment: 
 function sayLoad(load: Schemas['ForeseenLoad']): string {
     return [
         words.grams(load.mass_g.toLocaleString('en-GB')),
-        load.max_mass_g !== null && load.mass_g > load.max_mass_g ? words.tooHeavy : '',
-        load.volume_ml !== null && load.bulk_ml > load.volume_ml ? words.tooFull : '',
+        exceeds(load.mass_g, load.max_mass_g) ? words.tooHeavy : '',
+        exceeds(load.bulk_ml, load.volume_ml) ? words.tooFull : '',
     ]
         .filter(Boolean)
         .join(', ');

@@ -8,6 +8,7 @@ const KEPT = [
     /^\/api\/choices\/(items|lists)$/,
     /^\/api\/(lists|items|stores|assessments)\/[^/]+$/,
     /^\/api\/kits\/[^/]+(\/(restock|adoption|build))?$/,
+    /^\/api\/rounds\/[^/]+$/,
 ];
 
 export function mayBeKept(url: URL): boolean {

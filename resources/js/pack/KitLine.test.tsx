@@ -21,6 +21,8 @@ const kit = (of: Partial<Schemas['KitRow']> = {}): Schemas['KitRow'] =>
         due_kind: 'full',
         overdue_days: 7,
         wants_restock: true,
+        job: 'check',
+        holds_through: null,
         seal: 'none',
         reasons: ['Gauze: 1 of 2', 'Gauze expired', 'Tape: 0 of 1'],
         ...of,
@@ -43,27 +45,24 @@ describe('a kit in a list', () => {
         expect(document.body.textContent).not.toContain('Tape: 0 of 1');
     });
 
-    it('says that it is being judged rather than how it was', () => {
+    it('says that it is being updated rather than how it was', () => {
         show(<KitLine kit={kit({ verdict: null as never })} />);
-        expect(screen.getByText(/[Bb]eing judged/)).toBeTruthy();
+        expect(screen.getByText('Being updated')).toBeTruthy();
         expect(screen.queryByText('Not ready')).toBeNull();
     });
 
     it.each([
-        ['what is due before anything is put in', { due_on: '2026-11-27' }, ['Check QH-07', '/kits/QH-07/check']],
-        [
-            'what is missing, where nothing is due yet',
-            { due_on: '2026-11-28' },
-            ['Restock QH-07', '/kits/QH-07/restock'],
-        ],
+        ['the check that the server offers', { job: 'check' }, ['Check QH-07', '/kits/QH-07/check']],
+        ['the restock that the server offers', { job: 'restock' }, ['Restock QH-07', '/kits/QH-07/restock']],
+        ['a first aider where nobody is trained', { job: 'people' }, ['Post a first aider QH-07', '/assess/people']],
         ['a quick check by its name', { due_kind: 'quick' }, ['Quick check QH-07', '/kits/QH-07/check']],
     ] as const)('offers %s', (_, of, link) => {
-        show(<KitLine kit={kit(of)} />);
+        show(<KitLine kit={kit(of)} />, ['check', 'restock', 'plan']);
         expect(offered()).toEqual([link]);
     });
 
     it('offers nothing where nothing is wanted, or the person may not do it', () => {
-        show(<KitLine kit={kit({ due_on: null, wants_restock: false })} />);
+        show(<KitLine kit={kit({ job: null })} />);
         show(<KitLine kit={kit()} />, ['report']);
         expect(screen.getAllByRole('link')).toHaveLength(2);
     });

@@ -36,7 +36,7 @@ export function KitLine({ kit, job, isPlaced = false }: KitLineProps) {
             <Box sx={{ minWidth: 0 }}>
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3 }}>
                     <KitLink code={kit.code} name={kit.name} />
-                    <VerdictMark verdict={kit.verdict} />
+                    <VerdictMark verdict={kit.verdict} holdsThrough={kit.holds_through} kit={kit.code} />
                 </Box>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                     {isPlaced && `${kit.place.path} · `}
@@ -71,24 +71,44 @@ interface KitLineProps {
 }
 
 function KitJob({ kit, job }: Pick<KitLineProps, 'kit' | 'job'>) {
-    const { may, today } = useSession();
-    const isDue = kit.due_on !== null && kit.due_on <= today;
-    // What is missing is restocked first; but a kit that is due is counted before anything is put in.
-    const wanted = job ?? (isDue ? 'check' : kit.wants_restock ? 'restock' : null);
-    if (wanted === null || !may(wanted === 'check' ? 'check' : 'restock')) {
+    const { may } = useSession();
+    const wanted = job ?? kit.job;
+    if (wanted === null || !may(abilities[wanted])) {
         return null;
     }
-    const check = kit.due_kind === 'quick' ? words.quickCheck : words.check2;
-    const word = { use: words.use, hand_back: words.handBack, restock: words.restock2, check }[wanted];
+    const word = {
+        use: words.use,
+        hand_back: words.handBack,
+        restock: words.restock2,
+        check: kit.due_kind === 'quick' ? words.quickCheck : words.check2,
+        build: words.goOnPacking,
+        report: words.answerReport,
+        people: words.postAFirstAider,
+    }[wanted];
     return (
         <Button
             component={Link}
-            to={`/kits/${kit.code}/${wanted === 'hand_back' ? 'use?end=shift' : wanted}`}
-            variant={wanted === 'restock' || (wanted === 'check' && isDue) ? 'contained' : 'outlined'}
+            to={addressOf(kit.code, wanted)}
+            variant={wanted === kit.job || wanted === 'restock' ? 'contained' : 'outlined'}
             aria-label={`${word} ${kit.code}`}
             sx={{ minWidth: 120 }}
         >
             {word}
         </Button>
     );
+}
+
+/** The right that each action needs. */
+const abilities = {
+    use: 'restock',
+    hand_back: 'restock',
+    restock: 'restock',
+    build: 'restock',
+    check: 'check',
+    report: 'report',
+    people: 'plan',
+} as const;
+
+function addressOf(code: string, job: keyof typeof abilities): string {
+    return job === 'people' ? '/assess/people' : `/kits/${code}/${job === 'hand_back' ? 'use?end=shift' : job}`;
 }

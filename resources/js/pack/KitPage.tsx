@@ -7,6 +7,7 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
+import { OfflineCopy } from '../ui/OfflineCopy';
 import { OpenKit, StitchKey } from '../ui/OpenKit';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { VerdictMark } from '../ui/VerdictMark';
@@ -31,7 +32,7 @@ import { words } from './words';
 export default function KitPage() {
     const { code = '' } = useParams();
     const { data: kit, error } = useQuery(questions.kit(code));
-    const { may } = useSession();
+    const { may, timeZone } = useSession();
     const { data: duties } = useQuery({
         ...questions.kitTasks('all', kit?.code ?? code),
         enabled: kit !== undefined && may('check'),
@@ -52,12 +53,7 @@ export default function KitPage() {
             beside={
                 <>
                     {may('check') && !kit.retired_on && (
-                        <Button
-                            component={Link}
-                            to={`/kits/${kit.code}/check`}
-                            variant="contained"
-                            aria-label={words.check(kit.code)}
-                        >
+                        <Button component={Link} to={`/kits/${kit.code}/check`} aria-label={words.check(kit.code)}>
                             {kit.due.kind === 'quick' && kit.seal.state === 'intact' ? words.quickCheck : words.check2}
                         </Button>
                     )}
@@ -108,46 +104,48 @@ export default function KitPage() {
                 </>
             }
         >
-            {kit.code !== code && <Notice>{words.nowCalled(code, kit.code)}</Notice>}
-            {kit.retired_on && (
-                <Notice>
-                    <strong>
-                        {words.takenOutOfServiceOn}
-                        {sayDay(kit.retired_on)}.
-                    </strong>
-                    {words.onlyItsHistoryRemainsNothing}
-                </Notice>
-            )}
-            {kit.module_of && (
-                <Notice>
-                    {words.isAModuleIn}
-                    <Link to={`/kits/${kit.module_of.code}`} style={{ color: 'inherit' }}>
-                        {kit.module_of.code} {kit.module_of.name}
-                    </Link>
-                    {words.andIsJudgedWithIt}
-                </Notice>
-            )}
-            <TwoColumns widths="1.25fr 1fr">
-                <Box sx={{ minWidth: 0 }}>
-                    <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
-                    <Unsettled kit={kit.code} />
-                    <NotStaged kit={kit} />
-                    <Shortfalls kit={kit.code} />
-                    <Notes notes={kit.notes} of={kit.code} />
-                    <WhoAnswers kit={kit} />
-                    <Facts kit={kit} />
-                    <Alike kit={kit} />
-                    <Modules kit={kit} />
-                </Box>
-                <Box sx={{ order: { lg: -1 }, minWidth: 0 }}>
-                    <OpenKit leaves={kit.leaves} lines={kit.verdict.lines} selected={pocket} onSelect={setChosen} />
-                    <StitchKey />
-                    <Box sx={{ mt: 4 }}>
-                        <PocketContents kit={kit} pocket={pocket} />
+            <OfflineCopy path={`/api/kits/${code}`} timeZone={timeZone}>
+                {kit.code !== code && <Notice>{words.nowCalled(code, kit.code)}</Notice>}
+                {kit.retired_on && (
+                    <Notice>
+                        <strong>
+                            {words.takenOutOfServiceOn}
+                            {sayDay(kit.retired_on)}.
+                        </strong>
+                        {words.onlyItsHistoryRemainsNothing}
+                    </Notice>
+                )}
+                {kit.module_of && (
+                    <Notice>
+                        {words.isAModuleIn}
+                        <Link to={`/kits/${kit.module_of.code}`} style={{ color: 'inherit' }}>
+                            {kit.module_of.code} {kit.module_of.name}
+                        </Link>
+                        {words.andIsJudgedWithIt}
+                    </Notice>
+                )}
+                <TwoColumns widths="1.25fr 1fr">
+                    <Box sx={{ minWidth: 0 }}>
+                        <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
+                        <Unsettled kit={kit.code} />
+                        <NotStaged kit={kit} />
+                        <Shortfalls kit={kit.code} />
+                        <Notes notes={kit.notes} of={kit.code} />
+                        <WhoAnswers kit={kit} />
+                        <Facts kit={kit} />
+                        <Alike kit={kit} />
+                        <Modules kit={kit} />
                     </Box>
-                    <ListWarning list={kit.list} />
-                </Box>
-            </TwoColumns>
+                    <Box sx={{ order: { lg: -1 }, minWidth: 0 }}>
+                        <OpenKit leaves={kit.leaves} lines={kit.verdict.lines} selected={pocket} onSelect={setChosen} />
+                        <StitchKey />
+                        <Box sx={{ mt: 4 }}>
+                            <PocketContents kit={kit} pocket={pocket} />
+                        </Box>
+                        <ListWarning list={kit.list} />
+                    </Box>
+                </TwoColumns>
+            </OfflineCopy>
         </Page>
     );
 }

@@ -119,21 +119,50 @@ function ChangeDesign({ kit }: { kit: Kit }) {
     );
 }
 
+const ways = ['store', 'disposed', 'lost', 'with_kit'] as const;
+type Way = (typeof ways)[number];
+
+const keyOf = (row: Schemas['ContentResource']) =>
+    `${row.pocket_id} ${row.lot_id} ${row.condition} ${row.opened_on ?? ''}`;
+
+/** Takes a kit out of service, and asks where each piece goes. */
 function RetireKit({ kit }: { kit: Kit }) {
     const client = useQueryClient();
     const [reason, setReason] = useState('');
+    const [where, setWhere] = useState<Record<string, Way>>({});
+    const proposed = (row: Schemas['ContentResource']): Way => (row.condition === 'good' ? 'store' : 'disposed');
     return (
         <FormDialog
             word={words.takeOutOfService}
             title={words.takeOutOfServiceOf(kit.code)}
             done={words.takeOutOfService}
             isReady={reason.trim() !== ''}
-            onOpen={() => setReason('')}
+            onOpen={() => {
+                setReason('');
+                setWhere({});
+            }}
             save={async () => {
                 const retired = await ask(
                     api.PUT('/kits/{kit}/retirement', {
                         params: { path: { kit: kit.code } },
-                        body: { reason: reason.trim() },
+                        body: {
+                            reason: reason.trim(),
+                            // Rows that nobody changed are treated as proposed: good and in date to the store, others disposed of.
+                            pieces: kit.contents.flatMap((row) => {
+                                const to = where[keyOf(row)];
+                                return to === undefined || row.lot_id === null
+                                    ? []
+                                    : [
+                                          {
+                                              pocket_id: row.pocket_id,
+                                              lot_id: row.lot_id,
+                                              condition: row.condition,
+                                              opened_on: row.opened_on,
+                                              to,
+                                          },
+                                      ];
+                            }),
+                        },
                     }),
                 );
                 client.setQueryData(questions.kit(kit.code).queryKey, retired);
@@ -141,14 +170,31 @@ function RetireKit({ kit }: { kit: Kit }) {
             }}
         >
             {(problem) => (
-                <Write
-                    label={words.reason}
-                    value={reason}
-                    onWrite={setReason}
-                    problem={problem?.at('reason') ?? problem?.at('kit')}
-                    help={words.whatIsGoodGoes}
-                    slotProps={{ htmlInput: { maxLength: 200 } }}
-                />
+                <>
+                    <Write
+                        label={words.reason}
+                        value={reason}
+                        onWrite={setReason}
+                        problem={problem?.at('reason') ?? problem?.at('kit') ?? problem?.at('pieces')}
+                        help={words.whatIsGoodGoes}
+                        slotProps={{ htmlInput: { maxLength: 200 } }}
+                    />
+                    {kit.contents.map((row) => (
+                        <Choose
+                            key={keyOf(row)}
+                            label={`${row.quantity} × ${row.name}${row.lot === null ? '' : `, ${row.lot}`}`}
+                            value={where[keyOf(row)] ?? proposed(row)}
+                            onChoose={(chosen) => {
+                                const way = ways.find((one) => one === chosen);
+                                if (way) {
+                                    setWhere({ ...where, [keyOf(row)]: way });
+                                }
+                            }}
+                            options={ways.map((way) => [way, words.retiredTo[way]] as const)}
+                            size="small"
+                        />
+                    ))}
+                </>
             )}
         </FormDialog>
     );

@@ -7,6 +7,7 @@ import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Choose } from '../ui/Fields';
 import { ExportSheet, Pager, ShowOnly } from '../ui/Listing';
+import { OfflineCopy } from '../ui/OfflineCopy';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
 import { useListing, type Listing } from '../ui/useListing';
@@ -42,7 +43,7 @@ export default function PlacesPage() {
         placeholderData: keepPreviousData,
         refetchInterval: (query) => (query.state.data?.kits.some((kit) => kit.verdict === null) ? ASK_AGAIN_MS : false),
     });
-    const { may } = useSession();
+    const { may, timeZone } = useSession();
     if (!data) {
         return <Waiting error={error} />;
     }
@@ -68,15 +69,19 @@ export default function PlacesPage() {
             }
         >
             <Filters listing={listing} />
-            <Sheet title={listing.isAll ? things : words.match(things)}>
-                {data.kits.length === 0 && <Empty>{listing.isAll ? words.thereIsNoKitYet : words.noKitMatches}</Empty>}
-                {listing.get('sort') === '' ? (
-                    <ByPlace kits={data.kits} />
-                ) : (
-                    data.kits.map((kit) => <KitLine key={kit.code} kit={kit} isPlaced />)
-                )}
-                <Pager page={data.page} listing={listing} things={things} />
-            </Sheet>
+            <OfflineCopy path="/api/kits" timeZone={timeZone}>
+                <Sheet title={listing.isAll ? things : words.match(things)}>
+                    {data.kits.length === 0 && (
+                        <Empty>{listing.isAll ? words.thereIsNoKitYet : words.noKitMatches}</Empty>
+                    )}
+                    {listing.get('sort') === '' ? (
+                        <ByPlace kits={data.kits} />
+                    ) : (
+                        data.kits.map((kit) => <KitLine key={kit.code} kit={kit} isPlaced />)
+                    )}
+                    <Pager page={data.page} listing={listing} things={things} />
+                </Sheet>
+            </OfflineCopy>
         </Page>
     );
 }

@@ -6,7 +6,8 @@ import type { Schemas } from '../api/client';
 import { useSession } from '../session/useSession';
 import { Sheet } from '../ui/Page';
 import { ShiftVerdicts } from '../ui/ShiftVerdicts';
-import { VerdictShape } from '../ui/VerdictMark';
+import { useIsUnknown } from '../ui/OfflineCopy';
+import { UnknownShape, VerdictShape } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
 import { words } from './words';
 
@@ -20,12 +21,19 @@ interface VerdictSheetProps {
 
 /** The verdict: a sentence, then its reasons, then what to do about each, with the button that does it. */
 export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
+    const isUnknown = useIsUnknown(verdict.holds_through, kit);
     return (
         <Sheet>
             <Box sx={{ display: 'flex', gap: 3, alignItems: 'flex-start' }}>
-                <VerdictShape verdict={verdict.verdict} size={34} />
+                {isUnknown ? <UnknownShape size={34} /> : <VerdictShape verdict={verdict.verdict} size={34} />}
                 <Box sx={{ minWidth: 0 }}>
-                    <Typography variant="h2">{verdict.sentence}</Typography>
+                    {isUnknown && <Typography variant="h2">{words.statusUnknown}</Typography>}
+                    <Typography
+                        variant={isUnknown ? 'body1' : 'h2'}
+                        sx={isUnknown ? { color: 'text.secondary' } : undefined}
+                    >
+                        {isUnknown ? words.whenCopied(verdict.sentence) : verdict.sentence}
+                    </Typography>
                     <ShiftVerdicts shifts={verdict.shifts} />
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {words.statusOn}
@@ -77,14 +85,15 @@ const jobWords = {
     report: words.answerReport,
     restock: words.restockThisKit,
     check: words.checkThisKit,
+    people: words.postAFirstAider,
 } as const;
 
 /** The buttons that do what the reasons of a verdict ask for. */
 export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResource']; kit: string }) {
     const { may } = useSession();
-    const jobs = (['build', 'report', 'restock', 'check'] as const).filter(
+    const jobs = (['build', 'report', 'restock', 'people', 'check'] as const).filter(
         (job) =>
-            may(job === 'build' ? 'restock' : job) &&
+            may(job === 'build' ? 'restock' : job === 'people' ? 'plan' : job) &&
             verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),
     );
     return jobs.length === 0 ? null : (
@@ -93,7 +102,7 @@ export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResourc
                 <Button
                     key={job}
                     component={Link}
-                    to={`/kits/${kit}/${job}`}
+                    to={job === 'people' ? '/assess/people' : `/kits/${kit}/${job}`}
                     variant={index === 0 ? 'contained' : 'outlined'}
                 >
                     {jobWords[job]}

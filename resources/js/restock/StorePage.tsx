@@ -16,6 +16,7 @@ import { useListing } from '../ui/useListing';
 import { count, sayGoodUntil, sayInstant } from '../ui/words';
 import { Levels } from './Levels';
 import { Loans } from './Loans';
+import { isPast } from '../ui/limits';
 import { words } from './words';
 
 const conditions = [
@@ -135,11 +136,8 @@ export default function StorePage() {
                                     </td>
                                     <td>{row.lot ?? words.noLot}</td>
                                     <td>
-                                        {row.good_until !== null && row.good_until < today && '▲ '}
-                                        {sayGoodUntil(
-                                            row.good_until,
-                                            row.good_until !== null && row.good_until < today,
-                                        )}
+                                        {isPast(row.good_until, today) && '▲ '}
+                                        {sayGoodUntil(row.good_until, isPast(row.good_until, today))}
                                     </td>
                                     <td className="n">{row.quantity}</td>
                                 </tr>

@@ -7,7 +7,7 @@ import { useNavigate, useParams } from 'react-router';
 import { questions } from '../api/queries';
 import { device } from '../offline/device';
 import { beganAnew, lastSent } from '../offline/outbox';
-import { Choose, Row, Write } from '../ui/Fields';
+import { Choose, Row, Tick, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { useListing } from '../ui/useListing';
@@ -153,6 +153,13 @@ function Work({ id, task }: { id: string; task: StoreTask }) {
                                 slotProps={{ inputLabel: { shrink: true } }}
                             />
                         </Row>
+                    )}
+                    {task === 'set_apart' && (
+                        <Tick
+                            label={words.isRecall}
+                            checked={draft.isRecall === true}
+                            onTick={(isRecall) => set(() => ({ isRecall }))}
+                        />
                     )}
                     {hasReason && (
                         <Write

@@ -76,6 +76,8 @@ export interface StoreDraft extends Outgoing {
     /** The team or organisation that lends or borrows, and until when. */
     partner: string;
     dueOn: string;
+    /** Whether the lots that are set apart are recalled. */
+    isRecall?: boolean;
 }
 
 export const storeWorkId = (store: string, task: StoreTask) => `${KIND}:${task}:${store}`;
@@ -190,6 +192,7 @@ export const storeSender: Sender<StoreDraft> = {
                     delivery_note: isReceived ? draft.deliveryNote.trim() || null : null,
                     partner: isLoan(draft.task) ? draft.partner.trim() : null,
                     due_on: isLoan(draft.task) ? draft.dueOn : null,
+                    ...(draft.task === 'set_apart' ? { recall: draft.isRecall === true } : {}),
                     rows: draft.rows.map((row) => ({
                         item: row.item,
                         lot: row.lot.trim() || null,

@@ -183,6 +183,7 @@ export const words = {
         borrow: 'What is borrowed lies in the store and may be used, until it is given back. Today shows it a week before.',
         repack: 'Part of a pack goes into another container and keeps its lot number and date. Write on the container: item, lot, date, “repacked”, the day and your name.',
     } as Record<StoreTask, string>,
+    isRecall: 'These lots are recalled. Pieces of them count as missing everywhere.',
     storeReasons: {
         receive: '',
         count: 'Why the count differs',

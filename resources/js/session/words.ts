@@ -1,5 +1,8 @@
 /** What the page says here, to be read in one go. */
 export const words = {
+    notForYourRole: 'Your role may not open this page',
+    askALead: 'Ask a lead if you need it.',
+    backToToday: 'Back to Today',
     kit: 'Kit',
     item: 'Item',
     place: 'Place',

@@ -7,7 +7,13 @@ import { Horizon } from './Horizon';
 
 type Mark = Schemas['MarkResource'];
 
-const mark = (day: string, kind: Mark['kind'], kit: string, texts: string[]): Mark => ({ day, kind, kit, texts });
+const mark = (day: string, kind: Mark['kind'], kit: string, texts: string[]): Mark => ({
+    day,
+    kind,
+    kit,
+    texts,
+    is_overdue: kind === 'check' && day < '2026-11-27',
+});
 
 function open(marks: Mark[]) {
     show(
@@ -17,6 +23,7 @@ function open(marks: Mark[]) {
                     as_of: '2026-11-27',
                     from: '2026-11-01',
                     until: '2027-11-30',
+                    horizon_more: 0,
                     horizon: [{ place: { id: 'p1', name: 'Saw shed', path: 'Tree yard, Saw shed' }, marks }],
                 } as unknown as Schemas['TodayResource']
             }
@@ -31,7 +38,7 @@ describe('the horizon', () => {
         const heads = screen.getAllByRole('columnheader').map((one) => one.textContent.replace(/\s/g, ''));
         expect(heads).toHaveLength(14);
         expect(heads.slice(0, 4)).toEqual(['Place', 'Nov’26', 'Dec', 'Jan’27']);
-        expect(heads.at(-1)).toBe('Nov');
+        expect(heads.at(-1)).toBe('Nov’27');
         expect(buttons()).toEqual([]);
     });
 
@@ -43,7 +50,7 @@ describe('the horizon', () => {
             mark('2027-02-11', 'check', 'QH-08', ['Quick check on 11 Feb 2027.']),
         ]);
         expect(buttons()).toEqual([
-            'Saw shed, Nov 2026: 1 check, 2 things expiring',
+            'Saw shed, Nov 2026: 1 check overdue, 2 things expiring',
             'Saw shed, Feb 2027: 1 check, 1 thing expiring',
         ]);
     });

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../api/client';
+import { isPast } from '../ui/limits';
 import { Sheet } from '../ui/Page';
 import { count, sayDay } from '../ui/words';
 import { words } from './words';
@@ -58,7 +59,9 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                         >
                             {monthName.format(new Date(`${month}-01T00:00:00Z`)).replace('Sept', 'Sep')}
                             <br />
-                            {month.endsWith('-01') || month === months[0] ? `’${month.slice(2, 4)}` : '\u00a0'}
+                            {month.endsWith('-01') || month === months[0] || month === months[12]
+                                ? `’${month.slice(2, 4)}`
+                                : '\u00a0'}
                         </Box>
                     ))}
                 </Box>
@@ -81,7 +84,8 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                         {months.map((month) => {
                             // What is overdue stands in the month that runs.
                             const marks = row.marks.filter(
-                                (mark) => mark.day.startsWith(month) || (month === months[0] && mark.day < today.from),
+                                (mark) =>
+                                    mark.day.startsWith(month) || (month === months[0] && isPast(mark.day, today.from)),
                             );
                             return (
                                 <Box
@@ -109,7 +113,16 @@ export function Horizon({ today }: { today: Schemas['TodayResource'] }) {
                     </Box>
                 ))}
             </Box>
+            {today.horizon_more > 0 && (
+                <Typography variant="body2" sx={{ mt: 2 }}>
+                    <Link to="/dates-ahead">{words.morePlaces(today.horizon_more)}</Link>
+                </Typography>
+            )}
             <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: '4px 16px', mt: 3, fontSize: 13 }}>
+                <span>
+                    <OverdueShape />
+                    {words.aCheckIsOverdue}
+                </span>
                 <span>
                     <CheckShape />
                     {words.aCheckFallsDue}
@@ -160,9 +173,14 @@ function MonthMark({
     label: string;
     onOpen: (open: { anchor: HTMLElement; title: string; marks: Marks }) => void;
 }) {
-    const checks = marks.filter((mark) => mark.kind === 'check').length;
+    const overdue = marks.filter((mark) => mark.is_overdue).length;
+    const checks = marks.filter((mark) => mark.kind === 'check').length - overdue;
     const expiries = marks.filter((mark) => mark.kind === 'expiry').reduce((sum, mark) => sum + mark.texts.length, 0);
-    const says = [checks > 0 && count(checks, 'check'), expiries > 0 && words.expiring(count(expiries, 'thing'))]
+    const says = [
+        overdue > 0 && words.overdueChecks(count(overdue, 'check')),
+        checks > 0 && count(checks, 'check'),
+        expiries > 0 && words.expiring(count(expiries, 'thing')),
+    ]
         .filter(Boolean)
         .join(', ');
     return (
@@ -178,6 +196,7 @@ function MonthMark({
                 borderRadius: '4px',
             }}
         >
+            {overdue > 0 && <OverdueShape />}
             {checks > 0 && <CheckShape />}
             {expiries > 0 && (
                 <Box component="span" sx={{ display: 'inline-flex', alignItems: 'center', gap: '2px' }}>
@@ -186,6 +205,20 @@ function MonthMark({
                 </Box>
             )}
         </ButtonBase>
+    );
+}
+
+/** A filled triangle: told from a check to come by its shape. */
+function OverdueShape() {
+    return (
+        <Box
+            component="svg"
+            viewBox="0 0 14 13"
+            aria-hidden
+            sx={{ width: 13, height: 12, verticalAlign: '-1px', color: 'var(--mui-palette-verdict-not_ready)' }}
+        >
+            <path d="M7 1l6 11H1z" fill="currentColor" />
+        </Box>
     );
 }
 

@@ -23,6 +23,7 @@ const work = (of: Partial<Schemas['WorkResource']> = {}): Schemas['WorkResource'
     due_on: '2026-11-20',
     overdue_days: 7,
     shifts: [],
+    holds_through: null,
     ...of,
 });
 
@@ -46,6 +47,7 @@ const today = (of: Partial<Schemas['TodayResource']> = {}): Schemas['TodayResour
     from: '2026-11-01',
     until: '2027-11-30',
     horizon: [],
+    horizon_more: 0,
     ...of,
 });
 
@@ -109,7 +111,7 @@ describe('today', () => {
         expect(stop.textContent).toContain('Tree yard, Saw shed · Haemostatic gauze: 1 of 2 · and 2 more reasons');
         expect(screen.getByRole('link', { name: 'Check QH-07' }).getAttribute('href')).toBe('/kits/QH-07/check');
         expect(screen.getByRole('link', { name: 'Quick check QH-04' })).toBeTruthy();
-        expect(screen.getByRole('heading', { name: 'Now' })).toBeTruthy();
+        expect(screen.getByRole('heading', { name: 'Due now' })).toBeTruthy();
         expect(screen.queryByRole('link', { name: 'Restock QH-03' })).toBeNull();
         expect(screen.queryByRole('heading', { name: 'At next visit' })).toBeNull();
     });

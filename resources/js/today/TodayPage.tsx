@@ -11,6 +11,7 @@ import { Notice } from '../ui/Notice';
 import { Page, Sheet, Waiting } from '../ui/Page';
 import { sayShifts } from '../ui/ShiftVerdicts';
 import { KitLink } from '../ui/KitLink';
+import { OfflineCopy } from '../ui/OfflineCopy';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
 import { Horizon } from './Horizon';
@@ -59,81 +60,83 @@ export function TodayPage() {
             above={<Typography sx={{ color: 'text.secondary' }}>{sayWeekday(today.as_of)}</Typography>}
             beside={<Counts today={today} />}
         >
-            <TwoColumns>
-                <div>
-                    {today.worker_silent_since && (
-                        <Notice>
-                            <strong>{words.workHasStopped}</strong>{' '}
-                            {words.notJudgedSince(sayInstant(today.worker_silent_since, timeZone))}
-                        </Notice>
-                    )}
-                    {today.backup_trouble && (
-                        <Notice>
-                            <strong>{words.backups[today.backup_trouble]}</strong>{' '}
-                            {words.backupsMore[today.backup_trouble](
-                                today.backup_at ? sayInstant(today.backup_at, timeZone) : null,
-                            )}
-                        </Notice>
-                    )}
-                    <WhoseWork whose={whose} onChoose={(one) => setSearch(one === 'all' ? {} : { whose: one })} />
-                    <Suspense fallback={null}>
-                        <Unsettled />
-                        {whose === 'mine' && <Given whose={whose} />}
-                    </Suspense>
-                    {today.work.length === 0 && <NoWork today={today} whose={whose} onFirstPage={() => go(1)} />}
-                    {bands.map(({ band, title, detail }) => {
-                        const work = today.work.filter((row) => row.band === band);
-                        return (
-                            work.length > 0 && (
-                                <Sheet
-                                    key={band}
-                                    title={title}
-                                    beside={
-                                        <Typography variant="caption" sx={{ color: 'text.secondary' }}>
-                                            {detail}
-                                        </Typography>
-                                    }
-                                >
-                                    {work.map((row) => (
-                                        <WorkRow key={row.kit} row={row} />
-                                    ))}
-                                </Sheet>
-                            )
-                        );
-                    })}
-                    <Suspense fallback={null}>
-                        <Notes />
-                        {whose === 'all' && <Loans />}
-                        {whose === 'all' && <Following />}
-                        {whose === 'all' && <Given whose={whose} />}
-                    </Suspense>
-                    {today.pages > 1 && (
-                        <Box
-                            component="nav"
-                            aria-label={words.pagesOfTheWorklist}
-                            sx={{ display: 'flex', gap: 2, alignItems: 'center' }}
-                        >
-                            <Button disabled={page <= 1} onClick={() => go(page - 1)}>
-                                {words.previous}
-                            </Button>
-                            <span>
-                                {words.page}
-                                {today.page} of {today.pages}, {today.work_in_all}
-                                {words.tasksInAll}
-                            </span>
-                            <Button disabled={page >= today.pages} onClick={() => go(page + 1)}>
-                                {words.next}
-                            </Button>
-                        </Box>
-                    )}
-                </div>
-                <Box sx={{ minWidth: 0 }}>
-                    <Horizon today={today} />
-                    <Suspense fallback={null}>
-                        <Asks />
-                    </Suspense>
-                </Box>
-            </TwoColumns>
+            <OfflineCopy path="/api/today" timeZone={timeZone}>
+                <TwoColumns>
+                    <div>
+                        {today.worker_silent_since && (
+                            <Notice>
+                                <strong>{words.workHasStopped}</strong>{' '}
+                                {words.notJudgedSince(sayInstant(today.worker_silent_since, timeZone))}
+                            </Notice>
+                        )}
+                        {today.backup_trouble && (
+                            <Notice>
+                                <strong>{words.backups[today.backup_trouble]}</strong>{' '}
+                                {words.backupsMore[today.backup_trouble](
+                                    today.backup_at ? sayInstant(today.backup_at, timeZone) : null,
+                                )}
+                            </Notice>
+                        )}
+                        <WhoseWork whose={whose} onChoose={(one) => setSearch(one === 'all' ? {} : { whose: one })} />
+                        <Suspense fallback={null}>
+                            <Unsettled />
+                            {whose === 'mine' && <Given whose={whose} />}
+                        </Suspense>
+                        {today.work.length === 0 && <NoWork today={today} whose={whose} onFirstPage={() => go(1)} />}
+                        {bands.map(({ band, title, detail }) => {
+                            const work = today.work.filter((row) => row.band === band);
+                            return (
+                                work.length > 0 && (
+                                    <Sheet
+                                        key={band}
+                                        title={title}
+                                        beside={
+                                            <Typography variant="caption" sx={{ color: 'text.secondary' }}>
+                                                {detail}
+                                            </Typography>
+                                        }
+                                    >
+                                        {work.map((row) => (
+                                            <WorkRow key={row.kit} row={row} />
+                                        ))}
+                                    </Sheet>
+                                )
+                            );
+                        })}
+                        <Suspense fallback={null}>
+                            <Notes />
+                            {whose === 'all' && <Loans />}
+                            {whose === 'all' && <Following />}
+                            {whose === 'all' && <Given whose={whose} />}
+                        </Suspense>
+                        {today.pages > 1 && (
+                            <Box
+                                component="nav"
+                                aria-label={words.pagesOfTheWorklist}
+                                sx={{ display: 'flex', gap: 2, alignItems: 'center' }}
+                            >
+                                <Button disabled={page <= 1} onClick={() => go(page - 1)}>
+                                    {words.previous}
+                                </Button>
+                                <span>
+                                    {words.page}
+                                    {today.page} of {today.pages}, {today.work_in_all}
+                                    {words.tasksInAll}
+                                </span>
+                                <Button disabled={page >= today.pages} onClick={() => go(page + 1)}>
+                                    {words.next}
+                                </Button>
+                            </Box>
+                        )}
+                    </div>
+                    <Box sx={{ minWidth: 0 }}>
+                        <Horizon today={today} />
+                        <Suspense fallback={null}>
+                            <Asks />
+                        </Suspense>
+                    </Box>
+                </TwoColumns>
+            </OfflineCopy>
         </Page>
     );
 }
@@ -169,7 +172,17 @@ function wordOf(row: Schemas['WorkResource']): string {
     if (row.job === 'check') {
         return row.check_kind === 'quick' ? words.quickCheck : words.check;
     }
-    return { build: words.goOnPacking, report: words.answerReport, restock: words.restock }[row.job];
+    return {
+        build: words.goOnPacking,
+        report: words.answerReport,
+        restock: words.restock,
+        people: words.postAFirstAider,
+    }[row.job];
+}
+
+/** Names the right that the offered action needs. */
+function abilityFor(job: Schemas['WorkResource']['job']): string {
+    return job === 'build' ? 'restock' : job === 'people' ? 'plan' : job;
 }
 
 function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
@@ -191,7 +204,7 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
             <Box sx={{ minWidth: 0 }}>
                 <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 3, alignItems: 'center' }}>
                     <KitLink code={row.kit} name={row.kit_name} />
-                    <VerdictMark verdict={row.verdict} />
+                    <VerdictMark verdict={row.verdict} holdsThrough={row.holds_through} kit={row.kit} />
                 </Box>
                 <Typography variant="body2" sx={{ lineHeight: 1.35 }}>
                     <Box component="span" sx={{ color: 'text.secondary' }}>
@@ -206,10 +219,10 @@ function WorkRow({ row }: { row: Schemas['WorkResource'] }) {
                     ))}
                 </Typography>
             </Box>
-            {may(row.job === 'build' ? 'restock' : row.job) && (
+            {may(abilityFor(row.job)) && (
                 <Button
                     component={Link}
-                    to={`/kits/${row.kit}/${row.job}`}
+                    to={row.job === 'people' ? '/assess/people' : `/kits/${row.kit}/${row.job}`}
                     variant={row.band === 'now' || row.band === 'stop' ? 'contained' : 'outlined'}
                     aria-label={`${word} ${row.kit}`}
                     sx={{ minWidth: 110, minHeight: { md: 38 }, py: { md: 0.5 } }}

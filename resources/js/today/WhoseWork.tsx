@@ -6,6 +6,7 @@ import type { Whose } from '../api/firstQuestions';
 import { useSession } from '../session/useSession';
 import { Empty, Sheet } from '../ui/Page';
 import { count } from '../ui/words';
+import { TakeAlong } from './TakeAlong';
 import { words } from './words';
 
 const choices: readonly (readonly [Whose, string])[] = [
@@ -23,7 +24,7 @@ export function WhoseWork({ whose, onChoose }: { whose: Whose; onChoose: (whose:
     const { may } = useSession();
     return may('check') ? (
         <Box sx={{ mb: 3 }}>
-            <Box role="group" aria-label={words.whoseKits} sx={{ display: 'flex', gap: 1 }}>
+            <Box role="group" aria-label={words.whoseKits} sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
                 {choices.map(([one, word]) => (
                     <Button
                         key={one}
@@ -34,6 +35,7 @@ export function WhoseWork({ whose, onChoose }: { whose: Whose; onChoose: (whose:
                         {word}
                     </Button>
                 ))}
+                <TakeAlong />
             </Box>
         </Box>
     ) : null;

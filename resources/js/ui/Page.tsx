@@ -114,12 +114,35 @@ export function Empty({ children }: { children: ReactNode }) {
 
 /** A question on its way, or what went wrong with it. */
 export function Waiting({ error }: { error: unknown }) {
+    if (isProblem(error) && error.status === 0) {
+        return <NotOnDevice />;
+    }
     if (error) {
         return <Trouble error={error} />;
     }
     return (
         <Box component="main" sx={{ p: 6, color: 'text.secondary' }} role="status">
             {words.reading}
+        </Box>
+    );
+}
+
+/** Says at once that a page cannot be opened without a network. */
+function NotOnDevice() {
+    return (
+        <Box
+            role="alert"
+            sx={{
+                border: 1,
+                borderColor: 'text.secondary',
+                bgcolor: 'background.paper',
+                borderRadius: '6px',
+                p: 3,
+                m: 6,
+            }}
+        >
+            <Typography sx={{ fontWeight: 700 }}>{words.notOnDevice}</Typography>
+            <Typography>{words.connectToOpen}</Typography>
         </Box>
     );
 }

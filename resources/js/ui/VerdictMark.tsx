@@ -1,5 +1,6 @@
 import Box from '@mui/material/Box';
 import type { Verdict } from '../api/client';
+import { useIsUnknown } from './OfflineCopy';
 import { verdictWords, words } from './words';
 
 /**
@@ -83,15 +84,52 @@ export function VerdictShape({
     );
 }
 
-/** A verdict by word, shape and colour together. */
-export function VerdictMark({ verdict }: { verdict: Verdict | null }) {
+/** The mark of a status that nobody knows any more: a dotted ring. */
+export function UnknownShape({ size = 18 }: { size?: number }) {
+    return (
+        <Box
+            component="svg"
+            viewBox="0 0 20 20"
+            aria-hidden
+            sx={{ width: size, height: size, flex: 'none', display: 'block', color: 'text.primary' }}
+        >
+            <circle
+                cx="10"
+                cy="10"
+                r="8"
+                fill="none"
+                stroke="currentColor"
+                strokeWidth="2.5"
+                strokeLinecap="round"
+                strokeDasharray="0.1 4.9"
+            />
+        </Box>
+    );
+}
+
+interface VerdictMarkProps {
+    verdict: Verdict | null;
+    /** The last day through which it holds, and the kit: a copy that is read without a network may be out of date. */
+    holdsThrough?: string | null;
+    kit?: string;
+}
+
+/** Shows a status by word, shape and colour together. */
+export function VerdictMark({ verdict, holdsThrough, kit }: VerdictMarkProps) {
+    const isUnknown = useIsUnknown(holdsThrough, kit);
+    const word = verdict === null ? words.beingJudgedAgain : verdictWords[verdict];
     return (
         <Box
             component="span"
             sx={{ display: 'inline-flex', alignItems: 'center', gap: 1.5, fontWeight: 600, whiteSpace: 'nowrap' }}
         >
-            <VerdictShape verdict={verdict} />
-            <span>{verdict === null ? words.beingJudgedAgain : verdictWords[verdict]}</span>
+            {isUnknown ? <UnknownShape /> : <VerdictShape verdict={verdict} />}
+            <span>{isUnknown ? words.unknown : word}</span>
+            {isUnknown && (
+                <Box component="span" sx={{ color: 'text.secondary', fontWeight: 400 }}>
+                    {words.lastStatus(word)}
+                </Box>
+            )}
         </Box>
     );
 }

@@ -172,6 +172,6 @@ describe('what is said', () => {
     });
 
     it('has a word of its own for each verdict', () => {
-        expect(new Set(Object.values(verdictWords)).size).toBe(5);
+        expect(new Set(Object.values(verdictWords)).size).toBe(6);
     });
 });

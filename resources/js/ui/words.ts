@@ -1,5 +1,6 @@
 import type { Verdict } from '../api/client';
 import { todayThere } from '../api/today';
+import { isPast } from './limits';
 
 export const verdictWords: Record<Verdict, string> = {
     ready: 'Ready',
@@ -151,7 +152,7 @@ export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
     if (goodUntil === null) {
         return dated ? 'no expiry date on record' : 'undated';
     }
-    return goodUntil < todayThere() ? `expired ${sayDay(goodUntil)}` : `expires ${sayDay(goodUntil)}`;
+    return isPast(goodUntil, todayThere()) ? `expired ${sayDay(goodUntil)}` : `expires ${sayDay(goodUntil)}`;
 }
 
 /** "expires Mar 2027" or "expired 4 Nov 2026", of a date as printed: a month is over when the next has begun. */
@@ -278,7 +279,14 @@ export const words = {
     thenWord: 'then',
     goBack: 'Go back',
     doItAnyway: 'Save and change them',
-    beingJudgedAgain: 'Being judged again',
+    unknown: 'Unknown',
+    lastStatus: (status: string) => `last status: ${status}`,
+    offlineAsOf: (time: string, day: string) => `Offline: as of ${time}, ${day}`,
+    copyMayDiffer: 'This is the copy on this device.',
+    copyIsOld: 'This copy is older than a day, so each status is unknown. Checking still works.',
+    notOnDevice: 'Not on this device',
+    connectToOpen: 'You are offline, and this page was not opened or taken along before. Connect to open it.',
+    beingJudgedAgain: 'Being updated',
     byShift: 'Verdict by shift',
     inShift: (shift: string, now: boolean) =>
         `${shift.charAt(0).toUpperCase()}${shift.slice(1)} shift${now ? ', now' : ''}`,

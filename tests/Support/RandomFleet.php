@@ -8,7 +8,7 @@ use App\Accounts\Models\Organisation;
 use App\Judging\KitJudge;
 use App\Judging\KitStates;
 use App\Kits\Models\Kit;
-use App\Kits\ReadKit;
+use App\Kits\ReadVerdict;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Random\Engine\Mt19937;
@@ -57,8 +57,9 @@ trait RandomFleet
     private function compare(string $id, string $today, array $listed, array $work): void
     {
         $kit = Kit::query()->with(['place', 'modules'])->findOrFail($id);
-        $page = app(ReadKit::class)($kit, $today)->verdict;
-        $documents = app(KitJudge::class)->judge($kit, $today)->documents;
+        $judged = app(KitJudge::class)->judge($kit, $today);
+        $page = app(ReadVerdict::class)($judged);
+        $documents = $judged->documents;
         $whole = Rule::Whole->answer(Json::write(WholeDocument::of($documents)));
         $check = Rule::Check->answer(Json::write(KitDocument::of($documents[$whole['judged']])));
         $state = DB::table('kit_states')->where('kit_id', $id)->first();
@@ -114,11 +115,32 @@ trait RandomFleet
                 'seal_doubted_on' => $this->oneIn(15) ? $this->day($today, 3) : null, 'recheck_on' => $this->oneIn(15) ? $this->day($today, 3) : null,
                 'created_at' => now(), 'updated_at' => now(),
             ]);
+            if ($this->oneIn(6)) {
+                $this->copyOfDemo($id, $today);
+
+                continue;
+            }
             $this->fill($id, (string) $edition);
             $this->doubt($id, (string) $user, $today);
         }
 
         return $ids;
+    }
+
+    /** Makes the kit like one of the demo, so that kits that are quite ready are among them. */
+    private function copyOfDemo(string $kit, string $today): void
+    {
+        static $demo = null;
+        $demo ??= DB::table('kits')->whereNull('retired_on')->whereNull('parent_kit_id')->where('code', 'like', 'QH-%')->get()->all();
+        $like = $this->one($demo);
+        DB::table('kits')->where('id', $kit)->update([
+            'design_edition_id' => $like->design_edition_id, 'place_id' => $like->place_id, 'scope' => $like->scope, 'seal' => 'none', 'seal_number' => null,
+            'seal_broken_on' => null, 'seal_doubted_on' => null, 'recheck_on' => null, 'used_on' => null, 'last_full_on' => $today,
+        ]);
+        $held = DB::table('holdings')->where('kit_id', $like->id)->get(['pocket_id', 'lot_id', 'condition', 'quantity']);
+        DB::table('holdings')->insert($held->map(static fn ($row): array => [
+            ...(array) $row, 'whereabouts' => "{$kit}/{$row->pocket_id}", 'kit_id' => $kit,
+        ])->all());
     }
 
     /** Fills the kit with what its lines accept, some of it short, in another condition, or of nobody's use. */

@@ -27,7 +27,7 @@ final readonly class OrganisationResource
         public int $people_kept_days,
         #[OA\Property(description: 'whether everybody needs a second factor')]
         public bool $factor_required,
-        #[OA\Property(description: 'whether what is put in without being staged is a finding')]
+        #[OA\Property(description: 'whether items put in unprepared are an action due')]
         public bool $asks_staging,
         #[OA\Property(description: 'items with a price, whose figure another currency would leave as it is')]
         public int $priced_items,

@@ -12,7 +12,7 @@ use OpenApi\Attributes as OA;
     new OA\Property(property: 'name', type: 'string'),
     new OA\Property(property: 'time_zone', type: 'string'),
     new OA\Property(property: 'factor_required', type: 'boolean', description: 'everybody needs a second factor'),
-    new OA\Property(property: 'asks_staging', type: 'boolean', description: 'what is put in without being staged is a finding'),
+    new OA\Property(property: 'asks_staging', type: 'boolean', description: 'items put in unprepared are an action due'),
     new OA\Property(property: 'length_unit', type: 'string', enum: ['mm', 'cm', 'in']),
     new OA\Property(property: 'mass_unit', type: 'string', enum: ['g', 'oz']),
     new OA\Property(property: 'volume_unit', type: 'string', enum: ['ml', 'floz']),

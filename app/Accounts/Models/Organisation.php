@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $volume_unit
  * @property string $currency
  * @property int $people_kept_days
- * @property bool $asks_staging whether what is put in without being staged is a finding
+ * @property bool $asks_staging whether items put in unprepared are an action due
  * @property bool $factor_required
  */
 final class Organisation extends Model

@@ -2788,7 +2788,7 @@ export interface components {
             people_kept_days: number;
             /** @description whether everybody needs a second factor */
             factor_required: boolean;
-            /** @description whether what is put in without being staged is a finding */
+            /** @description whether items put in unprepared are an action due */
             asks_staging: boolean;
             /** @description items with a price, whose figure another currency would leave as it is */
             priced_items: number;
@@ -2802,7 +2802,7 @@ export interface components {
             time_zone?: string;
             /** @description everybody needs a second factor */
             factor_required?: boolean;
-            /** @description what is put in without being staged is a finding */
+            /** @description items put in unprepared are an action due */
             asks_staging?: boolean;
             /** @enum {string} */
             length_unit: "mm" | "cm" | "in";

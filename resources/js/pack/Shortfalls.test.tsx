@@ -58,7 +58,7 @@ describe('what is not staged', () => {
         const sent = serve(() => (++tries === 1 ? refuse(500, 'The server stumbled.') : answer(kit())));
         show(<NotStaged kit={unstaged} />);
         const person = userEvent.setup();
-        const stage = () => screen.getByRole('button', { name: 'Staged now: Gloves in Lid is not staged: Unfold' });
+        const stage = () => screen.getByRole('button', { name: 'Prepared now: Gloves in Lid is not staged: Unfold' });
         expect(screen.queryByText('Pad is missing')).toBeNull();
         await person.click(stage());
         expect((await screen.findByRole('alert')).textContent).toContain('The server stumbled.');

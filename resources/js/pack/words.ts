@@ -204,9 +204,9 @@ export const words = {
     forInformation: 'For information',
     statusOn: 'Status on ',
     itemsMustBeInDate: '. Items must be in date until the next check,',
-    notStaged: 'Not staged',
-    stagedNow: 'Staged now',
-    stagedNowOf: (what: string) => `Staged now: ${what}`,
+    notStaged: 'Not prepared',
+    stagedNow: 'Prepared now',
+    stagedNowOf: (what: string) => `Prepared now: ${what}`,
     whereDidItGo: 'Where did it go?',
     fewerFound: (pieces: string, name: string, day: string) =>
         `${name}: ${pieces} fewer than recorded, at the check of ${day}`,

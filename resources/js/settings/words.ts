@@ -206,9 +206,9 @@ export const words = {
     itemClasses: 'Classes of items',
     emergencyKinds: 'Kinds of emergency',
     start: 'First steps',
-    askStaging: 'What is put in without being staged is an action due',
+    askStaging: 'Items put in unprepared are an action due',
     askStagingAbout:
-        'Such as gloves that are not unfolded. A kit with something unstaged is at best ready with actions due. An item says what is done to it.',
+        'For example gloves that were not unfolded. A kit with unprepared items is at best ready with actions due. Each item says how it is prepared.',
     requireFactor: 'Everybody needs a second factor',
     requireFactorAbout: 'Who has none sets it up at their next step, before anything else.',
     zoneChange: 'Another zone changes what day it is where the kits are: all kits are judged again.',

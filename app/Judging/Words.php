@@ -161,7 +161,9 @@ final class Words
             FindingKind::Repacking => "{$fact->subject} has been repacking ".($fact->detail ?? 'this kit')." since {$until}. Pieces may be out of it",
             FindingKind::Seal => "The seal number read on {$until} is not the one on record",
             FindingKind::Unchecked => 'Nobody has checked '.($fact->detail ?? 'this kit').' in full',
-            FindingKind::Overdue => "The check was due on {$until}",
+            FindingKind::Overdue => $fact->severity === Severity::Stop->value
+                ? "The check is too long overdue: it was due on {$until}"
+                : "The check was due on {$until}",
             FindingKind::Disputed => $fact->detail === KitFacts::MOVED
                 ? "Pieces were moved while {$fact->subject} checked this kit on {$until}"
                 : "The check by {$fact->subject} of {$until} disagrees with another count",

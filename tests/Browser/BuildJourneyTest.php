@@ -25,12 +25,12 @@ final class BuildJourneyTest extends BrowserTestCase
         $this->assertSame([], $this->faults($keeper, 'a pocket'));
         // Whoever looks at it meanwhile is told; what was done stays where the page is loaded again.
         $lead = $this->atDesk()->signIn('lead');
-        $lead->open('/kits/QH-12')->see('Not ready. Do not use this kit: it is being packed anew.')->see('being packed anew by Tobias Renn');
+        $lead->open('/kits/QH-12')->see('Not ready. Do not use this kit')->see('It is being repacked.')->see('Tobias Renn has been repacking this kit');
         $lead->open('/')->see('Go on packing')->open('/kits/QH-12/build')->see('Tobias Renn is packing this kit anew')->dontSee('Go on with it');
         $keeper->open('/kits/QH-12/build')->seeHeading('Pack QH-12 Utility 2 kit anew')->see('✓');
         $this->assertCount(2, $keeper->all("//ol//button[contains(., '✓')]"));
         $keeper->press('Hand over half done')->fill('What they should know', 'The scale is in the shed')->press('Hand it over');
-        $keeper->seeHeading('QH-12 Utility 2 kit')->see('it is being packed anew');
+        $keeper->seeHeading('QH-12 Utility 2 kit')->see('It is being repacked');
 
         $lead->open('/kits/QH-12/build')->see('Handed over half done by Tobias Renn')->see('“The scale is in the shed”')->see('1 of '.($steps - 3).' pockets packed.');
         $lead->press('Go on with it')->see('Whole pocket as listed');
@@ -44,7 +44,7 @@ final class BuildJourneyTest extends BrowserTestCase
         $lead->fill('Weighed, g', '9000')->see('more than 5 %.');
         $this->assertFalse($lead->button('Record and update status')->isEnabled());
         $lead->fill('Why the two are apart', 'The old bag weighs more')->press('Record and update status');
-        $lead->seeHeading('QH-12 Utility 2 kit')->dontSee('it is being packed anew');
+        $lead->seeHeading('QH-12 Utility 2 kit')->dontSee('It is being repacked');
         $lead->open('/kits/QH-12/history')->see('Built by Maren Oduya')->see('The old bag weighs more');
         $keeper->open('/kits/QH-12/build')->see('Begin')->dontSee('Handed over half done');
     }
@@ -67,7 +67,7 @@ final class BuildJourneyTest extends BrowserTestCase
         $visit->see('It is sent as soon as the server answers.');
         $visit->chrome->network(false);
         $visit->see('QH-15 Walk pouch C')->dontSee('It is sent as soon as the server answers.');
-        $visit->open('/kits/QH-15/history')->see('Built by Tobias Renn')->see('Sealed with S-4471')->open('/kits/QH-15')->dontSee('it is being packed anew');
+        $visit->open('/kits/QH-15/history')->see('Built by Tobias Renn')->see('Sealed with S-4471')->open('/kits/QH-15')->dontSee('It is being repacked');
         $this->assertLessThanOrEqual(390, $visit->chrome->driver->executeScript('return document.documentElement.scrollWidth'));
     }
 
@@ -75,11 +75,11 @@ final class BuildJourneyTest extends BrowserTestCase
     {
         $visit = $this->atDesk()->signIn('keeper');
         $visit->open('/kits/QH-14/build')->press('Begin')->see('Everything out');
-        $visit->open('/kits/QH-14')->see('it is being packed anew')->press('Go on packing it anew')->see('Everything out')->press('End without a record');
+        $visit->open('/kits/QH-14')->see('It is being repacked')->press('Go on packing it anew')->see('Everything out')->press('End without a record');
         $this->assertFalse($this->end($visit)->isEnabled());
         $visit->click(fn () => $visit->find("//label[contains(., 'Nothing was taken out')]"));
         $visit->click(fn () => $this->end($visit));
-        $visit->seeHeading('QH-14 Walk pouch B')->dontSee('it is being packed anew');
+        $visit->seeHeading('QH-14 Walk pouch B')->dontSee('It is being repacked');
     }
 
     private function end(Visit $visit): \Facebook\WebDriver\Remote\RemoteWebElement

@@ -38,7 +38,7 @@ final class DailyLoopTest extends BrowserTestCase
         $anyone->click(fn () => $anyone->find("//button[contains(., 'Washproof plaster')]"));
         $anyone->press('Report 1 piece used')->seeHeading('Thank you. It is reported.');
 
-        $lead->open('/kits/QH-14')->see('Not ready. Pieces were reported used')->see('unconfirmed: 1 × Resuscitation face shield');
+        $lead->open('/kits/QH-14')->see('Pieces were reported used.')->see('unconfirmed: 1 × Resuscitation face shield');
         $lead->open('/')->see('QH-14')->press('Answer report QH-14')->seeHeading('Reported used from QH-14 Walk pouch B');
         $this->assertSame([], $this->faults($lead, 'reports'));
         $lead->click(fn () => $lead->find("//div[./p[contains(., 'Resuscitation face shield')]]//a[contains(., 'Confirm')]"));

@@ -33,7 +33,7 @@ final class TouchJourneyTest extends BrowserTestCase
         $visit->press('Back to the first pocket');
         $pieces('1');
         $visit->press('Next')->press('Next')->press('Next');
-        $visit->press('Save and update status')->seeHeading('QH-30 Spare set for visitors')->see('Ready. Everything on the list is there')->see('it was never checked');
+        $visit->press('Save and update status')->seeHeading('QH-30 Spare set for visitors')->see('Not checked yet. Nobody has checked this kit in full.')->see('it was never checked');
 
         $visit->press('Check QH-30')->seeHeading('Front, At hand, 0 of 2')->see('Check QH-30 Spare set for visitors')->see('0 of 6 rows counted');
         $visit->press('As recorded: 1, Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->seeHeading('Front, At hand, 1 of 2');

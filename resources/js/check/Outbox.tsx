@@ -30,7 +30,12 @@ export function Outbox() {
             return undefined;
         }
         const send = () => {
-            void sendWaiting(senders).then((taken) => (taken > 0 ? client.invalidateQueries() : undefined));
+            void sendWaiting(senders).then((taken) => {
+                if (taken > 0) {
+                    client.removeQueries({ type: 'inactive' });
+                    void client.invalidateQueries();
+                }
+            });
         };
         send();
         const timer = window.setInterval(send, RETRY_MS);

@@ -1,4 +1,5 @@
 import { isProblem } from '../api/client';
+import { noteRecorded } from '../api/newest';
 import { device, type Kept } from './device';
 import { keepSent } from './sent';
 
@@ -94,6 +95,7 @@ function first(senders: readonly Sender<never>[]): Next | null {
 async function send(sender: Sender<never>, work: Kept<Outgoing>): Promise<'taken' | 'refused' | 'later'> {
     try {
         sentTo.set(work.id, await sender.send(work.value as never));
+        noteRecorded();
         if (sender.isOperation) {
             keepSent(work);
         }

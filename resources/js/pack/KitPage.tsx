@@ -5,6 +5,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../api/client';
+import { newest } from '../api/newest';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { OfflineCopy } from '../ui/OfflineCopy';
@@ -31,7 +32,8 @@ import { words } from './words';
 /** One kit: its picture, what is in each pocket, its verdict with reasons, its last check and its place. */
 export default function KitPage() {
     const { code = '' } = useParams();
-    const { data: kit, error } = useQuery(questions.kit(code));
+    const answer = useQuery(questions.kit(code));
+    const [kit, error] = [newest(answer), answer.error];
     const { may, timeZone } = useSession();
     const { data: duties } = useQuery({
         ...questions.kitTasks('all', kit?.code ?? code),
@@ -190,7 +192,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                                 {sayInstant(kit.last_check.done_at, timeZone)}, {kit.last_check.signed}
                                 {kit.last_check.by !== kit.last_check.signed && words.accountOf(kit.last_check.by)}
                             </Link>
-                            <VerdictMark verdict={kit.last_check.verdict} />
+                            <span>{words.statusThen}</span> <VerdictMark verdict={kit.last_check.verdict} />
                         </Box>
                     )}
                 </dd>

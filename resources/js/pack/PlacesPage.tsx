@@ -3,6 +3,7 @@ import Button from '@mui/material/Button';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import type { Schemas, Verdict } from '../api/client';
+import { newest } from '../api/newest';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
 import { Choose } from '../ui/Fields';
@@ -38,11 +39,12 @@ const sorts = [
 /** All kits, by place in walking order, or by what they want. */
 export default function PlacesPage() {
     const listing = useListing(FIELDS);
-    const { data, error } = useQuery({
+    const answer = useQuery({
         ...questions.kits(listing.asked, listing.page),
         placeholderData: keepPreviousData,
         refetchInterval: (query) => (query.state.data?.kits.some((kit) => kit.verdict === null) ? ASK_AGAIN_MS : false),
     });
+    const [data, error] = [newest(answer), answer.error];
     const { may, timeZone } = useSession();
     if (!data) {
         return <Waiting error={error} />;

@@ -94,6 +94,7 @@ export const words = {
     nextCheck: 'Next check',
     daysOverdue: ' days overdue.',
     lastCheck: 'Last check',
+    statusThen: 'Status on that day:',
     neverChecked: 'Never checked.',
     modules: 'Modules',
     isAModuleIn: 'This is a module in ',

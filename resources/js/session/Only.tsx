@@ -14,7 +14,10 @@ export function Only({ ability, children }: { ability: string; children: ReactNo
     return (
         <Page title={words.notForYourRole}>
             <Typography>
-                {words.askALead} <Link to="/">{words.backToToday}</Link>
+                {words.askALead}{' '}
+                <Link to="/" style={{ color: 'inherit' }}>
+                    {words.backToToday}
+                </Link>
             </Typography>
         </Page>
     );

@@ -28,6 +28,7 @@ export function TakeAlong() {
                 {words.takeAlong}
             </Button>
             <Typography variant="body2" role="status" sx={{ color: 'text.secondary', alignSelf: 'center' }}>
+                {take.isIdle && words.takeAlongAbout}
                 {take.isPending && words.taking(done)}
                 {take.isSuccess && words.taken(take.data)}
                 {take.isError && words.notAllTaken}

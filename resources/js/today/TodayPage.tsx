@@ -6,6 +6,7 @@ import { lazy, Suspense } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../api/client';
 import { firstQuestions } from '../api/firstQuestions';
+import { newest } from '../api/newest';
 import { useSession } from '../session/useSession';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Waiting } from '../ui/Page';
@@ -45,11 +46,12 @@ export function TodayPage() {
     const page = Number(search.get('page') ?? 1) || 1;
     const whose = whoseOf(search.get('whose'));
     const go = (to: number) => setSearch({ page: String(to), ...(whose === 'all' ? {} : { whose }) });
-    const { data: today, error } = useQuery({
+    const answer = useQuery({
         ...firstQuestions.today(page, whose),
         placeholderData: keepPreviousData,
         refetchInterval: (query) => (query.state.data?.being_judged ? ASK_AGAIN_MS : false),
     });
+    const [today, error] = [newest(answer), answer.error];
     const { timeZone } = useSession();
     if (!today) {
         return <Waiting error={error} />;

@@ -35,6 +35,8 @@ export function WhoseWork({ whose, onChoose }: { whose: Whose; onChoose: (whose:
                         {word}
                     </Button>
                 ))}
+            </Box>
+            <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1 }}>
                 <TakeAlong />
             </Box>
         </Box>

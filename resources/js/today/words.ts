@@ -19,6 +19,7 @@ export const words = {
     overdueChecks: (checks: string) => `${checks} overdue`,
     morePlaces: (places: number) => `${places} more ${places === 1 ? 'place' : 'places'}: all dates ahead`,
     takeAlong: 'Take along',
+    takeAlongAbout: 'Copies your kits, places and rounds to this device, to be read without a network.',
     taking: (done: number) => `Copying to this device: ${done} so far`,
     taken: (all: number) => `${all} ${all === 1 ? 'page' : 'pages'} copied to this device`,
     notAllTaken: 'Not everything was copied. Try again while you are connected.',

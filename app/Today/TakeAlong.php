@@ -23,7 +23,8 @@ final class TakeAlong
             ->where(static fn ($any) => $any->where('responsible_id', $user->id)->orWhere('deputy_id', $user->id)->orWhereIn('id', $given))
             ->orderBy('code')->limit(self::KITS)->pluck('code')->map(strval(...))->all();
         $rounds = DB::table('restock_rounds')->whereNull('ended_at')->orderBy('id')->limit(self::ROUNDS)->pluck('id')->map(strval(...))->all();
-        $addresses = ['/api/today', '/api/kits', '/api/places'];
+        // As the page asks for them, with the same query: a copy is found by its whole address.
+        $addresses = ['/api/today?page=1', '/api/today?page=1&whose=mine', '/api/kits?page=1', '/api/places?q=&page=1'];
         foreach ($kits as $code) {
             array_push($addresses, "/api/kits/{$code}", ...($user->role->keeps() ? ["/api/kits/{$code}/restock"] : []));
         }

@@ -24,7 +24,11 @@ export function TakeAlong() {
     });
     return (
         <>
-            <Button onClick={() => take.mutate()} disabled={take.isPending}>
+            <Button
+                onClick={() => take.mutate()}
+                disabled={take.isPending}
+                sx={{ whiteSpace: 'nowrap', flexShrink: 0 }}
+            >
                 {words.takeAlong}
             </Button>
             <Typography variant="body2" role="status" sx={{ color: 'text.secondary', alignSelf: 'center' }}>

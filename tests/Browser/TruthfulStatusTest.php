@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+/** A status tells the truth: without a network, with a wrong seal, before the first check, and to whoever may only read. */
+final class TruthfulStatusTest extends BrowserTestCase
+{
+    public function test_a_copy_read_offline_says_so(): void
+    {
+        $visit = $this->inHand()->signIn('keeper');
+        $visit->open('/')->press('Take along')->see('copied to this device');
+        $this->instance('stop_server');
+        try {
+            $visit->open('/kits/QH-09')->seeHeading("QH-09 Second climber's set")->see('Offline: as of');
+            $visit->open('/')->see('Offline: as of')->see('Do not use');
+            $visit->open('/kits')->see('Offline: as of');
+            $visit->open('/kits/QH-99')->see('Not on this device');
+        } finally {
+            $this->instance('start_server');
+        }
+        $visit->open('/kits/QH-09')->seeHeading("QH-09 Second climber's set")->dontSee('Offline: as of');
+    }
+
+    public function test_a_wrong_seal_number_makes_the_kit_not_ready_until_the_right_one_is_read(): void
+    {
+        $keeper = $this->atDesk()->signIn('keeper');
+        $keeper->open('/kits/QH-13')->see('Ready')->dontSee('Not ready');
+        $keeper->open('/kits/QH-13/check')->press('Quick check')->seeHeading('Quick check of QH-13 Walk pouch A');
+        $keeper->fill('Number on the seal', 'S-9999')->press('Sign and finish')->see('This is not the number on record');
+        $lead = $this->atDesk()->signIn('lead');
+        $lead->open('/kits/QH-13')->see('Not ready. Do not use this kit');
+        $keeper->fill('Number on the seal', 'S-1003')->press('Sign and finish');
+        $keeper->see('Seal S-1003 read.');
+        $lead->open('/kits/QH-13')->see('Ready')->dontSee('Not ready');
+        $lead->open('/kits/QH-13/history')->see('S-1003');
+    }
+
+    public function test_a_kit_that_nobody_checked_is_due_now_and_not_ready(): void
+    {
+        $visit = $this->atDesk()->signIn('lead');
+        $visit->open('/kits/QH-G6')->see('Not checked yet. Nobody has checked this kit in full.')->dontSee('Ready. Everything');
+        $visit->open('/')->see('Due now')->see('QH-G6');
+    }
+
+    public function test_a_check_left_without_an_entry_leaves_nothing(): void
+    {
+        $visit = $this->atDesk()->signIn('keeper');
+        $visit->open('/kits/QH-11/check')->see('Whole pocket as recorded')->press('Today')->seeHeading('Today')->settle();
+        $visit->open('/check')->seeHeading('Check')->dontSee('on this device');
+        $member = $this->atDesk()->signIn('member');
+        $member->open('/kits/QH-11')->see('QH-11')->open('/kits/QH-11/check')->see('Your role may not open this page');
+    }
+}

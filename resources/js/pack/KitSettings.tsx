@@ -5,9 +5,11 @@ import { Link, useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { designQuestions } from '../api/designQuestions';
 import { questions } from '../api/queries';
+import { todayThere } from '../api/today';
 import { Choose, Write } from '../ui/Fields';
 import { FormDialog } from '../ui/FormDialog';
 import { Search, SearchPlace } from '../ui/Search';
+import { isPast } from '../ui/limits';
 import { sayScope } from '../ui/words';
 import { words } from './words';
 
@@ -130,7 +132,8 @@ function RetireKit({ kit }: { kit: Kit }) {
     const client = useQueryClient();
     const [reason, setReason] = useState('');
     const [where, setWhere] = useState<Record<string, Way>>({});
-    const proposed = (row: Schemas['ContentResource']): Way => (row.condition === 'good' ? 'store' : 'disposed');
+    const proposed = (row: Schemas['ContentResource']): Way =>
+        row.condition === 'good' && !isPast(row.good_until, todayThere()) ? 'store' : 'disposed';
     return (
         <FormDialog
             word={words.takeOutOfService}

@@ -187,7 +187,6 @@ export const words = {
     operation: (number: number) => `, operation ${number}`,
     settle: 'Settle',
     postAFirstAider: 'Post a first aider',
-    piecesOfRetired: 'Where the pieces go',
     retiredTo: { store: 'To the store', disposed: 'Disposed of', lost: 'Lost', with_kit: 'Stay with the kit' },
     statusUnknown: 'Unknown. Connect, or check this kit.',
     whenCopied: (sentence: string) => `When this copy was made: ${sentence}`,

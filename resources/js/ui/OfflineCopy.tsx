@@ -32,7 +32,8 @@ export function OfflineCopy({ path, timeZone, children }: { path: string; timeZo
                         at({ hour: '2-digit', minute: '2-digit' }),
                         at({ day: 'numeric', month: 'short' }),
                     )}
-                </strong>{' '}
+                </strong>
+                {'. '}
                 {isOlderThanADay(madeAt, now) ? words.copyIsOld : words.copyMayDiffer}
             </Notice>
             {children}

@@ -10,7 +10,7 @@ use Tests\Support\RandomFleet;
 use Tests\TestCase;
 
 /** The same as for two thousand, for twenty thousand random kits. */
-#[Group('long')]
+#[Group('fleet')]
 final class ManyRandomKitsTest extends TestCase
 {
     use RandomFleet;

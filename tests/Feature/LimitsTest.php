@@ -39,20 +39,18 @@ final class LimitsTest extends TestCase
             'accepts' => array_map(static fn (string $item): array => ['item' => $item], $items),
         ], range(1, 200));
         $written = ['base' => 1, 'title' => 'Long list', 'size' => null, 'basis' => 'Made for a test', 'excludes' => [], 'lines' => $lines];
-        // The best of four: another run on the same machine may take the processor from one of them.
-        $times = [];
-        foreach ([1, 2, 3, 4] as $base) {
+        foreach ([1, 2] as $base) {
             $began = hrtime(true);
             $lead->putJson("/api/lists/{$id}", ['base' => $base] + $written)->assertOk();
-            $times[] = (hrtime(true) - $began) / 1e6;
+            $ms = (hrtime(true) - $began) / 1e6;
+            fwrite(STDERR, sprintf("\na list of 200 lines with 10 items each is saved in %d ms\n", $ms));
+            $this->assertLessThan(2000, $ms);
         }
-        fwrite(STDERR, sprintf("\na list of 200 lines with 10 items each is saved in %d ms\n", min($times)));
-        $this->assertLessThan(2000, min($times));
         $lines[199]['accepts'][9] = ['item' => ''];
-        $lead->putJson("/api/lists/{$id}", ['base' => 5, 'lines' => $lines] + $written)->assertUnprocessable()
+        $lead->putJson("/api/lists/{$id}", ['base' => 3, 'lines' => $lines] + $written)->assertUnprocessable()
             ->assertJsonPath('errors', ['lines.199.accepts.9.item' => ['Choose an item, or write a class.']]);
         $lines[199]['accepts'] = array_fill(0, 11, ['item' => $items[0]]);
-        $lead->putJson("/api/lists/{$id}", ['base' => 5, 'lines' => $lines] + $written)->assertUnprocessable()
+        $lead->putJson("/api/lists/{$id}", ['base' => 3, 'lines' => $lines] + $written)->assertUnprocessable()
             ->assertJsonPath('errors.lines.0', 'At most 2,000 items and classes serve the lines of a list, and these are 2001. Name a class in place of many items.');
     }
 

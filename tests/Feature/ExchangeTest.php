@@ -338,9 +338,9 @@ final class ExchangeTest extends TestCase
         )->assertCreated()->json();
         $this->assertSame(['reading', 5000, 0], [$import['state'], $import['rows'], $import['read']]);
         $seen = [];
+        $worker = app(ImportFile::class);
         while ($import['state'] === 'reading') {
-            // One step of the worker's.
-            app(ImportFile::class)->step(Import::query()->findOrFail($import['id']));
+            $worker->step(Import::query()->findOrFail($import['id']));
             $import = $this->getJson("/api/imports/{$import['id']}")->assertOk()->json();
             $seen[] = $import['read'];
         }

@@ -8,7 +8,7 @@ use App\Ledger\Location;
 use App\Ledger\LotMovement;
 use App\Stock\PutIn;
 
-/** What a kit that was packed anew means for the pieces, as movements: none for what went back where it was. */
+/** What a kit that was repacked means for the pieces, as movements: none for what went back where it was. */
 final class BuildMovements
 {
     /** @return list<LotMovement> what came to light first, then what left, what changed its pocket, and what came from the store */

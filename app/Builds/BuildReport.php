@@ -8,7 +8,7 @@ use App\Ledger\Base;
 use App\Ledger\WhenDone;
 use App\Stock\PutIn;
 
-/** A kit as it was packed anew: what came out of it, what went back and in, what was prepared and weighed, and how it was closed. */
+/** A kit as it was repacked: what came out of it, what went back and in, what was prepared and weighed, and how it was closed. */
 final readonly class BuildReport
 {
     /**

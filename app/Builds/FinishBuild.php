@@ -36,7 +36,7 @@ use Illuminate\Validation\ValidationException;
 use Sarcina\Core\Packing\Weighing;
 
 /**
- * Records a kit as it was packed anew: every piece on record is accounted for, and what the design asks for is back in. It is no check:
+ * Records a kit as it was repacked: every piece on record is accounted for, and what the design asks for is back in. It is no check:
  * that follows. Sent twice, it counts once; what arrives late is recorded as far as the pieces are there, and somebody settles the rest.
  */
 final class FinishBuild

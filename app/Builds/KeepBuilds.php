@@ -143,7 +143,7 @@ final class KeepBuilds
         $build = Build::query()->where('id', $id)->where('kit_id', $kit->id)->lockForUpdate()->first();
         if ($build === null || $build->ended_at !== null) {
             throw ValidationException::withMessages(['build' => $build === null
-                ? "{$kit->code} is not being packed anew under this id. Open the kit again."
+                ? "{$kit->code} is not being repacked under this id. Open the kit again."
                 : "Packing {$kit->code} anew has ended already. Open the kit again."]);
         }
 

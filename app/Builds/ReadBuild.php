@@ -35,7 +35,7 @@ use Sarcina\Core\Packing\Wrappers;
 use stdClass;
 
 /**
- * How a kit is packed anew: what lies in it and belongs there goes back where its line lives, what should leave does not, and what is
+ * How a kit is repacked: what lies in it and belongs there goes back where its line lives, what should leave does not, and what is
  * missing comes from the store. Modules in it stay whole: each is packed by itself.
  */
 final class ReadBuild

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Check\FindingKind;
 use stdClass;
 
@@ -14,6 +15,15 @@ final class OfferedJob
     /** How many reports of use of the kit and its modules wait for an answer. Selected beside the columns of `kit_states` and `kits`. */
     public const WAITING = '(SELECT COALESCE(SUM(parts.open_reports), 0) FROM kits AS parts
         WHERE parts.id = kits.id OR parts.parent_kit_id = kits.id) AS waiting';
+
+    /** Gives the action that a kit's own page offers first: the one that Today and the kit list offer too. */
+    public static function ofKit(string $kit, string $today): ?string
+    {
+        $row = DB::table('kit_states')->join('kits', 'kits.id', '=', 'kit_states.kit_id')->where('kit_states.kit_id', $kit)
+            ->whereNull('kits.retired_on')->first(['kit_states.*', DB::raw(self::WAITING)]);
+
+        return $row === null ? null : self::of($row, DB::table('kit_findings')->where('kit_id', $kit)->get(), $today);
+    }
 
     /**
      * @param  stdClass  $row  of `kit_states`, with `waiting`

@@ -13,6 +13,7 @@ use App\Judging\Judged;
 use App\Judging\KitJudge;
 use App\Judging\KitPlan;
 use App\Judging\KitPlanLine;
+use App\Judging\OfferedJob;
 use App\Judging\PlanLeaf;
 use App\Judging\PlanPart;
 use App\Judging\PlanPocket;
@@ -91,6 +92,7 @@ final class ReadKit
             $alike[1],
             $alike[2],
             self::build($kit),
+            OfferedJob::ofKit($kit->id, $today),
         );
     }
 

@@ -102,7 +102,7 @@ final class CarryOutMove
         foreach ([$from, $to] as $kit) {
             $kit->refuseRetired();
             if ($kit->build_id !== null) {
-                throw ValidationException::withMessages(['move' => "{$kit->code} is being packed anew. Move the pieces when that is recorded."]);
+                throw ValidationException::withMessages(['move' => "{$kit->code} is being repacked. Move the pieces when that is recorded."]);
             }
         }
         ($this->pocketFor)($from, $move->lot_id, 'move');

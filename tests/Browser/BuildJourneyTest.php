@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Tests\Browser\Support\LooksForFaults;
 use Tests\Browser\Support\Visit;
 
-/** A kit is packed anew: handed over half done at the desk, and in hand without a network. */
+/** A kit is repacked: handed over half done at the desk, and in hand without a network. */
 final class BuildJourneyTest extends BrowserTestCase
 {
     use LooksForFaults;
@@ -15,7 +15,7 @@ final class BuildJourneyTest extends BrowserTestCase
     public function test_a_kit_is_packed_half_by_one_and_finished_by_another(): void
     {
         $keeper = $this->atDesk()->signIn('keeper');
-        $keeper->open('/kits/QH-12')->press('Pack anew')->seeHeading('Pack QH-12 Utility 2 kit anew');
+        $keeper->open('/kits/QH-12')->pressMore('QH-12', 'Repack')->seeHeading('Repack QH-12 Utility 2 kit');
         $keeper->see('From the first step until this is recorded or ended, QH-12 is not ready.')->press('Begin');
         $keeper->see('Count as it comes out.');
         $steps = count($keeper->all('//ol//button'));
@@ -27,7 +27,7 @@ final class BuildJourneyTest extends BrowserTestCase
         $lead = $this->atDesk()->signIn('lead');
         $lead->open('/kits/QH-12')->see('Not ready. Do not use this kit')->see('It is being repacked.')->see('Tobias Renn has been repacking this kit');
         $lead->open('/')->see('Go on packing')->open('/kits/QH-12/build')->see('Tobias Renn is packing this kit anew')->dontSee('Go on with it');
-        $keeper->open('/kits/QH-12/build')->seeHeading('Pack QH-12 Utility 2 kit anew')->see('✓');
+        $keeper->open('/kits/QH-12/build')->seeHeading('Repack QH-12 Utility 2 kit')->see('✓');
         $this->assertCount(2, $keeper->all("//ol//button[contains(., '✓')]"));
         $keeper->press('Hand over half done')->fill('What they should know', 'The scale is in the shed')->press('Hand it over');
         $keeper->seeHeading('QH-12 Utility 2 kit')->see('It is being repacked');
@@ -54,7 +54,7 @@ final class BuildJourneyTest extends BrowserTestCase
         $visit = $this->inHand()->signIn('keeper');
         $visit->open('/kits/QH-15')->see('QH-15')->open('/kits/QH-15/build')->see('Begin');
         $visit->chrome->network(true);
-        $visit->press('Begin')->see('Everything out')->see('That QH-15 is being packed anew');
+        $visit->press('Begin')->see('Everything out')->see('Start of repacking QH-15');
         $visit->press('All as recorded')->see('Whole pocket as listed');
         while ($visit->all("//button[normalize-space()='Whole pocket as listed']") !== []) {
             $title = $visit->find('//h1')->getText();
@@ -63,7 +63,7 @@ final class BuildJourneyTest extends BrowserTestCase
         }
         $visit->see('What is left over')->press('Next')->see('Weigh, seal and record');
         $this->assertFalse($visit->button('Record and update status')->isEnabled(), 'its seal was broken, and nobody said why');
-        $visit->fill('Why the seal was broken', 'Packed anew')->fill('Number of the new seal', 'S-4471')->press('Record and update status');
+        $visit->fill('Why the seal was broken', 'Repacked')->fill('Number of the new seal', 'S-4471')->press('Record and update status');
         $visit->see('It is sent as soon as the server answers.');
         $visit->chrome->network(false);
         $visit->see('QH-15 Walk pouch C')->dontSee('It is sent as soon as the server answers.');

@@ -11,7 +11,7 @@ final class CopingJourneyTest extends BrowserTestCase
     {
         $visit = $this->atDesk()->signIn('lead');
         $visit->open('/kits/QH-01')->seeHeading('QH-01 Visitor desk box');
-        $visit->click(fn () => $visit->find("//a[normalize-space()='What can it deal with?']"));
+        $visit->pressMore('QH-01', 'What can it deal with?');
         $visit->seeHeading('What can QH-01 Visitor desk box deal with?')->see('Supplies for so many casualties, one kind at a time, without hands or skill.');
         $visit->see('It is no treatment advice')->see('unconfirmed for 18 of 18 kinds');
         $this->assertSame('2 casualties 2 casualties Burn dressing or film', $this->row('Burn, small', $visit));

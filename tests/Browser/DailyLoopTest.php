@@ -16,7 +16,7 @@ final class DailyLoopTest extends BrowserTestCase
     public function test_use_is_reported_by_the_label_confirmed_and_another_rejected(): void
     {
         $lead = $this->atDesk()->signIn('lead');
-        $lead->open('/kits/QH-14')->see('Ready')->press('Label')->seeHeading('Label of QH-14')->see('It has no code for reports without an account.');
+        $lead->open('/kits/QH-14')->see('Ready')->pressMore('QH-14', 'Label')->seeHeading('Label of QH-14')->see('It has no code for reports without an account.');
         $lead->press('Make a code for reports');
         $lead->click(fn () => $lead->find("//*[@role='dialog']//button[normalize-space()='Make a code for reports']"));
         $lead->see('Print it now');

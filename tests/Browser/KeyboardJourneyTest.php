@@ -88,7 +88,11 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $this->tabTo($visit, 'Save and update status');
         $visit->keys(WebDriverKeys::ENTER)->seeHeading('QH-07 Tree crew bag')->see('Ready. Everything on the list is there, and in date until the next check');
 
-        $this->tabTo($visit, 'History');
+        $this->tabTo($visit, 'More actions for QH-07');
+        $visit->keys(WebDriverKeys::ENTER);
+        $visit->wait(fn (): bool => $visit->focused() === 'What can it deal with?', 'The menu has no focus.');
+        $visit->keys(WebDriverKeys::ARROW_DOWN);
+        $visit->wait(fn (): bool => $visit->focused() === 'History', 'The arrow does not move the focus.');
         $visit->keys(WebDriverKeys::ENTER)->seeHeading('History of QH-07 Tree crew bag')->see('Restocked by Tobias Renn')->see('Full check by Tobias Renn')->see('disposed of, from Deep wounds, good')->see('found damaged, recorded as good');
     }
 

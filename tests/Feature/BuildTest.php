@@ -9,7 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
 use Tests\TestCase;
 
-/** A kit is packed anew: it is not ready meanwhile, every piece is accounted for, it is handed over, and recorded once. */
+/** A kit is repacked: it is not ready meanwhile, every piece is accounted for, it is handed over, and recorded once. */
 final class BuildTest extends TestCase
 {
     public function test_a_kit_that_is_packed_anew_is_not_ready_until_that_is_recorded(): void
@@ -168,7 +168,7 @@ final class BuildTest extends TestCase
         $this->putJson("/api/kits/QH-M1/builds/{$id}/end", ['outcome' => 'put_back'])->assertUnprocessable();
         $sent = $this->asPlanned($this->plan('QH-M1'));
         $this->record('QH-M1', $id, $sent)->assertUnprocessable()->assertJsonStructure(['errors' => ['seal_reason']]);
-        $this->record('QH-M1', $id, [...$sent, 'seal_reason' => 'Packed anew', 'seal_set' => 'N-771'])->assertOk();
+        $this->record('QH-M1', $id, [...$sent, 'seal_reason' => 'Repacked', 'seal_set' => 'N-771'])->assertOk();
         $this->assertSame(['intact', 'N-771'], array_values((array) DB::table('kits')->where('code', 'QH-M1')->first(['seal', 'seal_number'])));
     }
 

@@ -17,7 +17,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Str;
 use OpenApi\Attributes as OA;
 
-/** A kit is packed anew, step by step: everything out, and back in only what its design asks for. */
+/** A kit is repacked, step by step: everything out, and back in only what its design asks for. */
 final class BuildController extends Controller
 {
     #[OA\Get(path: '/kits/{kit}/build', operationId: 'planBuild', tags: ['kits'])]
@@ -96,7 +96,7 @@ final class BuildController extends Controller
 
     #[OA\Put(
         path: '/kits/{kit}/builds/{id}', operationId: 'finishBuild', tags: ['kits'],
-        description: 'Records a kit as it was packed anew. The id is a ULID made by the page: sent twice, it counts once.',
+        description: 'Records a kit as it was repacked. The id is a ULID made by the page: sent twice, it counts once.',
     )]
     #[OA\Parameter(name: 'kit', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]
     #[OA\Parameter(name: 'id', in: 'path', required: true, schema: new OA\Schema(type: 'string'))]

@@ -7,7 +7,7 @@ namespace App\Builds\Http;
 use App\Stock\Http\RestockResource;
 use OpenApi\Attributes as OA;
 
-/** How a kit is packed anew: what comes out of it, what goes back where, and what goes in from the store, in packing order. */
+/** How a kit is repacked: what comes out of it, what goes back where, and what goes in from the store, in packing order. */
 #[OA\Schema]
 final readonly class BuildPlan
 {

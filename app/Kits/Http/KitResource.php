@@ -80,8 +80,10 @@ final readonly class KitResource
         public array $configurations,
         #[OA\Property(nullable: true, description: 'that it differs from the others of its design on purpose')]
         public ?ExceptionResource $exception,
-        #[OA\Property(nullable: true, description: 'that it is being packed anew')]
+        #[OA\Property(nullable: true, description: 'that it is being repacked')]
         public ?OpenBuild $build,
+        #[OA\Property(nullable: true, enum: ['build', 'report', 'check', 'restock', 'people'], description: 'the action to offer first, as on Today')]
+        public ?string $job,
     ) {
     }
 }

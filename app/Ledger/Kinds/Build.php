@@ -6,7 +6,7 @@ namespace App\Ledger\Kinds;
 
 use App\Ledger\Part;
 
-/** A kit that was packed anew: everything out, and back in what its design asks for; what was prepared, and what it weighed. */
+/** A kit that was repacked: everything out, and back in what its design asks for; what was prepared, and what it weighed. */
 final class Build implements Kind
 {
     public function parts(): array

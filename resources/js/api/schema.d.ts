@@ -652,7 +652,7 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** @description Records a kit as it was packed anew. The id is a ULID made by the page: sent twice, it counts once. */
+        /** @description Records a kit as it was repacked. The id is a ULID made by the page: sent twice, it counts once. */
         put: operations["finishBuild"];
         post?: never;
         delete?: never;
@@ -3156,7 +3156,7 @@ export interface components {
             /** @description why some do not go back, such as expired */
             because: string | null;
         };
-        /** @description How a kit is packed anew: what comes out of it, what goes back where, and what goes in from the store, in packing order. */
+        /** @description How a kit is repacked: what comes out of it, what goes back where, and what goes in from the store, in packing order. */
         BuildPlan: {
             /** @description pockets: what is reached last is packed first */
             order: string[];
@@ -4404,6 +4404,11 @@ export interface components {
             configurations: string[];
             exception: components["schemas"]["ExceptionResource"] | null;
             build: components["schemas"]["OpenBuild"] | null;
+            /**
+             * @description the action to offer first, as on Today
+             * @enum {string|null}
+             */
+            job: "build" | "report" | "check" | "restock" | "people" | null;
         };
         /** @description A kit in a list. */
         KitRow: {

@@ -9,7 +9,7 @@ import { builds } from './draft';
 import { Packs } from './Packs';
 import { StartBuild } from './StartBuild';
 
-/** A kit packed anew, step by step: everything out, pocket by pocket back in, what is left over, weighed, sealed and recorded. */
+/** A kit repacked, step by step: everything out, pocket by pocket back in, what is left over, weighed, sealed and recorded. */
 export default function BuildPage() {
     const { code = '' } = useParams();
     const [store, setStore] = useState<string>();

@@ -53,7 +53,7 @@ function begin(to: Partial<Schemas['KitResource']> = {}) {
 
 const step = (name: RegExp) => screen.getAllByRole('button', { name }).find((one) => one.closest('ol')) as HTMLElement;
 
-describe('a kit that is packed anew', () => {
+describe('a kit that is repacked', () => {
     it('counts what comes out, and says what is missing and what is more', async () => {
         const { person } = begin();
         const field = screen.getByRole('textbox', { name: 'Found of Tape, lot A1' });
@@ -124,7 +124,7 @@ describe('a kit that is packed anew', () => {
         await person.click(step(/Weigh, seal and record/));
         const record = screen.getByRole('button', { name: 'Record and update status' });
         expect(record).toHaveProperty('disabled', true);
-        await person.type(screen.getByLabelText('Why the seal was broken'), 'Packed anew');
+        await person.type(screen.getByLabelText('Why the seal was broken'), 'Repacked');
         expect(record).toHaveProperty('disabled', false);
     });
 

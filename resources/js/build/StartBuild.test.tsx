@@ -62,7 +62,7 @@ function start(to: Partial<Schemas['OpenBuild']> | null, reply: (sent: Sent) => 
 
 const work = () => JSON.stringify({ ...beginBuild(kit(), plan), id: 'b1' });
 
-describe('before a kit is packed anew', () => {
+describe('before a kit is repacked', () => {
     it('says what comes out, and keeps that it has begun for the server', async () => {
         const { person, onStore } = start(null);
         expect(
@@ -77,9 +77,9 @@ describe('before a kit is packed anew', () => {
 
     it('says who is at it, and offers nothing of theirs that was not handed over', () => {
         start({});
-        expect(screen.getByText(/Tobias Renn is packing this kit anew/)).toBeTruthy();
+        expect(screen.getByText(/Tobias Renn has been repacking this kit/)).toBeTruthy();
         expect(screen.queryByRole('button', { name: 'Go on with it' })).toBeNull();
-        expect(screen.getByRole('button', { name: 'Begin anew on this device' })).toBeTruthy();
+        expect(screen.getByRole('button', { name: 'Start again on this device' })).toBeTruthy();
     });
 
     it('goes on with what was handed over', async () => {

@@ -40,7 +40,7 @@ const withAll = (draft: BuildDraft): BuildDraft => ({
     puts: draft.puts.map((put) => ({ ...put, isDone: true })),
 });
 
-describe('a kit packed anew', () => {
+describe('a kit repacked', () => {
     it('puts nothing in before it is ticked, and leaves all of it over', () => {
         const draft = begun();
         expect(pocketsOf(draft)).toEqual(['back', 'front']);

@@ -30,7 +30,7 @@ export interface PutIn {
 
 type Rest = Schemas['BuildPiece']['rest_to'];
 
-/** A kit that is packed anew, as it is kept on this device: how it was read, and what is done of it. */
+/** A kit that is repacked, as it is kept on this device: how it was read, and what is done of it. */
 export interface BuildDraft extends Outgoing {
     id: string;
     kit: string;

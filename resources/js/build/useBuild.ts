@@ -3,7 +3,7 @@ import type { Schemas } from '../api/client';
 import { device } from '../offline/device';
 import { addedPut, builds, pocketsOf, type BuildDraft, type OutPiece, type PutIn } from './draft';
 
-/** What is done while a kit is packed anew, wherever it is shown. */
+/** What is done while a kit is repacked, wherever it is shown. */
 export function useBuild(kept: BuildDraft) {
     const draft = useSyncExternalStore(device.subscribe, () => builds.of(kept.kit)) ?? kept;
     const set = (to: (now: BuildDraft) => Partial<BuildDraft>) => {

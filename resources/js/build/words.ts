@@ -1,6 +1,6 @@
 /** What the page says here, to be read in one go. */
 export const words = {
-    packKitAnew: (kit: string, name: string) => `Pack ${kit} ${name} anew`,
+    packKitAnew: (kit: string, name: string) => `Repack ${kit} ${name}`,
     whatItIs:
         'Take everything out, and put back only what the design asks for, pocket by pocket: what is reached last goes in first. ' +
         'Every piece on record is accounted for. It is not a check: that follows.',
@@ -8,7 +8,7 @@ export const words = {
     comesOut: (pieces: string, leaves: number, more: number) =>
         `${pieces} out; ${leaves} of them do not go back, and ${more} are to come from the store.`,
     begin: 'Begin',
-    beginAnyway: 'Begin anew on this device',
+    beginAnyway: 'Start again on this device',
     modulesStay: (codes: string) => `Modules come out whole, and go back into their slots: ${codes}.`,
     everythingOut: 'Everything out',
     countOut: 'Count as it comes out. What is not there is recorded as not found; one more than on record, as found.',
@@ -75,14 +75,14 @@ export const words = {
     howItIs: 'How the kit is now',
     end: 'End it',
     sealFirst: 'Its seal is whole on record. If you opened it, report the seal broken on the page of the kit first.',
-    packedBy: (who: string, when: string) => `${who} is packing this kit anew, since ${when}.`,
+    packedBy: (who: string, when: string) => `${who} has been repacking this kit since ${when}.`,
     handedOver: (who: string, when: string) => `Handed over half done by ${who}, ${when}.`,
     pocketsPacked: (done: number, all: number) => `${done} of ${all} pockets packed.`,
     takenUp: (who: string, when: string) => `${who} has gone on with it, since ${when}.`,
     goOn: 'Go on with it',
     takeOver: (who: string) => `Take it over from ${who}`,
-    onTheirDevice: 'What was done is on their device. If it is lost, begin anew here, or end it.',
-    unreadable: 'What was handed over cannot be read. Begin anew here, or end it.',
+    onTheirDevice: 'The work so far is on their device. If the device is lost, start again here or end the repacking.',
+    unreadable: 'The work handed over cannot be read. Start again here or end the repacking.',
     newerPage: 'It was handed over by a newer page than this one. Load the page again, then take it up.',
     step: (at: number, title: string) => `${at}. ${title}`,
 } as const;

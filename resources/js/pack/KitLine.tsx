@@ -7,6 +7,7 @@ import { useSession } from '../session/useSession';
 import { KitLink } from '../ui/KitLink';
 import { VerdictMark } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
+import { jobAddress, rightOf } from './jobs';
 import { words } from './words';
 
 export function dueWords(kit: Schemas['KitRow']): string {
@@ -73,7 +74,7 @@ interface KitLineProps {
 function KitJob({ kit, job }: Pick<KitLineProps, 'kit' | 'job'>) {
     const { may } = useSession();
     const wanted = job ?? kit.job;
-    if (wanted === null || !may(abilities[wanted])) {
+    if (wanted === null || !may(rightOf[wanted])) {
         return null;
     }
     const word = {
@@ -88,7 +89,7 @@ function KitJob({ kit, job }: Pick<KitLineProps, 'kit' | 'job'>) {
     return (
         <Button
             component={Link}
-            to={addressOf(kit.code, wanted)}
+            to={jobAddress(kit.code, wanted)}
             variant={wanted === kit.job || wanted === 'restock' ? 'contained' : 'outlined'}
             aria-label={`${word} ${kit.code}`}
             sx={{ minWidth: 120 }}
@@ -96,19 +97,4 @@ function KitJob({ kit, job }: Pick<KitLineProps, 'kit' | 'job'>) {
             {word}
         </Button>
     );
-}
-
-/** The right that each action needs. */
-const abilities = {
-    use: 'restock',
-    hand_back: 'restock',
-    restock: 'restock',
-    build: 'restock',
-    check: 'check',
-    report: 'report',
-    people: 'plan',
-} as const;
-
-function addressOf(code: string, job: keyof typeof abilities): string {
-    return job === 'people' ? '/assess/people' : `/kits/${code}/${job === 'hand_back' ? 'use?end=shift' : job}`;
 }

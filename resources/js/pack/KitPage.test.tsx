@@ -1,4 +1,5 @@
 import { screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import { Route, Routes } from 'react-router';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import type { Schemas } from '../api/client';
@@ -118,13 +119,39 @@ describe('the page of a kit', () => {
         expect(screen.getByRole('link', { name: /heck QH-03/ }).textContent).toBe('Check');
     });
 
+    it('offers at most three actions above the kit and the others under More', async () => {
+        await open({}, ['check', 'restock', 'export']);
+        const above = ['Check QH-03', 'Restock QH-03', 'Record use of QH-03'].map((name) =>
+            screen.queryByRole('link', { name }),
+        );
+        expect(above.filter((one) => one !== null).length).toBeGreaterThanOrEqual(2);
+        expect(offered()).not.toContain('/kits/QH-03/build');
+        await userEvent.click(screen.getByRole('button', { name: 'More actions for QH-03' }));
+        expect(screen.getAllByRole('menuitem').map((one) => one.textContent)).toEqual([
+            'What can it deal with?',
+            'History',
+            'Repack',
+            'Compare with a list',
+            'Label',
+            'Kit file',
+        ]);
+    });
+
+    it('offers the same action first as Today', async () => {
+        const job = (job: string) => ({ severity: 'fix', text: 'A', todo: 'B', job, pocket_id: null, line: null });
+        await open({ job: 'check', verdict: { ...verdict, reasons: [job('restock')] } });
+        const jobs = ['Check this kit', 'Restock this kit'].map((name) => screen.getByRole('link', { name }));
+        expect(jobs.map((one) => one.className.includes('contained'))).toEqual([true, false]);
+    });
+
     it('lets each do what they may', async () => {
         await open({}, ['report']);
         expect(offered()).toContain('/kits/QH-03/report');
         for (const work of ['check', 'restock', 'use', 'build']) {
             expect(offered(), work).not.toContain(`/kits/QH-03/${work}`);
         }
-        expect(screen.queryByRole('link', { name: 'Kit file' })).toBeNull();
+        await userEvent.click(screen.getByRole('button', { name: 'More actions for QH-03' }));
+        expect(screen.queryByRole('menuitem', { name: 'Kit file' })).toBeNull();
     });
 
     it('that was retired offers its history and nothing to do', async () => {

@@ -1,5 +1,4 @@
 import Box from '@mui/material/Box';
-import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -16,6 +15,7 @@ import { sayDay, sayInstant, sayList, sayScope } from '../ui/words';
 import { ListWarning } from '../lists/ListWarning';
 import { Notice } from '../ui/Notice';
 import { Alike } from './Alike';
+import { KitActions } from './KitActions';
 import { Modules } from './Modules';
 import { Notes } from './Notes';
 import { NotStaged } from './NotStaged';
@@ -52,59 +52,7 @@ export default function KitPage() {
                     {kit.place.path} · {kit.design_name} · for {sayScope(kit.scope)}, {kit.scope_because}
                 </Typography>
             }
-            beside={
-                <>
-                    {may('check') && !kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/check`} aria-label={words.check(kit.code)}>
-                            {kit.due.kind === 'quick' && kit.seal.state === 'intact' ? words.quickCheck : words.check2}
-                        </Button>
-                    )}
-                    {may('restock') && !kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/restock`} aria-label={words.restock(kit.code)}>
-                            {words.restock2}
-                        </Button>
-                    )}
-                    {may('restock') && !kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/use`} aria-label={words.useOf(kit.code)}>
-                            {words.use}
-                        </Button>
-                    )}
-                    {may('report') && !may('restock') && !kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/report`}>
-                            {words.reportUse}
-                        </Button>
-                    )}
-                    {may('restock') && !kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/build`}>
-                            {words.packAnew}
-                        </Button>
-                    )}
-                    {may('restock') && !kit.retired_on && (kit.seal.state === 'intact' || kit.sealed_design) && (
-                        <SealDialog kit={kit} />
-                    )}
-                    <Button component={Link} to={`/compare?subject=kit:${kit.code}`}>
-                        {words.compareWithAList}
-                    </Button>
-                    {!kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/coping`}>
-                            {words.whatCanItDealWith}
-                        </Button>
-                    )}
-                    {!kit.retired_on && (
-                        <Button component={Link} to={`/kits/${kit.code}/label`}>
-                            {words.label}
-                        </Button>
-                    )}
-                    <Button component={Link} to={`/kits/${kit.code}/history`}>
-                        {words.history}
-                    </Button>
-                    {(may('export') || duties?.may_give) && (
-                        <Button component="a" href={`/api/kits/${kit.code}/file`} download={`${kit.code}.kit.json`}>
-                            {words.kitFile}
-                        </Button>
-                    )}
-                </>
-            }
+            beside={<KitActions kit={kit} mayGive={duties?.may_give === true} />}
         >
             <OfflineCopy path={`/api/kits/${code}`} timeZone={timeZone}>
                 {kit.code !== code && <Notice>{words.nowCalled(code, kit.code)}</Notice>}
@@ -128,7 +76,7 @@ export default function KitPage() {
                 )}
                 <TwoColumns widths="1.25fr 1fr">
                     <Box sx={{ minWidth: 0 }}>
-                        <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} />
+                        <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} first={kit.job} />
                         <Unsettled kit={kit.code} />
                         <NotStaged kit={kit} />
                         <Shortfalls kit={kit.code} />
@@ -224,11 +172,12 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                     , edition {kit.list.edition}
                 </dd>
             </Box>
-            {may('equip') && !kit.retired_on && !kit.module_of && (
-                <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
-                    <KitSettings kit={kit} />
-                </Box>
-            )}
+            <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
+                {may('restock') && !kit.retired_on && (kit.seal.state === 'intact' || kit.sealed_design) && (
+                    <SealDialog kit={kit} />
+                )}
+                {may('equip') && !kit.retired_on && !kit.module_of && <KitSettings kit={kit} />}
+            </Box>
         </Sheet>
     );
 }

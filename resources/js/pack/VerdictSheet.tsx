@@ -9,6 +9,7 @@ import { ShiftVerdicts } from '../ui/ShiftVerdicts';
 import { useIsUnknown } from '../ui/OfflineCopy';
 import { UnknownShape, VerdictShape } from '../ui/VerdictMark';
 import { count, sayDay } from '../ui/words';
+import { jobAddress, jobWords, rightOf } from './jobs';
 import { words } from './words';
 
 const severityWords = { stop: words.doNotUse, fix: words.actionRequired, note: words.forInformation } as const;
@@ -17,10 +18,12 @@ interface VerdictSheetProps {
     verdict: Schemas['VerdictResource'];
     kit: string;
     leaves: Schemas['LeafResource'][];
+    /** The action that Today and the kit list offer for this kit. */
+    first?: Schemas['KitResource']['job'] | undefined;
 }
 
 /** The verdict: a sentence, then its reasons, then what to do about each, with the button that does it. */
-export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
+export function VerdictSheet({ verdict, kit, leaves, first }: VerdictSheetProps) {
     const isUnknown = useIsUnknown(verdict.holds_through, kit);
     return (
         <Sheet>
@@ -75,34 +78,27 @@ export function VerdictSheet({ verdict, kit, leaves }: VerdictSheetProps) {
                     )
                 );
             })}
-            <VerdictJobs verdict={verdict} kit={kit} />
+            <VerdictJobs verdict={verdict} kit={kit} first={first} />
         </Sheet>
     );
 }
 
-const jobWords = {
-    build: words.goOnPacking,
-    report: words.answerReport,
-    restock: words.restockThisKit,
-    check: words.checkThisKit,
-    people: words.postAFirstAider,
-} as const;
-
-/** The buttons that do what the reasons of a verdict ask for. */
-export function VerdictJobs({ verdict, kit }: { verdict: Schemas['VerdictResource']; kit: string }) {
+/** The buttons that do what the reasons of a status ask for, the one that Today offers first in front. */
+export function VerdictJobs({ verdict, kit, first }: Pick<VerdictSheetProps, 'verdict' | 'kit' | 'first'>) {
     const { may } = useSession();
     const jobs = (['build', 'report', 'restock', 'people', 'check'] as const).filter(
         (job) =>
-            may(job === 'build' ? 'restock' : job === 'people' ? 'plan' : job) &&
-            verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note'),
+            may(rightOf[job]) &&
+            (job === first || verdict.reasons.some((reason) => reason.job === job && reason.severity !== 'note')),
     );
+    const inOrder = [...jobs.filter((job) => job === first), ...jobs.filter((job) => job !== first)];
     return jobs.length === 0 ? null : (
         <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2, mt: 3 }}>
-            {jobs.map((job, index) => (
+            {inOrder.map((job, index) => (
                 <Button
                     key={job}
                     component={Link}
-                    to={job === 'people' ? '/assess/people' : `/kits/${kit}/${job}`}
+                    to={jobAddress(kit, job)}
                     variant={index === 0 ? 'contained' : 'outlined'}
                 >
                     {jobWords[job]}

@@ -90,6 +90,15 @@ final class Visit
         return $this;
     }
 
+    /** Opens the menu of a kit's other actions and presses one of them. */
+    public function pressMore(string $kit, string $action): self
+    {
+        $this->press("More actions for {$kit}");
+        $this->click(fn (): RemoteWebElement => $this->find("//*[@role='menuitem'][normalize-space()=".self::quote($action).']'));
+
+        return $this;
+    }
+
     /** @param  callable(): RemoteWebElement  $find */
     public function click(callable $find): void
     {

@@ -72,7 +72,7 @@ final class Choices
             /** @var array<string, array{int, int}> $costs */
             $costs = Cache::remember('list-costs.'.hash('sha256', "{$revisions} {$catalogue}"), 86400, function () use ($lists): array {
                 KitList::query()->getModel()->newCollection(array_values($lists))
-                    ->loadMissing(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+                    ->loadMissing(['lines.entries.item', 'lines.entries.limits', 'exclusions']);
 
                 return array_map($this->calculated(...), $lists);
             });

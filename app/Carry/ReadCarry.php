@@ -12,23 +12,22 @@ use App\Uses\UseRates;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Par\BlendedRate;
 use Sarcina\Core\Par\Carried;
-use Sarcina\Core\Par\Counted;
 use Sarcina\Core\Par\Poisson;
 use Sarcina\Core\Par\Together;
-use stdClass;
 
 /**
- * How many of each item to carry for so many people and days. Rates come from one's own records where ten uses of an item are known, and
- * from the shipped starting points else; each says which, and how uncertain it is.
+ * How many of each item to carry on a trip: never less than its list asks for, scaled to people and days, and more where uses ask for
+ * more. The rate of a setting and the records of that setting become one rate (Sarcina\Core\Par\BlendedRate).
  */
 final class ReadCarry
 {
-    private const MOST = 60;
-
     public function __construct(
         private readonly UseRates $rates,
         private readonly StartingRates $starting,
+        private readonly ListedItems $listed,
+        private readonly PlaceSettings $settings,
         private readonly Organisation $organisation,
     ) {
     }
@@ -36,83 +35,86 @@ final class ReadCarry
     public function __invoke(CarryQuestion $asked): CarryResource
     {
         $today = $this->organisation->today();
-        $known = $this->rates->ofItems($today);
+        $places = $this->settings->placesOf($asked->setting);
+        $known = $this->rates->ofPlaces($places, $today);
         $days = $this->rates->daysOnRecord($today);
-        $covered = $asked->covered ?? $this->people();
-        $items = $this->items($asked, array_keys($known));
-        $rows = $without = [];
-        foreach ($items as $item) {
-            $used = $known[$item->code] ?? new UsedItem(0, 0);
-            $own = $covered === 0 ? null : $this->own($used, $covered * $days);
-            $starting = $this->starting->of($item->class);
-            $rate = $own ?? ($starting === null ? null : BigRational::of($starting->per_1000_person_days));
-            if ($rate === null) {
-                $without[] = $item->name;
-
-                continue;
-            }
-            $pieces = $own === null ? (int) ($starting->pieces_per_use ?? 1) : $used->piecesPerUse();
-            $carried = Carried::of($item->code, $asked->each, $asked->people, $asked->days, $rate, $pieces, 0);
-            $rows[] = [$item, $used, $own !== null, $rate, $carried, $pieces];
+        $covered = $asked->covered ?? $this->people($places);
+        // Where no kit is in that setting, nothing is on record of it, however many people were typed.
+        $personDays = $places === [] ? 0 : $covered * $days;
+        $rows = [];
+        $rated = [];
+        foreach ($asked->list === null ? [] : $this->listed->of($asked->list) as $one) {
+            // Two lines may ask for one item: its uses count once.
+            $code = $one->item['code'] ?? null;
+            $isFirst = $code !== null && ! isset($rated[$code]);
+            $rate = $isFirst ? $this->rate($one, $known[$code] ?? new UsedItem(0, 0), $personDays, $asked->setting) : null;
+            $rated[(string) $code] = true;
+            $pieces = $rate === null ? 1 : $rate[1];
+            $carried = Carried::of(
+                $code ?? $one->line, $asked->each, $asked->people, $asked->days,
+                $rate === null ? BigRational::zero() : $rate[0]->per1000PersonDays(), $pieces, 0, $one->asked,
+            );
+            $rows[] = [$one, $rate[0] ?? null, $carried, $pieces];
         }
-        $poissons = array_map(static fn (array $row): Poisson => new Poisson($row[4]->mean), $rows);
-        $common = $asked->together === null || $rows === [] ? null : Together::common($poissons, $asked->together);
+        // What is carried by count alone cannot run short by use.
+        $used = array_values(array_filter($rows, static fn (array $row): bool => $row[1] !== null));
+        $poissons = array_map(static fn (array $row): Poisson => new Poisson($row[2]->mean), $used);
+        $common = $asked->together === null || $used === [] ? null : Together::common($poissons, $asked->together);
 
         return new CarryResource(
-            $asked->people, $asked->days, self::decimal($asked->each), $asked->together === null ? null : self::decimal($asked->together),
-            Together::chance(array_map(static fn (array $row, Poisson $poisson): array => [$poisson, $row[4]->uses], $rows, $poissons)),
-            $common === null ? null : self::decimal($common), $covered, $days, $this->starting->about(),
-            array_map(fn (array $row, Poisson $poisson): CarriedItem => $this->row($row, $poisson, $covered * $days), $rows, $poissons), $without,
+            $asked->people, $asked->days, $asked->setting->value, self::decimal($asked->each),
+            $asked->together === null ? null : self::decimal($asked->together),
+            Together::chance(array_map(
+                static fn (array $row, Poisson $poisson): array => [$poisson, intdiv($row[2]->par, $row[3])], $used, $poissons,
+            )),
+            $common === null ? null : self::decimal($common), $covered, $days, $this->starting->weight($asked->setting), $this->starting->about(),
+            $asked->list?->id, $asked->list?->madeFor() !== null,
+            array_map(static fn (array $row): CarriedItem => self::row(...$row), $rows),
         );
     }
 
-    /** @return BigRational|null uses in 1000 person-days; null where too few uses are known to tell */
-    private function own(UsedItem $used, int $personDays): ?BigRational
+    /** @return array{BlendedRate, int}|null and pieces for each use; null for what is carried by count alone */
+    private function rate(ListedItem $listed, UsedItem $used, int $personDays, Setting $setting): ?array
     {
-        return $used->uses < Counted::ENOUGH ? null : BigRational::nd($used->uses * 1000, $personDays)->simplified();
+        $starting = $this->starting->of($listed->item['class'] ?? '', $setting);
+        if ($starting === null) {
+            return null;
+        }
+        $isRecorded = $personDays > 0;
+
+        return [
+            new BlendedRate($starting[0], $this->starting->weight($setting), $isRecorded ? $used->uses : 0, $personDays),
+            max($starting[1], $isRecorded ? $used->piecesPerUse() : 1),
+        ];
     }
 
-    /** @param  array{stdClass, UsedItem, bool, BigRational, Carried, int}  $row */
-    private function row(array $row, Poisson $poisson, int $personDays): CarriedItem
+    private static function row(ListedItem $listed, ?BlendedRate $rate, Carried $carried, int $pieces): CarriedItem
     {
-        [$item, $used, $isOwn, $rate, $carried, $pieces] = $row;
-        $counted = $isOwn ? Counted::of($used->uses) : null;
-        $rated = static fn (BigRational $uses): string => self::rounded($uses->multipliedBy(1000)->dividedBy($personDays), 2);
+        $chance = $rate === null ? null : Together::chance([[new Poisson($carried->mean), intdiv($carried->par, $pieces)]]);
 
         return new CarriedItem(
-            $item->code, $item->name, $isOwn ? 'own' : 'starting', $used->uses, self::rounded($rate, 2),
-            $counted === null ? null : $rated($counted->least), $counted === null ? null : $rated($counted->most),
-            $pieces, self::rounded($carried->mean, 4), $carried->uses, $carried->par, Together::chance([[$poisson, $carried->uses]]),
+            $listed->line, $listed->need, $listed->rank->value, $listed->item['code'] ?? null, $listed->item['name'] ?? null,
+            $listed->asked->quantity, $carried->list, $rate === null ? 0 : $rate->uses,
+            $rate === null ? null : self::rounded($rate->per1000PersonDays(), 2),
+            $rate === null ? null : self::rounded($rate->setting, 2),
+            $rate === null ? null : (int) self::rounded($rate->ownShare()->multipliedBy(100), 0),
+            $pieces, self::rounded($carried->mean, 4), $carried->uses, $carried->par, $carried->from->value, $chance,
         );
     }
 
     /**
-     * @param  list<int|string>  $used
-     * @return list<stdClass> code, name and class
+     * People at places of the setting by the assessment that is in force: the one signed last, since each follows the one before it.
+     *
+     * @param  list<string>  $places
      */
-    private function items(CarryQuestion $asked, array $used): array
-    {
-        $codes = match (true) {
-            $asked->items !== [] => $asked->items,
-            $asked->listId !== null => DB::table('lines')->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
-                ->join('items', 'items.id', '=', 'line_entries.item_id')->where('lines.list_id', $asked->listId)
-                ->where('line_entries.position', 0)->orderBy('lines.position')->pluck('items.code')->all(),
-            default => array_map(strval(...), $used),
-        };
-        $found = DB::table('items')->whereIn('code', $codes)->where('class', 'not like', 'training%')->get(['code', 'name', 'class'])->keyBy('code');
-
-        return array_slice(array_values(array_filter(array_map(
-            static fn (string $code): ?stdClass => $found->get($code), array_values(array_unique(array_map(strval(...), $codes))),
-        ))), 0, self::MOST);
-    }
-
-    /** People on site by the assessment that is in force: the one signed last, since each follows the one before it. */
-    private function people(): int
+    private function people(array $places): int
     {
         return (int) DB::table('assessment_areas')->join('assessments', 'assessments.id', '=', 'assessment_areas.assessment_id')
             ->whereNotNull('assessments.signed_on')
             ->whereNotExists(static fn ($next) => $next->from('assessments as next')->whereColumn('next.follows_id', 'assessments.id')
                 ->whereNotNull('next.signed_on'))
+            ->whereExists(static fn ($at) => $at->from('assessment_area_places')->whereColumn('assessment_area_places.assessment_area_id', 'assessment_areas.id')
+                ->whereIn('assessment_area_places.place_id', $places))
             ->sum('people');
     }
 

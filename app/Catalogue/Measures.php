@@ -44,17 +44,34 @@ final class Measures
             return $entry->item->name;
         }
 
-        return $this->ofClass((string) $entry->class, $entry->minima->pluck('quantity', 'measure')->all());
+        return $this->ofClass((string) $entry->class, $entry->minima(), $entry->maxima());
     }
 
-    /** @param  array<string, string>  $minima  quantity by measure */
-    public function ofClass(string $class, array $minima): string
+    /**
+     * Says a class with its limits: "any mask of at most width 9 cm".
+     *
+     * @param  array<string, string>  $minima  quantity by measure
+     * @param  array<string, string>  $maxima  quantity by measure
+     */
+    public function ofClass(string $class, array $minima, array $maxima = []): string
     {
-        $least = implode(', ', array_map(
-            fn (string $measure, string $quantity): string => "{$measure} {$this->shown($quantity)}", array_keys($minima), $minima,
+        $said = fn (array $limits): string => implode(', ', array_map(
+            fn (string $measure, string $quantity): string => "{$measure} {$this->shown($quantity)}", array_keys($limits), $limits,
         ));
+        $bounds = array_filter([
+            $minima === [] ? '' : "at least {$said($minima)}", $maxima === [] ? '' : "at most {$said($maxima)}",
+        ]);
 
-        return "any {$class}".($least === '' ? '' : " of at least {$least}");
+        return "any {$class}".($bounds === [] ? '' : ' of '.implode(' and ', $bounds));
+    }
+
+    /**
+     * @param  array<string, string>  $quantities  by measure
+     * @return list<MeasureResource>
+     */
+    public function resources(array $quantities): array
+    {
+        return array_map($this->resource(...), array_map(strval(...), array_keys($quantities)), array_values($quantities));
     }
 
     public function mass(int $grams): string

@@ -133,7 +133,7 @@ final class NeverFor
             return null;
         }
         // A line of a list that was superseded asks nobody for anything new; kits that keep it are told when they follow.
-        $lines = Line::query()->with(['entries.item', 'entries.minima'])
+        $lines = Line::query()->with(['entries.item', 'entries.limits'])
             ->whereHas('entries', static fn ($entries) => $entries->where('class', $class)->orWhere('class', 'like', "{$class}.%")
                 ->orWhereHas('item', static fn ($items) => $items->where('class', $class)->orWhere('class', 'like', "{$class}.%")))
             ->where(static fn ($any) => $any->whereNotIn('list_id', DB::table('lists')->whereNotNull('supersedes_id')->select('supersedes_id'))

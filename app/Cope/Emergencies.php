@@ -15,15 +15,15 @@ final class Emergencies
     public function all(): array
     {
         $rows = Emergency::query()->with('confirmedBy')->orderBy('position')->orderBy('code')->get();
-        $minima = [];
-        foreach (DB::table('emergency_minima')->orderBy('id')->get() as $row) {
-            $minima[$row->emergency_entry_id][$row->measure] = $row->quantity;
+        $limits = [];
+        foreach (DB::table('emergency_limits')->orderBy('id')->get() as $row) {
+            $limits[$row->emergency_entry_id][$row->is_maximum ? 'max' : 'min'][$row->measure] = $row->quantity;
         }
         $accepts = [];
         $entries = DB::table('emergency_entries')->leftJoin('items', 'items.id', '=', 'emergency_entries.item_id')
             ->orderBy('emergency_entries.position')->get(['emergency_entries.*', 'items.code as item_code']);
         foreach ($entries as $row) {
-            $accepts[$row->emergency_need_id][] = new EntryContent($row->item_code, $row->class, $minima[$row->id] ?? []);
+            $accepts[$row->emergency_need_id][] = new EntryContent($row->item_code, $row->class, $limits[$row->id]['min'] ?? [], $limits[$row->id]['max'] ?? []);
         }
         $needs = [];
         foreach (DB::table('emergency_needs')->orderBy('position')->get() as $row) {

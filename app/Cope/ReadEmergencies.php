@@ -38,11 +38,10 @@ final class ReadEmergencies
     private function entry(EntryContent $entry): EntryResource
     {
         $item = $entry->item === null ? null : $this->catalogue->item($entry->item);
-        $minima = array_map(fn (string $measure, string $least) => $this->measures->resource($measure, $least), array_keys($entry->min), $entry->min);
 
         return new EntryResource(
-            $entry->item, $entry->class, $minima, $item?->caution,
-            $item->name ?? $this->measures->ofClass((string) $entry->class, $entry->min),
+            $entry->item, $entry->class, $this->measures->resources($entry->min), $this->measures->resources($entry->max), $item?->caution,
+            $item->name ?? $this->measures->ofClass((string) $entry->class, $entry->min, $entry->max),
         );
     }
 }

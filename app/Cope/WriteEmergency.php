@@ -110,7 +110,7 @@ final class WriteEmergency
     {
         $old = DB::table('emergency_needs')->where('emergency_id', $emergency->id)->pluck('id');
         $entries = DB::table('emergency_entries')->whereIn('emergency_need_id', $old)->pluck('id');
-        DB::table('emergency_minima')->whereIn('emergency_entry_id', $entries)->delete();
+        DB::table('emergency_limits')->whereIn('emergency_entry_id', $entries)->delete();
         DB::table('emergency_entries')->whereIn('id', $entries)->delete();
         DB::table('emergency_needs')->whereIn('id', $old)->delete();
         foreach ($needs as $position => $need) {
@@ -123,10 +123,7 @@ final class WriteEmergency
                     'emergency_need_id' => $id, 'position' => $place, 'item_id' => $entry->item === null ? null : $items[$entry->item],
                     'class' => $entry->class,
                 ]);
-                DB::table('emergency_minima')->insert(array_map(
-                    static fn (string $measure, string $least): array => ['emergency_entry_id' => $made, 'measure' => $measure, 'quantity' => $least],
-                    array_keys($entry->min), $entry->min,
-                ));
+                DB::table('emergency_limits')->insert($entry->limits(['emergency_entry_id' => $made]));
             }
         }
     }

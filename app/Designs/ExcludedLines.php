@@ -23,7 +23,7 @@ final class ExcludedLines
     /** @return list<string> a sentence for each line */
     public function __invoke(EditionContent $content, KitList $list): array
     {
-        $list->loadMissing(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+        $list->loadMissing(['lines.entries.item', 'lines.entries.limits', 'exclusions']);
         $asked = ListLoader::asked($list);
         $lines = [];
         foreach ($list->lines as $index => $line) {

@@ -53,7 +53,7 @@ final class Cells
         return $measures;
     }
 
-    /** @param  list<array{item?: string, class?: string, min?: array<string, string>|\stdClass}>  $accepts */
+    /** @param  list<array{item?: string, class?: string, min?: array<string, string>|\stdClass, max?: array<string, string>|\stdClass}>  $accepts */
     public static function accepts(array $accepts): string
     {
         return implode(
@@ -63,23 +63,24 @@ final class Cells
                     ? $entry['item']
                     : 'class '.
                         ($entry['class'] ?? '').
-                        (((array) ($entry['min'] ?? [])) === [] ? '' : ' ['.self::measures($entry['min'] ?? []).']'),
+                        (((array) ($entry['min'] ?? [])) === [] ? '' : ' ['.self::measures($entry['min'] ?? []).']').
+                        (((array) ($entry['max'] ?? [])) === [] ? '' : ' [at most '.self::measures($entry['max'] ?? []).']'),
                 $accepts,
             ),
         );
     }
 
-    /** @return list<array<string, mixed>> "dressing-medium | class dressing.sterile [width=10 cm]" */
+    /** @return list<array<string, mixed>> "dressing-medium | class dressing.sterile [width=10 cm] [at most width=15 cm]" */
     public static function readAccepts(string $cell): array
     {
         return array_map(static function (string $part): array {
             if (! str_starts_with($part, 'class ')) {
                 return ['item' => $part];
             }
-            preg_match('/^class ([^\[]*)(?:\[(.*)\])?$/s', $part, $found);
-            $least = self::readMeasures($found[2] ?? '');
+            preg_match('/^class ([^\[]*)(?:\[(?!at most )([^\]]*)\])?\s*(?:\[at most (.*)\])?$/s', $part, $found);
+            [$least, $most] = [self::readMeasures($found[2] ?? ''), self::readMeasures($found[3] ?? '')];
 
-            return ['class' => trim($found[1] ?? ''), ...($least === [] ? [] : ['min' => $least])];
+            return ['class' => trim($found[1] ?? ''), ...($least === [] ? [] : ['min' => $least]), ...($most === [] ? [] : ['max' => $most])];
         }, self::split($cell, '|'));
     }
 

@@ -254,7 +254,7 @@ final class DesignSheet implements RecordSheet
         if ($line === null) {
             return ['', '', '', '', '', ''];
         }
-        /** @var list<array{item?: string, class?: string, min?: array<string, string>}> $accepts */
+        /** @var list<array{item?: string, class?: string, min?: array<string, string>, max?: array<string, string>}> $accepts */
         $accepts = $line['accepts'];
 
         return [

@@ -34,7 +34,7 @@ final class Exports
         if (! is_array($value)) {
             return $value;
         }
-        if (in_array($key, ['size', 'min', 'total'], true)) {
+        if (in_array($key, ['size', 'min', 'max', 'total'], true)) {
             return (object) $value;
         }
         $written = [];

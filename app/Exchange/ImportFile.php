@@ -257,6 +257,6 @@ final class ImportFile
             $written[$name] = self::asObjects($one, $name);
         }
 
-        return in_array($key, ['size', 'min', 'total'], true) ? (object) $written : $written;
+        return in_array($key, ['size', 'min', 'max', 'total'], true) ? (object) $written : $written;
     }
 }

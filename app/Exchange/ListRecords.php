@@ -24,7 +24,7 @@ final class ListRecords implements Records
 
     public function all(): array
     {
-        return array_values(KitList::query()->with(['lines.entries.item', 'lines.entries.minima', 'exclusions'])
+        return array_values(KitList::query()->with(['lines.entries.item', 'lines.entries.limits', 'exclusions'])
             ->orderBy('code')->orderBy('edition')->get()->map($this->document(...))->all());
     }
 
@@ -36,7 +36,7 @@ final class ListRecords implements Records
     public function begin(array $records): void
     {
         $this->models = [];
-        foreach (KitList::query()->with(['lines.entries.item', 'lines.entries.minima', 'exclusions'])->get() as $list) {
+        foreach (KitList::query()->with(['lines.entries.item', 'lines.entries.limits', 'exclusions'])->get() as $list) {
             $this->models["{$list->code} {$list->edition}"] = $list;
         }
     }
@@ -113,7 +113,8 @@ final class ListRecords implements Records
             'code' => $list->code, 'title' => $list->title, 'size' => $list->size, 'edition' => $list->edition,
             'basis' => $list->basis, 'origin' => $list->origin, 'kind' => $list->kind,
             'confirmed' => $list->confirmed_at !== null, 'excludes' => $content->excludes,
-            'lines' => array_map(static fn (LineContent $line): array => $line->document(), $content->lines),
+            'made_for' => $content->madeFor,
+            'lines' => array_map(static fn (LineContent $line): array => [...$line->document(), 'per' => $line->per], $content->lines),
         ];
     }
 
@@ -123,6 +124,7 @@ final class ListRecords implements Records
         /**
          * @var array{
          *     title: string, size: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>,
+         *     made_for?: array{people: int, days: int}|null,
          * } $record
          */
         return new ListContent(
@@ -131,6 +133,7 @@ final class ListRecords implements Records
             $record['basis'],
             $record['excludes'],
             array_map(LineContent::ofDocument(...), $record['lines']),
+            $record['made_for'] ?? null,
         );
     }
 }

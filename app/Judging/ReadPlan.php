@@ -176,13 +176,13 @@ final class ReadPlan
      */
     public function entries(array $lines): array
     {
-        $minima = [];
+        $read = [];
         $entries = [];
         $named = [];
-        $least = DB::table('line_entry_minima')->join('line_entries', 'line_entries.id', '=', 'line_entry_minima.line_entry_id')
-            ->whereIn('line_entries.line_id', $lines)->orderBy('line_entry_minima.id')->get(['line_entry_minima.*']);
-        foreach ($least as $minimum) {
-            $minima[$minimum->line_entry_id][$minimum->measure] = Quantity::of($minimum->quantity);
+        $limits = DB::table('line_entry_limits')->join('line_entries', 'line_entries.id', '=', 'line_entry_limits.line_entry_id')
+            ->whereIn('line_entries.line_id', $lines)->orderBy('line_entry_limits.id')->get(['line_entry_limits.*']);
+        foreach ($limits as $limit) {
+            $read[$limit->line_entry_id][$limit->is_maximum ? 'max' : 'min'][$limit->measure] = Quantity::of($limit->quantity);
         }
         $accepted = DB::table('line_entries')->leftJoin('items', 'items.id', '=', 'line_entries.item_id')
             ->whereIn('line_entries.line_id', $lines)->orderBy('line_entries.position')->get(['line_entries.*', 'items.code']);
@@ -191,7 +191,7 @@ final class ReadPlan
                 $named[] = $entry->code;
                 $entries[$entry->line_id][] = Accepted::item($entry->code);
             } else {
-                $entries[$entry->line_id][] = Accepted::class($entry->class, $minima[$entry->id] ?? []);
+                $entries[$entry->line_id][] = Accepted::class($entry->class, $read[$entry->id]['min'] ?? [], $read[$entry->id]['max'] ?? []);
             }
         }
 

@@ -25,16 +25,19 @@ final class KeepPlaces
     {
     }
 
-    /** @param  string  $id  made by whoever adds it: sent twice, one place is made */
-    public function keep(string $id, string $name, string $kind, ?string $parentId): Place
+    /**
+     * @param  string  $id  made by whoever adds it: sent twice, one place is made
+     * @param  array{setting?: string|null}  $more  left out: as it was
+     */
+    public function keep(string $id, string $name, string $kind, ?string $parentId, array $more = []): Place
     {
-        return Transaction::run(function () use ($id, $name, $kind, $parentId): Place {
+        return Transaction::run(function () use ($id, $name, $kind, $parentId, $more): Place {
             // Who is posted where follows the tree: what is judged meanwhile is judged again.
             $all = $this->lock();
             $parent = $parentId === null ? null : $all[$parentId] ?? null;
             $this->refuseParent($all, $id, $parent);
             $place = $all[$id] ?? new Place(['id' => $id, 'walk_order' => $this->endOf($all, $parent)]);
-            $place->fill(['name' => $name, 'kind' => $kind, 'parent_id' => $parentId]);
+            $place->fill(['name' => $name, 'kind' => $kind, 'parent_id' => $parentId, ...$more]);
             $isMoved = $place->exists && $place->isDirty('parent_id');
             $place->path = self::path($place, $parent);
             $this->save($place);

@@ -31,7 +31,7 @@ final class ReadPlaces
         } else {
             $places->whereNull('retired_on');
         }
-        [$rows, $page] = PageOf::read($places, $asked->page(), ['id', 'parent_id', 'kind', 'name', 'path', 'retired_on']);
+        [$rows, $page] = PageOf::read($places, $asked->page(), ['id', 'parent_id', 'kind', 'name', 'path', 'retired_on', 'setting']);
         $ids = array_column($rows, 'id');
         $kits = DB::table('kits')->leftJoin('users', 'users.id', '=', 'kits.responsible_id')->whereIn('kits.place_id', $ids)
             ->whereNull('kits.retired_on')->whereNull('kits.parent_kit_id')->orderBy('kits.code')
@@ -53,6 +53,7 @@ final class ReadPlaces
                 array_values($own->take(self::HANGING)->map(
                     static fn (stdClass $kit): KitAtPlace => new KitAtPlace($kit->code, $kit->name, $kit->responsible),
                 )->all()),
+                $place->setting,
             );
         }, $rows), $page);
     }

@@ -78,6 +78,9 @@ final class Digests
         $anyone = $this->rows(DB::table('lines')->where('list_id', $id)->where('anyone_may_use', true)->orderBy('code'), ['code']);
         $without = $this->rows(DB::table('lists')->where('id', $id)->whereNotNull('no_critical_because'), ['no_critical_because']);
 
+        $madeFor = $this->rows(DB::table('lists')->where('id', $id)->whereNotNull('made_for_people'), ['made_for_people', 'made_for_days']);
+        $per = $this->rows(DB::table('lines')->where('list_id', $id)->where('per', '<>', 'trip')->orderBy('code'), ['code', 'per']);
+
         return [
             'lists' => $this->rows(DB::table('lists')->where('id', $id), [
                 'id',
@@ -109,11 +112,11 @@ final class Digests
                 'item_id',
                 'class',
             ]),
-            'minima' => $this->rows(
-                DB::table('line_entry_minima')->whereIn('line_entry_id', $entries)->orderBy('line_entry_id')->orderBy('measure'),
-                ['line_entry_id', 'measure', 'quantity'],
-            ),
+            'minima' => $this->limits($entries, false),
+            ...($this->limits($entries, true) === [] ? [] : ['maxima' => $this->limits($entries, true)]),
             ...($without === [] ? [] : ['no critical line' => $without]),
+            ...($madeFor === [] ? [] : ['made for' => $madeFor]),
+            ...($per === [] ? [] : ['per' => $per]),
             ...($anyone === [] ? [] : ['for anyone' => $anyone]),
             'confirmations' => $this->rows(DB::table('line_confirmations')->where('list_id', $id)->orderBy('line_code'), [
                 'line_code',
@@ -126,6 +129,19 @@ final class Digests
                 'confirmed_at',
             ]),
         ];
+    }
+
+    /**
+     * @param  array<array-key, mixed>|\Illuminate\Support\Collection<int, mixed>  $entries
+     * @return list<array<string, mixed>> minimum or maximum measures of entries of lines
+     */
+    private function limits($entries, bool $areMaxima): array
+    {
+        return $this->rows(
+            DB::table('line_entry_limits')->whereIn('line_entry_id', $entries)->where('is_maximum', $areMaxima)
+                ->orderBy('line_entry_id')->orderBy('measure'),
+            ['line_entry_id', 'measure', 'quantity'],
+        );
     }
 
     /**

@@ -95,7 +95,7 @@ final class CompareWithList
 
     private static function asked(KitList $list): CoreList
     {
-        $list->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+        $list->load(['lines.entries.item', 'lines.entries.limits', 'exclusions']);
 
         return ListLoader::asked($list);
     }

@@ -61,7 +61,7 @@ final class EffectsOfEdition
 
     public function then(Design $design, KitList $from, KitList $to): KitPlan
     {
-        $to->loadMissing(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+        $to->loadMissing(['lines.entries.item', 'lines.entries.limits', 'exclusions']);
 
         return $this->plan($this->plans->of(self::latest($design)->id), $from, $to);
     }

@@ -10,7 +10,10 @@ use App\Lists\Models\LineEntry;
 /** A line of a list as it is written: what is needed, its rank, how many pieces or how much in all, and what serves it. */
 final readonly class LineContent
 {
-    /** @param  list<EntryContent>  $accepts */
+    /**
+     * @param  list<EntryContent>  $accepts
+     * @param  string  $per  what its quantity grows with: trip (nothing), people or person_days
+     */
     public function __construct(
         public string $code,
         public string $need,
@@ -21,6 +24,7 @@ final readonly class LineContent
         public array $accepts,
         public ?string $reason,
         public bool $anyoneMayUse = false,
+        public string $per = 'trip',
     ) {
     }
 
@@ -36,6 +40,7 @@ final readonly class LineContent
             array_values($line->entries->map(static fn (LineEntry $entry): EntryContent => EntryContent::of($entry))->all()),
             $line->reason,
             $line->anyone_may_use,
+            $line->per,
         );
     }
 
@@ -45,8 +50,8 @@ final readonly class LineContent
         /**
          * @var array{
          *     id: string, need: string, rank?: string, quantity?: int|null, total?: array<string, string>|null,
-         *     accepts: list<array{item?: string|null, class?: string|null, min?: array<string, string>}>,
-         *     reason?: string|null, anyone_may_use?: bool,
+         *     accepts: list<array{item?: string|null, class?: string|null, min?: array<string, string>, max?: array<string, string>}>,
+         *     reason?: string|null, anyone_may_use?: bool, per?: string,
          * } $line
          */
         $total = $line['total'] ?? [];
@@ -61,6 +66,7 @@ final readonly class LineContent
             array_map(EntryContent::ofDocument(...), $line['accepts']),
             $line['reason'] ?? null,
             $line['anyone_may_use'] ?? false,
+            $line['per'] ?? 'trip',
         );
     }
 
@@ -89,7 +95,7 @@ final readonly class LineContent
         return [
             'code' => $this->code, 'need' => $this->need, 'rank' => $this->rank, 'quantity' => $this->quantity,
             'anyone_may_use' => $this->anyoneMayUse, 'reason' => $this->reason,
-            'total_measure' => $this->totalMeasure, 'total_quantity' => $this->totalQuantity,
+            'total_measure' => $this->totalMeasure, 'total_quantity' => $this->totalQuantity, 'per' => $this->per,
         ];
     }
 }

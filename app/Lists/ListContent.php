@@ -14,6 +14,7 @@ final readonly class ListContent
      * @param  string  $basis  what the list rests on
      * @param  list<string>  $excludes  classes that must not be in a kit
      * @param  list<LineContent>  $lines
+     * @param  array{people: int, days: int}|null  $madeFor  null where nobody said it
      */
     public function __construct(
         public string $title,
@@ -21,12 +22,13 @@ final readonly class ListContent
         public string $basis,
         public array $excludes,
         public array $lines,
+        public ?array $madeFor = null,
     ) {
     }
 
     public static function of(KitList $list): self
     {
-        $list->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+        $list->load(['lines.entries.item', 'lines.entries.limits', 'exclusions']);
 
         return new self(
             $list->title,
@@ -34,12 +36,16 @@ final readonly class ListContent
             $list->basis,
             array_values($list->exclusions->pluck('class')->all()),
             array_values($list->lines->map(static fn (Line $line): LineContent => LineContent::of($line))->all()),
+            $list->madeFor(),
         );
     }
 
-    /** @return array{title: string, size: string|null, basis: string} of the table of lists */
+    /** @return array<string, int|string|null> of the table of lists */
     public function columns(): array
     {
-        return ['title' => $this->title, 'size' => $this->size, 'basis' => $this->basis];
+        return [
+            'title' => $this->title, 'size' => $this->size, 'basis' => $this->basis,
+            'made_for_people' => $this->madeFor['people'] ?? null, 'made_for_days' => $this->madeFor['days'] ?? null,
+        ];
     }
 }

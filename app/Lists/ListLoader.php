@@ -56,7 +56,8 @@ final class ListLoader
                         ? Accepted::item($entry->item->code)
                         : Accepted::class(
                             (string) $entry->class,
-                            $entry->minima->pluck('quantity', 'measure')->map(static fn (string $least): Quantity => Quantity::of($least))->all(),
+                            array_map(Quantity::of(...), $entry->minima()),
+                            array_map(Quantity::of(...), $entry->maxima()),
                         ),
                 )
                 ->all(),

@@ -37,8 +37,8 @@ final class ReadEditionChange
 
     public function __invoke(KitList $from, KitList $to, string $today): EditionChangeResource
     {
-        $from->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
-        $to->load(['lines.entries.item', 'lines.entries.minima', 'exclusions']);
+        $from->load(['lines.entries.item', 'lines.entries.limits', 'exclusions']);
+        $to->load(['lines.entries.item', 'lines.entries.limits', 'exclusions']);
         $designs = $from->designs()->with('latest')->get();
         $concerned = $this->effects->count($from);
         // A request judges few kits: more are worked out by a worker (PreviewEdition).

@@ -17,7 +17,6 @@ use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
 use App\Lists\Models\LineConfirmation;
 use App\Lists\Models\LineEntry;
-use App\Lists\Models\LineEntryMinimum;
 use Illuminate\Support\Facades\DB;
 
 /** The lists that kits are held to, with their lines and what they rest on. */
@@ -35,7 +34,7 @@ final class ReadLists
     {
         $list->load([
             'lines.entries.item',
-            'lines.entries.minima',
+            'lines.entries.limits',
             'exclusions',
             'designs',
             'confirmedBy',
@@ -80,6 +79,8 @@ final class ReadLists
             $lines === [] ? null : $price,
             $unpriced + $unserved,
             $this->organisation->currency,
+            $list->made_for_people,
+            $list->made_for_days,
         );
     }
 
@@ -121,17 +122,17 @@ final class ReadLists
             array_values($line->entries->map(fn (LineEntry $entry): EntryResource => $this->entry($entry))->all()),
             $line->reason,
             $line->anyone_may_use,
+            $line->per,
             $found === null ? null : self::found($found),
         );
     }
 
     private function entry(LineEntry $entry): EntryResource
     {
-        $minima = array_values(
-            $entry->minima->map(fn (LineEntryMinimum $minimum) => $this->measures->resource($minimum->measure, $minimum->quantity))->all(),
+        return new EntryResource(
+            $entry->item?->code, $entry->class, $this->measures->resources($entry->minima()), $this->measures->resources($entry->maxima()),
+            $entry->item?->caution, $this->measures->accepted($entry),
         );
-
-        return new EntryResource($entry->item?->code, $entry->class, $minima, $entry->item?->caution, $this->measures->accepted($entry));
     }
 
     private static function found(LineConfirmation $found): ConfirmationResource

@@ -112,7 +112,7 @@ final class WriteList
     private function write(KitList $list, ListContent $content): void
     {
         $items = DB::table('items')->pluck('id', 'code')->all();
-        $before = $list->lines()->with(['entries.item', 'entries.minima'])->get()->keyBy('code');
+        $before = $list->lines()->with(['entries.item', 'entries.limits'])->get()->keyBy('code');
         $list->exclusions()->delete();
         foreach ($content->excludes as $class) {
             $list->exclusions()->create(['class' => $class]);
@@ -137,7 +137,7 @@ final class WriteList
         }
         self::insertEntries($entries, $items);
         foreach ($changed as [$line, $was]) {
-            if ($was !== self::asText($line->load(['entries.item', 'entries.minima']))) {
+            if ($was !== self::asText($line->load(['entries.item', 'entries.limits']))) {
                 // What was compared is no longer what stands there.
                 $list->confirmations()->where('line_code', $line->code)->delete();
             }
@@ -170,7 +170,7 @@ final class WriteList
 
     private static function removeEntries(Line $line): void
     {
-        DB::table('line_entry_minima')->whereIn('line_entry_id', $line->entries()->pluck('id'))->delete();
+        DB::table('line_entry_limits')->whereIn('line_entry_id', $line->entries()->pluck('id'))->delete();
         $line->entries()->delete();
     }
 
@@ -194,15 +194,15 @@ final class WriteList
         foreach (array_chunk($rows, self::AT_ONCE) as $some) {
             DB::table('line_entries')->insert($some);
         }
-        $withMinima = array_filter($accepts, static fn (array $entries): bool => array_filter(array_column($entries, 'min')) !== []);
-        $minima = [];
-        foreach (DB::table('line_entries')->whereIn('line_id', array_keys($withMinima))->get(['id', 'line_id', 'position']) as $made) {
-            foreach ($withMinima[$made->line_id][$made->position]->min as $measure => $quantity) {
-                $minima[] = ['line_entry_id' => $made->id, 'measure' => $measure, 'quantity' => $quantity];
-            }
+        $limited = array_filter($accepts, static fn (array $entries): bool => array_filter(
+            $entries, static fn (EntryContent $entry): bool => $entry->min !== [] || $entry->max !== [],
+        ) !== []);
+        $limits = [];
+        foreach (DB::table('line_entries')->whereIn('line_id', array_keys($limited))->get(['id', 'line_id', 'position']) as $made) {
+            array_push($limits, ...$limited[$made->line_id][$made->position]->limits(['line_entry_id' => $made->id]));
         }
-        foreach (array_chunk($minima, self::AT_ONCE) as $some) {
-            DB::table('line_entry_minima')->insert($some);
+        foreach (array_chunk($limits, self::AT_ONCE) as $some) {
+            DB::table('line_entry_limits')->insert($some);
         }
     }
 

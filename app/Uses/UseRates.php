@@ -21,14 +21,20 @@ final class UseRates
     private const REASONS = ['used', 'training', 'given'];
 
     /**
+     * Counts what was used at some places. Pieces that a check did not find count too where nobody said that they are elsewhere: they were
+     * used and not written down, or must be replaced in any case.
+     *
+     * @param  list<string>  $places
      * @return array<string, UsedItem> by the code of the item
      */
-    public function ofItems(string $today): array
+    public function ofPlaces(array $places, string $today): array
     {
         $from = (string) Day::of($today)->plusDays(-self::DAYS);
-        $said = $this->said($from)->groupBy('movements.item_code')
+        $said = $this->said($from)->join('kits', 'kits.id', '=', 'movements.from_kit_id')->whereIn('kits.place_id', $places)->groupBy('movements.item_code')
             ->selectRaw('movements.item_code AS code, COUNT(DISTINCT movements.operation_number) AS uses, SUM(movements.quantity) AS pieces')->get();
-        $found = $this->found($from)->groupBy('items.code')->selectRaw('items.code, COUNT(*) AS uses, SUM(pieces) AS pieces')->get();
+        $found = DB::table('shortfalls')->join('items', 'items.id', '=', 'shortfalls.item_id')->where('day', '>', $from)
+            ->where(static fn (Builder $why) => $why->whereNull('why')->orWhereIn('why', ['used', 'unknown']))->whereIn('place_id', $places)
+            ->groupBy('items.code')->selectRaw('items.code, COUNT(*) AS uses, SUM(pieces) AS pieces')->get();
         $items = [];
         foreach ($said->concat($found) as $row) {
             $before = $items[$row->code] ?? new UsedItem(0, 0);

@@ -6,6 +6,7 @@ namespace Database\Seeders;
 
 use App\Assess\Models\ProvisionChoice;
 use App\Catalogue\Models\Item;
+use App\Lists\EntryContent;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
 
@@ -82,7 +83,7 @@ final class ListLoader
                     'code' => "{$list['code']}/{$size['code']}", 'title' => $list['title'], 'size' => $size['code'],
                     'edition' => preg_match('/(?<=[:-])\d{4}$/', $list['basis'], $year) === 1 ? $year[0] : 'current',
                     'basis' => $list['basis'], 'origin' => 'starter',
-                ], $list['excludes'], $size['lines']);
+                ], $list['excludes'], $size['lines'], $size['made_for'] ?? null);
             }
         }
     }
@@ -95,7 +96,7 @@ final class ListLoader
                 $this->load([
                     'code' => $list['code'], 'title' => $list['title'], 'size' => null, 'edition' => $list['edition'],
                     'basis' => $list['basis'], 'origin' => 'house', 'kind' => $list['kind'] ?? 'kit',
-                ], $list['excludes'], $list['lines']);
+                ], $list['excludes'], $list['lines'], $list['made_for'] ?? null);
                 $made = KitList::query()->where('code', $list['code'])->value('id');
                 if (isset($list['serves']) && $made !== null) {
                     ProvisionChoice::query()->firstOrCreate(['wanted' => $list['serves']], ['list_id' => $made]);
@@ -126,6 +127,7 @@ final class ListLoader
             'total_quantity' => isset($line['total']) ? array_values($line['total'])[0] : null,
             'reason' => $line['reason'] ?? null,
             'anyone_may_use' => $line['anyone_may_use'] ?? false,
+            'per' => $line['per'] ?? 'trip',
         ]);
         foreach (self::entries($line) as $place => $entry) {
             $accepted = $made->entries()->create([
@@ -133,9 +135,7 @@ final class ListLoader
                 'item_id' => isset($entry['item']) ? $this->items[$entry['item']] : null,
                 'class' => $entry['class'] ?? null,
             ]);
-            foreach ($entry['min'] ?? [] as $measure => $quantity) {
-                $accepted->minima()->create(['measure' => $measure, 'quantity' => $quantity]);
-            }
+            $accepted->limits()->createMany(EntryContent::ofDocument($entry)->limits([]));
         }
 
         return $made;
@@ -145,13 +145,16 @@ final class ListLoader
      * @param  array<string, string|null>  $about
      * @param  list<string>  $excludes
      * @param  list<array<string, mixed>>  $lines
+     * @param  array{people: int, days: int}|null  $madeFor
      */
-    private function load(array $about, array $excludes, array $lines): void
+    private function load(array $about, array $excludes, array $lines, ?array $madeFor): void
     {
         if ($this->only !== null && ! in_array($about['code'], $this->only, true) || KitList::query()->where('code', $about['code'])->exists()) {
             return;
         }
-        $list = KitList::query()->create($about);
+        $list = KitList::query()->create([
+            ...$about, 'made_for_people' => $madeFor['people'] ?? null, 'made_for_days' => $madeFor['days'] ?? null,
+        ]);
         foreach ($excludes as $class) {
             $list->exclusions()->create(['class' => $class]);
         }
@@ -171,7 +174,7 @@ final class ListLoader
         }
         /** @var list<array<string, mixed>> $entries */
         $entries = array_map(static fn (string $item): array => ['item' => $item], $line['items'] ?? []);
-        $entries[] = ['class' => $line['class'], ...(isset($line['min']) ? ['min' => $line['min']] : [])];
+        $entries[] = ['class' => $line['class'], ...array_intersect_key($line, ['min' => true, 'max' => true])];
 
         return $entries;
     }

@@ -98,7 +98,7 @@ final class EditionTest extends TestCase
         yield 'what a line accepts' => ["UPDATE line_entries SET position = 7 WHERE line_id = {$line}"];
         yield 'one thing more accepted' => ["INSERT INTO line_entries (line_id, position, class) VALUES ({$line}, 9, 'bandage')"];
         yield 'one thing less accepted' => ["DELETE FROM line_entries WHERE line_id = {$line}"];
-        yield 'a least measure' => ["INSERT INTO line_entry_minima (line_entry_id, measure, quantity) VALUES ((SELECT id FROM line_entries WHERE line_id = {$line} LIMIT 1), 'width', '1 m')"];
+        yield 'a least measure' => ["INSERT INTO line_entry_limits (line_entry_id, measure, quantity) VALUES ((SELECT id FROM line_entries WHERE line_id = {$line} LIMIT 1), 'width', '1 m')"];
         yield 'what it keeps out' => ["INSERT INTO list_exclusions (list_id, class) VALUES ({$list}, 'bandage')"];
         yield 'what was kept out' => ["DELETE FROM list_exclusions WHERE list_id = {$list}"];
         yield 'who compared it' => ["DELETE FROM line_confirmations WHERE list_id = {$list}"];
@@ -126,7 +126,7 @@ final class EditionTest extends TestCase
     {
         $list = $this->edition('bleeding-set');
 
-        return (string) json_encode([$list->load(['lines.entries.minima', 'exclusions', 'confirmations'])->toArray()]);
+        return (string) json_encode([$list->load(['lines.entries.limits', 'exclusions', 'confirmations'])->toArray()]);
     }
 
     public function test_the_interface_refuses_too_and_says_what_to_do(): void

@@ -173,7 +173,7 @@ final class ExchangeTest extends TestCase
             $sheet,
             [
                 'list', 'title', 'size', 'edition', 'basis', 'origin', 'kind', 'confirmed', 'excludes', 'line',
-                'need', 'rank', 'amount', 'accepts', 'reason', 'anyone_may_use',
+                'need', 'rank', 'amount', 'accepts', 'reason', 'anyone_may_use', 'people', 'days', 'per',
             ],
         );
         $set = array_values(array_filter(

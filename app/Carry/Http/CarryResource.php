@@ -11,14 +11,15 @@ use OpenApi\Attributes as OA;
 final readonly class CarryResource
 {
     /**
-     * @param  list<CarriedItem>  $rows
-     * @param  list<string>  $without
+     * @param  list<CarriedItem>  $rows  one for each line of the list; none where no list was chosen
      */
     public function __construct(
         #[OA\Property]
         public int $people,
         #[OA\Property]
         public int $days,
+        #[OA\Property(enum: ['workplace', 'school', 'sport', 'trip', 'event'])]
+        public string $setting,
         #[OA\Property(description: 'the confidence asked of each item')]
         public string $each,
         #[OA\Property(nullable: true, description: 'the chance that was asked of all together')]
@@ -31,12 +32,16 @@ final readonly class CarryResource
         public int $covered,
         #[OA\Property(description: 'days that the records go over')]
         public int $days_on_record,
-        #[OA\Property(description: 'what the starting rates rest on')]
+        #[OA\Property(description: 'person-days that the rate of the setting weighs beside own records')]
+        public int $weight,
+        #[OA\Property(description: 'what the rates of the settings rest on')]
         public string $about,
+        #[OA\Property(nullable: true)]
+        public ?string $list,
+        #[OA\Property(description: 'whether the list says for how many people and days it is made; if not, its quantities are not scaled')]
+        public bool $is_scaled,
         #[OA\Property(items: new OA\Items(ref: CarriedItem::class))]
         public array $rows,
-        #[OA\Property(items: new OA\Items(type: 'string'), description: 'names of items of which no rate is known')]
-        public array $without,
     ) {
     }
 }

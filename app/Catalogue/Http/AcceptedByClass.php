@@ -12,7 +12,7 @@ use Sarcina\Core\Lists\Accepted;
 use Sarcina\Core\Measure\NotAQuantity;
 use Sarcina\Core\Measure\Quantity;
 
-/** What a line would accept by a class and least measures, asked before it is saved. */
+/** Asks what a line by a class and its limits would accept, before it is saved. */
 final class AcceptedByClass extends FormRequest
 {
     /** @return array<string, list<mixed>> */
@@ -26,22 +26,34 @@ final class AcceptedByClass extends FormRequest
             }],
             'least' => ['array', 'max:8'],
             'least.*' => ['required', 'string', 'max:40'],
+            'most' => ['array', 'max:8'],
+            'most.*' => ['required', 'string', 'max:40'],
         ];
     }
 
     public function accepted(): Accepted
     {
-        /** @var array{class: string, least?: array<string, string>} $valid */
+        /** @var array{class: string, least?: array<string, string>, most?: array<string, string>} $valid */
         $valid = $this->validated();
-        $least = [];
-        foreach ($valid['least'] ?? [] as $measure => $quantity) {
+
+        return Accepted::class($valid['class'], self::limits('least', $valid['least'] ?? []), self::limits('most', $valid['most'] ?? []));
+    }
+
+    /**
+     * @param  array<string, string>  $limits
+     * @return array<string, Quantity>
+     */
+    private static function limits(string $field, array $limits): array
+    {
+        $read = [];
+        foreach ($limits as $measure => $quantity) {
             try {
-                $least[(string) $measure] = Quantity::of($quantity);
+                $read[(string) $measure] = Quantity::of($quantity);
             } catch (NotAQuantity $refused) {
-                throw ValidationException::withMessages(["least.{$measure}" => $refused->getMessage()]);
+                throw ValidationException::withMessages(["{$field}.{$measure}" => $refused->getMessage()]);
             }
         }
 
-        return Accepted::class($valid['class'], $least);
+        return $read;
     }
 }

@@ -33,6 +33,10 @@ use Sarcina\Core\Kit\Scope;
                     new OA\Property(property: 'measure', type: 'string'),
                     new OA\Property(property: 'quantity', type: 'string'),
                 ], type: 'object')),
+                new OA\Property(property: 'maxima', type: 'array', items: new OA\Items(required: ['measure', 'quantity'], properties: [
+                    new OA\Property(property: 'measure', type: 'string'),
+                    new OA\Property(property: 'quantity', type: 'string'),
+                ], type: 'object')),
             ], type: 'object')),
         ],
         type: 'object',
@@ -77,7 +81,7 @@ final class WrittenEmergency extends FormRequest
         /**
          * @var array{title: string, scope: string, basis: string, needs: list<array{
          *     code: string, title: string, quantity: int, reusable?: bool,
-         *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>}>,
+         *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>, maxima?: list<array{measure: string, quantity: string}>}>,
          * }>} $valid
          */
         $valid = $this->validated();

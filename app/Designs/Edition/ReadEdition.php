@@ -16,7 +16,7 @@ final class ReadEdition
 {
     public function __invoke(DesignEdition $edition): EditionContent
     {
-        $edition->loadMissing(['additions.entries.item', 'additions.entries.minima', 'seasons', 'modules']);
+        $edition->loadMissing(['additions.entries.item', 'additions.entries.limits', 'seasons', 'modules']);
         $rows = DB::table('compartments')->leftJoin('designs', 'designs.id', '=', 'compartments.slot_design_id')
             ->where('design_edition_id', $edition->id)->orderBy('position')->orderBy('row')->orderBy('column')
             ->get(['compartments.*', 'designs.code as slot_design'])->groupBy('parent_id');

@@ -245,13 +245,13 @@ final class SentDraft extends FormRequest
     /** @param  array<string, mixed>  $one */
     private static function line(array $one): DraftLine
     {
-        /** @var list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>}> $accepts */
+        /** @var list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>, maxima?: list<array{measure: string, quantity: string}>}> $accepts */
         $accepts = $one['accepts'];
 
         return new DraftLine(...[
             'quantity' => null, 'total_measure' => null, 'total_quantity' => null, 'reason' => null, 'anyone_may_use' => false, ...$one,
             'accepts' => array_map(static fn (array $entry): DraftEntry => new DraftEntry(
-                ($entry['item'] ?? null) ?: null, ($entry['class'] ?? null) ?: null, $entry['minima'] ?? [],
+                ($entry['item'] ?? null) ?: null, ($entry['class'] ?? null) ?: null, $entry['minima'] ?? [], $entry['maxima'] ?? [],
             ), array_values($accepts)),
         ]);
     }

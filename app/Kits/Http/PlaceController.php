@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Http;
 
+use App\Carry\Setting;
 use App\Kits\KeepPlaces;
 use App\Kits\MergePlaces;
 use App\Kits\Models\Place;
@@ -29,7 +30,7 @@ final class PlaceController extends Controller
 
         return $this->place($keep->keep(
             Str::lower($id), $request->string('name')->trim()->value(), $request->string('kind')->value(),
-            is_string($parent) ? Str::lower($parent) : null,
+            is_string($parent) ? Str::lower($parent) : null, $request->exists('setting') ? ['setting' => $request->enum('setting', Setting::class)?->value] : [],
         ));
     }
 
@@ -95,6 +96,6 @@ final class PlaceController extends Controller
     {
         $kits = $place->kits()->where('retired_on', null)->where('parent_kit_id', null)->count();
 
-        return $this->json(new PlaceResource($place->id, $place->parent_id, $place->kind, $place->name, $place->path, $kits, $place->retired_on));
+        return $this->json(new PlaceResource($place->id, $place->parent_id, $place->kind, $place->name, $place->path, $kits, $place->retired_on, setting: $place->setting));
     }
 }

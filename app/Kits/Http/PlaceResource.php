@@ -35,6 +35,8 @@ final readonly class PlaceResource
         public int $posted = 0,
         #[OA\Property(items: new OA\Items(ref: KitAtPlace::class), description: 'the first of its kits, by code')]
         public array $hanging = [],
+        #[OA\Property(nullable: true, enum: ['workplace', 'school', 'sport', 'trip', 'event'], description: 'for rates of use; null: as above it')]
+        public ?string $setting = null,
     ) {
     }
 }

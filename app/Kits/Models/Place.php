@@ -18,6 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string $name
  * @property string $path
  * @property int $walk_order
+ * @property string|null $setting for rates of use; null: that of the place above it
  * @property string|null $retired_on
  * @property Collection<int, Kit> $kits
  */

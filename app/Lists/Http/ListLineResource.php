@@ -34,6 +34,8 @@ final readonly class ListLineResource
         public ?string $reason,
         #[OA\Property(description: 'for bystanders of a public station: scope of practice is not looked at')]
         public bool $anyone_may_use,
+        #[OA\Property(enum: ['trip', 'people', 'person_days'], description: 'what its quantity grows with')]
+        public string $per,
         #[OA\Property]
         public ?ConfirmationResource $confirmation,
     ) {

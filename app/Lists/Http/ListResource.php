@@ -70,6 +70,10 @@ final readonly class ListResource
         public int $unpriced,
         #[OA\Property]
         public string $currency,
+        #[OA\Property(nullable: true, description: 'for how many people its quantities are meant')]
+        public ?int $made_for_people,
+        #[OA\Property(nullable: true, description: 'for how many days its quantities are meant')]
+        public ?int $made_for_days,
     ) {
     }
 }

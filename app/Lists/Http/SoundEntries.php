@@ -10,15 +10,15 @@ use Illuminate\Contracts\Validation\ValidatorAwareRule;
 use Illuminate\Validation\Validator as Validating;
 
 /**
- * What serves a line, as it is written: an item, or a class with its least measures; every key known and sound, each error at its place.
+ * Checks what serves a line: an item, or a class with its minimum and maximum measures. Each error stands at its place.
  *
  * By hand, because a list may name thousands, and the framework's wildcard rules take longer over them than all the rest.
  */
 final class SoundEntries implements ValidationRule, ValidatorAwareRule
 {
-    private const KEYS = ['item', 'class', 'minima'];
+    private const KEYS = ['item', 'class', 'minima', 'maxima'];
 
-    private const MOST_MINIMA = 8;
+    private const MOST_LIMITS = 8;
 
     private Validating $validator;
 
@@ -41,7 +41,9 @@ final class SoundEntries implements ValidationRule, ValidatorAwareRule
                 $this->refuse("{$attribute}.{$index}.{$key}", "The key \"{$attribute}.{$index}.{$key}\" is not known here.");
             }
             $this->itemOrClass("{$attribute}.{$index}", $entry);
-            $this->minima("{$attribute}.{$index}.minima", $entry['minima'] ?? []);
+            foreach (['minima', 'maxima'] as $limits) {
+                $this->limits("{$attribute}.{$index}.{$limits}", $entry[$limits] ?? []);
+            }
         }
     }
 
@@ -61,18 +63,18 @@ final class SoundEntries implements ValidationRule, ValidatorAwareRule
         };
     }
 
-    private function minima(string $at, mixed $minima): void
+    private function limits(string $at, mixed $limits): void
     {
-        if (! is_array($minima) || count($minima) > self::MOST_MINIMA) {
-            $this->refuse($at, 'A class has at most '.self::MOST_MINIMA.' least measures.');
+        if (! is_array($limits) || count($limits) > self::MOST_LIMITS) {
+            $this->refuse($at, 'A class has at most '.self::MOST_LIMITS.' minimum and as many maximum measures.');
 
             return;
         }
-        foreach ($minima as $index => $least) {
-            $isKnown = is_array($least) && array_diff(array_keys($least), ['measure', 'quantity']) === [];
-            if (! $isKnown || ! is_string($least['measure'] ?? null) || preg_match('/^[a-z][a-z_]{0,29}$/', $least['measure']) !== 1) {
+        foreach ($limits as $index => $limit) {
+            $isKnown = is_array($limit) && array_diff(array_keys($limit), ['measure', 'quantity']) === [];
+            if (! $isKnown || ! is_string($limit['measure'] ?? null) || preg_match('/^[a-z][a-z_]{0,29}$/', $limit['measure']) !== 1) {
                 $this->refuse("{$at}.{$index}.measure", 'A measure has a name in small letters, such as width, and a quantity.');
-            } elseif (! is_string($least['quantity'] ?? null) || $least['quantity'] === '' || mb_strlen($least['quantity']) > 40) {
+            } elseif (! is_string($limit['quantity'] ?? null) || $limit['quantity'] === '' || mb_strlen($limit['quantity']) > 40) {
                 $this->refuse("{$at}.{$index}.quantity", 'Enter a number and a unit, such as 10 cm.');
             }
         }

@@ -20,6 +20,8 @@ use OpenApi\Attributes as OA;
             new OA\Property(property: 'title', type: 'string'),
             new OA\Property(property: 'size', type: 'string', nullable: true),
             new OA\Property(property: 'basis', type: 'string', description: 'what the list rests on'),
+            new OA\Property(property: 'made_for_people', type: 'integer', nullable: true),
+            new OA\Property(property: 'made_for_days', type: 'integer', nullable: true),
             new OA\Property(property: 'excludes', type: 'array', items: new OA\Items(type: 'string')),
             new OA\Property(
                 property: 'lines',
@@ -52,10 +54,23 @@ use OpenApi\Attributes as OA;
                                             type: 'object',
                                         ),
                                     ),
+                                    new OA\Property(
+                                        property: 'maxima',
+                                        type: 'array',
+                                        items: new OA\Items(
+                                            required: ['measure', 'quantity'],
+                                            properties: [
+                                                new OA\Property(property: 'measure', type: 'string'),
+                                                new OA\Property(property: 'quantity', type: 'string'),
+                                            ],
+                                            type: 'object',
+                                        ),
+                                    ),
                                 ],
                                 type: 'object',
                             ),
                         ),
+                        new OA\Property(property: 'per', type: 'string', enum: ['trip', 'people', 'person_days']),
                         new OA\Property(property: 'reason', type: 'string', nullable: true),
                         new OA\Property(
                             property: 'anyone_may_use', type: 'boolean',
@@ -106,6 +121,9 @@ final class WrittenList extends FormRequest
             'lines.*.accepts' => ['bail', 'required', 'array', 'min:1', 'max:30', new SoundEntries],
             'lines.*.reason' => ['nullable', 'string', 'max:200'],
             'lines.*.anyone_may_use' => ['boolean:strict'],
+            'lines.*.per' => ['in:trip,people,person_days'],
+            'made_for_people' => ['nullable', 'integer', 'between:1,10000', 'required_with:made_for_days'],
+            'made_for_days' => ['nullable', 'integer', 'between:1,3660', 'required_with:made_for_people'],
         ];
     }
 
@@ -119,6 +137,8 @@ final class WrittenList extends FormRequest
             'lines.*.code.distinct' => 'Two lines have this number. Give one of them another.',
             'lines.*.quantity.required_without' => 'Enter how many pieces, or how much in all with its unit.',
             'lines.*.quantity.prohibits' => 'A line asks for pieces or for a measure in all, not for both. Empty one of them.',
+            'made_for_people.required_with' => 'Say for how many people the list is made, or empty its days.',
+            'made_for_days.required_with' => 'Say for how many days the list is made, or empty its people.',
             'lines.*.quantity.between' => 'Enter 1 or more pieces.',
             'lines.*.accepts.required' => 'Choose at least one item or class that serves this line.',
         ];
@@ -156,7 +176,7 @@ final class WrittenList extends FormRequest
 
     public function list(): ListContent
     {
-        /** @var array{title: string, size?: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>} $valid */
+        /** @var array{title: string, size?: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>, made_for_people?: int|null, made_for_days?: int|null} $valid */
         $valid = $this->validated();
 
         return new ListContent(
@@ -165,6 +185,9 @@ final class WrittenList extends FormRequest
             $valid['basis'],
             array_values($valid['excludes']),
             array_values(array_map(self::line(...), $valid['lines'])),
+            isset($valid['made_for_people'], $valid['made_for_days'])
+                ? ['people' => $valid['made_for_people'], 'days' => $valid['made_for_days']]
+                : null,
         );
     }
 
@@ -175,8 +198,8 @@ final class WrittenList extends FormRequest
          * @var array{
          *     code: string, need: string, rank: string, quantity?: int|null, total_measure?: string|null,
          *     total_quantity?: string|null,
-         *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>}>,
-         *     reason?: string|null, anyone_may_use?: bool,
+         *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>, maxima?: list<array{measure: string, quantity: string}>}>,
+         *     reason?: string|null, anyone_may_use?: bool, per?: string,
          * } $line
          */
         $inAll = $line['total_quantity'] ?? null;
@@ -191,6 +214,7 @@ final class WrittenList extends FormRequest
             array_values(array_map(EntryContent::ofRequest(...), $line['accepts'])),
             $line['reason'] ?? null,
             $line['anyone_may_use'] ?? false,
+            $line['per'] ?? 'trip',
         );
     }
 }

@@ -31,6 +31,8 @@ use Illuminate\Support\Carbon;
  * @property string|null $supersedes_id
  * @property string|null $copied_from_id
  * @property int $revision
+ * @property int|null $made_for_people
+ * @property int|null $made_for_days
  * @property KitList|null $supersedes
  * @property KitList|null $copiedFrom
  * @property Collection<int, LineConfirmation> $confirmations
@@ -72,6 +74,14 @@ final class KitList extends Model
             $size === null => '',
             default => ", {$size}",
         };
+    }
+
+    /** @return array{people: int, days: int}|null for how many people and days its quantities are meant */
+    public function madeFor(): ?array
+    {
+        return $this->made_for_people === null || $this->made_for_days === null
+            ? null
+            : ['people' => $this->made_for_people, 'days' => $this->made_for_days];
     }
 
     /** @return HasMany<Line, $this> */

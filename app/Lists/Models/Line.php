@@ -25,6 +25,7 @@ use Sarcina\Core\Lists\Rank;
  * @property string|null $total_quantity
  * @property string|null $reason
  * @property bool $anyone_may_use scope of practice is not looked at
+ * @property string $per what its quantity grows with: trip (nothing), people or person_days
  * @property Collection<int, LineEntry> $entries
  */
 final class Line extends Model
@@ -37,7 +38,7 @@ final class Line extends Model
 
     protected $guarded = [];
 
-    protected $attributes = ['anyone_may_use' => false];
+    protected $attributes = ['anyone_may_use' => false, 'per' => 'trip'];
 
     /** @return array<string, string> */
     protected function casts(): array

@@ -11,7 +11,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * What a line accepts, in order of preference: an item, or a class with least measures.
+ * One entry of what a line accepts, in order of preference: an item, or a class with minimum and maximum measures.
  *
  * @property int $id
  * @property string $line_id
@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $item_id
  * @property string|null $class
  * @property Item|null $item
- * @property Collection<int, LineEntryMinimum> $minima
+ * @property Collection<int, LineEntryLimit> $limits
  */
 final class LineEntry extends Model
 {
@@ -33,9 +33,21 @@ final class LineEntry extends Model
         return $this->belongsTo(Item::class);
     }
 
-    /** @return HasMany<LineEntryMinimum, $this> */
-    public function minima(): HasMany
+    /** @return HasMany<LineEntryLimit, $this> */
+    public function limits(): HasMany
     {
-        return $this->hasMany(LineEntryMinimum::class);
+        return $this->hasMany(LineEntryLimit::class);
+    }
+
+    /** @return array<string, string> minimum quantity by measure */
+    public function minima(): array
+    {
+        return $this->limits->where('is_maximum', false)->pluck('quantity', 'measure')->all();
+    }
+
+    /** @return array<string, string> maximum quantity by measure */
+    public function maxima(): array
+    {
+        return $this->limits->where('is_maximum', true)->pluck('quantity', 'measure')->all();
     }
 }

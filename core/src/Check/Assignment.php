@@ -10,6 +10,7 @@ use Sarcina\Core\Kit\Item;
 use Sarcina\Core\Kit\Kit;
 use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
+use Sarcina\Core\Kit\Scope;
 use Sarcina\Core\Lists\KitList;
 use Sarcina\Core\Lists\Line;
 
@@ -121,6 +122,15 @@ final readonly class Assignment
     public function isUsableOn(Item $item, Line $line): bool
     {
         return ! $this->list->excludes($item) && ($line->anyoneMayUse || ! $this->isBeyondScope($item));
+    }
+
+    /** Gives the same kit in the hands of people of the highest scope: what does not count then fails for another reason. */
+    public function withoutScope(): self
+    {
+        return new self(
+            $this->asOf, new Kit($this->kit->code, Scope::Clinician, $this->kit->maxMass, $this->kit->emptyMass), $this->policy, $this->items,
+            $this->list, $this->counted, $this->checked, $this->doubts, $this->alsoCounted,
+        );
     }
 
     public function isBeyondScope(Item $item): bool

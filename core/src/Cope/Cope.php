@@ -27,12 +27,17 @@ final class Cope
 
     private readonly Scope $scope;
 
-    /** @param  Assignment  $assignment  the kit as `check` judges it: what counts there counts here */
-    public function __construct(Assignment $assignment)
+    /**
+     * @param  Assignment  $assignment  the kit as `check` judges it: what counts there counts here
+     * @param  list<int>  $forAnyone  rows that serve a line open to anyone, whose scope is not compared
+     */
+    public function __construct(Assignment $assignment, array $forAnyone = [])
     {
         $this->scope = $assignment->kit->scope;
+        $forAnyone = array_flip($forAnyone);
+        $unscoped = $forAnyone === [] ? $assignment : $assignment->withoutScope();
         foreach ($assignment->contents as $index => $row) {
-            if ($assignment->isEffective($index)) {
+            if ((isset($forAnyone[$index]) ? $unscoped : $assignment)->isEffective($index)) {
                 $at = $this->byCode['.'.$row->item->code] ??= count($this->items);
                 $this->items[$at] = $row->item;
                 $this->pieces[$at] = ($this->pieces[$at] ?? 0) + $row->quantity;

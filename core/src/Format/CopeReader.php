@@ -35,7 +35,11 @@ final class CopeReader
         $asOf = $root->field('as_of')->day();
         $kit = $root->field('kit')->object([], ['scope']);
         $excludes = array_map(static fn (Reader $class): ItemClass => new ItemClass($class->text()), $root->field('excludes')->entries());
+        $refused = $root->refused();
         [$items, $rows] = KitReader::itemsAndContents($root->field('items'), $root->field('contents'), $asOf);
+        $forAnyone = $root->refused() > $refused ? [] : array_keys(array_filter(array_map(
+            static fn (Reader $row): bool => $row->field('anyone_may_use')->flag(false), $root->field('contents')->entries(),
+        )));
         $emergencies = self::emergencies($root->field('emergencies'));
         $scope = $kit->field('scope')->choice(Scope::Anyone);
         $root->finish();
@@ -44,7 +48,7 @@ final class CopeReader
             $asOf, new Kit('', $scope, null, 0), new Policy(ExpiryPolicy::Strict, $asOf, 0), $items, new KitList('', [], $excludes), $rows,
         );
 
-        return [new Cope($assignment), $emergencies];
+        return [new Cope($assignment, $forAnyone), $emergencies];
     }
 
     /**

@@ -66,7 +66,7 @@ final class KitReader
         $reader = new self;
         $refused = $items->refused();
         $reader->readItems($items);
-        $rows = $reader->contents($contents, 0, $items->refused() === $refused, $asOf);
+        $rows = $reader->contents($contents, 0, $items->refused() === $refused, $asOf, ['anyone_may_use']);
 
         return [array_values($reader->items), $rows];
     }
@@ -213,12 +213,15 @@ final class KitReader
         return $read;
     }
 
-    /** @return list<Row> */
-    private function contents(Reader $contents, int $mass, bool $itemsAreSound, Day $asOf): array
+    /**
+     * @param  list<string>  $more  keys that a row of this rule may have too
+     * @return list<Row>
+     */
+    private function contents(Reader $contents, int $mass, bool $itemsAreSound, Day $asOf, array $more = []): array
     {
         $rows = [];
         foreach ($contents->entries() as $row) {
-            if (! $row->object(['item', 'quantity'], ['pocket', 'lot', 'expires', 'condition', 'opened_on'])->isObject()) {
+            if (! $row->object(['item', 'quantity'], ['pocket', 'lot', 'expires', 'condition', 'opened_on', ...$more])->isObject()) {
                 continue;
             }
             $code = $row->field('item')->text();

@@ -7,6 +7,8 @@ namespace Sarcina\Core\Format;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 use Sarcina\Core\Par\Carried;
+use Sarcina\Core\Par\ListedQuantity;
+use Sarcina\Core\Par\Per;
 
 /** Reads a `sarcina.par/1` document and writes its answer, `sarcina.par-levels/1` (rules.md, par). */
 final class ParReader
@@ -35,20 +37,32 @@ final class ParReader
         $rows = [];
         $seen = [];
         foreach ($root->field('rows')->entries() as $row) {
-            $row->object(['item', 'per_1000_person_days', 'pieces_per_use'], ['floor']);
+            $row->object(['item', 'per_1000_person_days', 'pieces_per_use'], ['floor', 'list']);
             $rate = $row->field('per_1000_person_days')->decimal();
             if ($rate->multipliedBy($people)->multipliedBy($days)->isGreaterThan(1000 * self::MOST_USES)) {
                 $row->field('per_1000_person_days')->refuse('That is more than '.self::MOST_USES.' uses.');
             }
             $rows[] = [
                 $row->field('item')->textOnce($seen), $rate, $row->field('pieces_per_use')->wholeNumber(1),
-                $row->field('floor')->wholeNumber(0),
+                $row->field('floor')->wholeNumber(0), self::listed($row->field('list')),
             ];
         }
         $root->finish();
 
         return array_map(
-            static fn (array $row): Carried => Carried::of($row[0], $confidence, $people, $days, $row[1], $row[2], $row[3]), $rows,
+            static fn (array $row): Carried => Carried::of($row[0], $confidence, $people, $days, $row[1], $row[2], $row[3], $row[4]), $rows,
+        );
+    }
+
+    private static function listed(Reader $list): ?ListedQuantity
+    {
+        if ($list->isNull() || ! $list->object(['quantity', 'per', 'people', 'days'], ['critical'])->isObject()) {
+            return null;
+        }
+
+        return new ListedQuantity(
+            $list->field('quantity')->wholeNumber(1), $list->field('per')->choice(Per::Trip), $list->field('people')->wholeNumber(1),
+            $list->field('days')->wholeNumber(1), $list->field('critical')->flag(false),
         );
     }
 
@@ -62,7 +76,9 @@ final class ParReader
             'item' => $row->item,
             'mean' => self::rounded($row->mean),
             'uses' => $row->uses,
+            'list' => $row->list,
             'par' => $row->par,
+            'from' => $row->from->value,
         ], $rows)];
     }
 

@@ -28,7 +28,15 @@ export const dailyQuestions = {
             queryFn: () => ask(api.GET('/kits/{kit}/shortfalls', { params: { path: { kit } } })),
         }),
     /** How many to carry, for what was typed; what is empty is left out. */
-    carry: (asked: { people: string; days: string; each: string; together: string; covered: string; list: string }) =>
+    carry: (asked: {
+        people: string;
+        days: string;
+        setting: string;
+        each: string;
+        together: string;
+        covered: string;
+        list: string;
+    }) =>
         queryOptions({
             queryKey: ['carry', asked],
             queryFn: () =>
@@ -38,6 +46,7 @@ export const dailyQuestions = {
                             query: {
                                 people: asked.people as unknown as number,
                                 days: asked.days as unknown as number,
+                                setting: asked.setting as 'trip',
                                 each: asked.each,
                                 ...(asked.together === '' ? {} : { together: asked.together }),
                                 ...(asked.covered === '' ? {} : { covered: asked.covered as unknown as number }),

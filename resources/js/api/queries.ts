@@ -8,6 +8,13 @@ type Asked = Record<string, string>;
 export type Scope = 'anyone' | 'first_aider' | 'trained' | 'clinician';
 
 /** The questions that the page asks the server, each with its key; those that come with the first load stand in firstQuestions. */
+interface Limit {
+    measure: string;
+    quantity: string;
+}
+
+const byMeasure = (limits: Limit[]) => Object.fromEntries(limits.map((one) => [one.measure, one.quantity]));
+
 export const questions = {
     account: () => queryOptions({ queryKey: ['account'], queryFn: () => ask(api.GET('/account')) }),
     accounts: () => queryOptions({ queryKey: ['accounts'], queryFn: () => ask(api.GET('/accounts')) }),
@@ -133,17 +140,18 @@ export const questions = {
         }),
     /** The whole catalogue by name, to choose from. */
     itemChoices: () => queryOptions({ queryKey: ['items', 'choices'], queryFn: () => ask(api.GET('/choices/items')) }),
-    /** What a line by a class with least measures would accept. */
-    accepted: (named: string, least: { measure: string; quantity: string }[]) =>
+    /** Asks what a line by a class with limits would accept. */
+    accepted: (named: string, least: Limit[], most: Limit[]) =>
         queryOptions({
-            queryKey: ['items', 'accepted', named, least],
+            queryKey: ['items', 'accepted', named, least, most],
             queryFn: () =>
                 ask(
                     api.GET('/choices/accepted', {
                         params: {
                             query: {
                                 class: named,
-                                least: Object.fromEntries(least.map((one) => [one.measure, one.quantity])),
+                                least: byMeasure(least),
+                                most: byMeasure(most),
                             },
                         },
                     }),

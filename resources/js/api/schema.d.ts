@@ -3254,37 +3254,48 @@ export interface components {
             /** Format: date-time */
             taken_at: string | null;
         };
-        /** @description How many of one item to carry, and what that rests on. */
+        /** @description How many pieces to carry for one line of a list, and what decides it. */
         CarriedItem: {
-            item: string;
-            name: string;
-            /**
-             * @description own: from ten uses on record, or more
-             * @enum {string}
-             */
-            source: "own" | "starting";
-            /** @description on record */
+            line: string;
+            need: string;
+            /** @enum {string} */
+            rank: "critical" | "required" | "optional";
+            /** @description code of the item that is carried; null: nothing in the catalogue serves the line */
+            item: string | null;
+            name: string | null;
+            /** @description pieces that the list asks for as it is written */
+            listed: number;
+            /** @description pieces that the list asks for on this trip */
+            list: number;
+            /** @description own uses on record in this setting */
             uses_known: number;
-            /** @description uses in 1000 person-days */
-            rate: string;
-            /** @description with nine chances in ten it is no less */
-            rate_least: string | null;
-            /** @description and no more */
-            rate_most: string | null;
+            /** @description uses in 1,000 person-days; null: carried by count alone */
+            rate: string | null;
+            /** @description uses in 1,000 person-days that the setting expects */
+            setting_rate: string | null;
+            /** @description per cent of the rate that rest on own records */
+            own_share: number | null;
             pieces_per_use: number;
             /** @description uses to be expected */
             mean: string;
-            /** @description uses that are covered */
+            /** @description uses that the confidence asks to cover */
             uses: number;
             /** @description pieces to carry */
             par: number;
-            /** @description that this item is enough */
-            chance: string;
+            /**
+             * @description what decides how many pieces
+             * @enum {string}
+             */
+            from: "uses" | "list" | "floor";
+            /** @description that this item is enough; null: carried by count alone */
+            chance: string | null;
         };
         /** @description How many to carry, item by item, and the chance that all of it is enough at once. */
         CarryResource: {
             people: number;
             days: number;
+            /** @enum {string} */
+            setting: "workplace" | "school" | "sport" | "trip" | "event";
             /** @description the confidence asked of each item */
             each: string;
             /** @description the chance that was asked of all together */
@@ -3297,11 +3308,14 @@ export interface components {
             covered: number;
             /** @description days that the records go over */
             days_on_record: number;
-            /** @description what the starting rates rest on */
+            /** @description person-days that the rate of the setting weighs beside own records */
+            weight: number;
+            /** @description what the rates of the settings rest on */
             about: string;
+            list: string | null;
+            /** @description whether the list says for how many people and days it is made; if not, its quantities are not scaled */
+            is_scaled: boolean;
             rows: components["schemas"]["CarriedItem"][];
-            /** @description names of items of which no rate is known */
-            without: string[];
         };
         /** @description Where pieces of an item lie. */
         CarriedResource: {
@@ -3892,6 +3906,10 @@ export interface components {
                         measure: string;
                         quantity: string;
                     }[];
+                    maxima?: {
+                        measure: string;
+                        quantity: string;
+                    }[];
                 }[];
             }[];
         };
@@ -4361,6 +4379,11 @@ export interface components {
             /** @enum {string} */
             kind: "site" | "building" | "floor" | "spot" | "vehicle" | "person";
             parent_id: string | null;
+            /**
+             * @description for rates of use; null: that of the place above it. Left out: as it was
+             * @enum {string|null}
+             */
+            setting?: "workplace" | "school" | "sport" | "trip" | "event" | null;
         };
         /** @description A kit at a place, and who answers for it. */
         KitAtPlace: {
@@ -4584,6 +4607,11 @@ export interface components {
             posted: number;
             /** @description the first of its kits, by code */
             hanging: components["schemas"]["KitAtPlace"][];
+            /**
+             * @description for rates of use; null: as above it
+             * @enum {string|null}
+             */
+            setting: "workplace" | "school" | "sport" | "trip" | "event" | null;
         };
         /** @description One page of the places, in walking order. */
         PlacesResource: {
@@ -4814,11 +4842,12 @@ export interface components {
             edition: string;
             confirmed: boolean;
         };
-        /** @description What a line accepts: an item, or a class with least measures; and the same in words. */
+        /** @description An entry of what a line accepts: an item, or a class with minimum and maximum measures, and the same in words. */
         EntryResource: {
             item: string | null;
             class: string | null;
             minima: components["schemas"]["MeasureResource"][];
+            maxima: components["schemas"]["MeasureResource"][];
             caution: string | null;
             text: string;
         };
@@ -4895,6 +4924,11 @@ export interface components {
             reason: string | null;
             /** @description for bystanders of a public station: scope of practice is not looked at */
             anyone_may_use: boolean;
+            /**
+             * @description what its quantity grows with
+             * @enum {string}
+             */
+            per: "trip" | "people" | "person_days";
             confirmation: components["schemas"]["ConfirmationResource"] | null;
         };
         /** @description The list that a kit or design is held to. */
@@ -4939,6 +4973,10 @@ export interface components {
             price: number | null;
             unpriced: number;
             currency: string;
+            /** @description for how many people its quantities are meant */
+            made_for_people: number | null;
+            /** @description for how many days its quantities are meant */
+            made_for_days: number | null;
         };
         /** @description An edition of a list, without its lines. */
         ListSummary: {
@@ -5034,6 +5072,8 @@ export interface components {
             size?: string | null;
             /** @description what the list rests on */
             basis: string;
+            made_for_people?: number | null;
+            made_for_days?: number | null;
             excludes: string[];
             lines: {
                 code: string;
@@ -5050,7 +5090,13 @@ export interface components {
                         measure: string;
                         quantity: string;
                     }[];
+                    maxima?: {
+                        measure: string;
+                        quantity: string;
+                    }[];
                 }[];
+                /** @enum {string} */
+                per?: "trip" | "people" | "person_days";
                 reason?: string | null;
                 /** @description for bystanders of a public station: scope of practice is not looked at */
                 anyone_may_use?: boolean;
@@ -5930,11 +5976,15 @@ export interface components {
             /** @description ids of compartments */
             slots: string[];
         };
-        /** @description What serves an added line: an item, or a class with the least measures that it must have. */
+        /** @description An entry of what serves an added line: an item, or a class with its minimum and maximum measures. */
         DraftEntry: {
             item: string | null;
             class: string | null;
             minima: {
+                measure: string;
+                quantity: string;
+            }[];
+            maxima: {
                 measure: string;
                 quantity: string;
             }[];
@@ -7424,8 +7474,7 @@ export interface operations {
                 together?: string;
                 covered?: number;
                 list?: string;
-                /** @description codes with commas between */
-                items?: string;
+                setting?: "workplace" | "school" | "sport" | "trip" | "event";
             };
             header?: never;
             path?: never;

@@ -15,17 +15,22 @@ beforeEach(() => keptForm.discard('packing.d1'));
 afterEach(() => vi.unstubAllGlobals());
 
 const row = (item: string, par: number): Schemas['CarriedItem'] => ({
+    line: item,
+    need: 'Plasters',
+    rank: 'required',
     item,
     name: item.toUpperCase(),
-    source: 'own',
+    listed: 3,
+    list: 3,
     uses_known: 14,
     rate: '5.00',
-    rate_least: '3.10',
-    rate_most: '7.80',
+    setting_rate: '9.00',
+    own_share: 40,
     pieces_per_use: 1,
     mean: '0.4200',
     uses: 2,
     par,
+    from: 'uses',
     chance: '0.9910',
 });
 const line = (code: string, item: string | null, pieces: number) =>
@@ -46,7 +51,7 @@ describe('what is carried, as lines of a design', () => {
                 code: 'A1',
                 need: 'PLASTER',
                 quantity: 3,
-                accepts: [{ item: 'plaster', class: null, minima: [] }],
+                accepts: [{ item: 'plaster', class: null, minima: [], maxima: [] }],
                 reason: 'Enough for 2 uses at 5.00 in 1,000 person-days',
             }),
         ]);
@@ -111,7 +116,7 @@ describe('adding to a design', () => {
 
     it('says so where nothing is more than it asks for, and keeps nothing', async () => {
         await add([line('L1', 'plaster', 4)], [row('plaster', 4)]);
-        expect((await screen.findByRole('alert')).textContent).toContain('asks for that many of each item already');
+        expect((await screen.findByRole('alert')).textContent).toContain('already asks for that many of each item');
         expect(kept()).toBeUndefined();
     });
 });

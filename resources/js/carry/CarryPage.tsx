@@ -8,21 +8,22 @@ import { isProblem, type Schemas } from '../api/client';
 import { dailyQuestions } from '../api/dailyQuestions';
 import { questions } from '../api/queries';
 import { useSession } from '../session/useSession';
-import { Row, Write } from '../ui/Fields';
-import { Deference, Notice } from '../ui/Notice';
+import { Choose, Row, Write } from '../ui/Fields';
+import { Deference } from '../ui/Notice';
 import { Empty, Page, Sheet, Waiting } from '../ui/Page';
 import { Search } from '../ui/Search';
 import { Table } from '../ui/Table';
 import { count, listOptions } from '../ui/words';
 import { AddToDesign } from './AddToDesign';
+import { Basis } from './Basis';
 import { MakeList } from './MakeList';
-import { words } from './words';
+import { sayChance, words } from './words';
 
-const first = { people: '12', days: '7', each: '0.95', together: '0.9', covered: '', list: '' };
+const first = { people: '12', days: '7', setting: 'trip', each: '0.95', together: '0.9', covered: '', list: '' };
 
 type Asked = typeof first;
 
-/** How many of each item to carry, with what each figure rests on, and the chance that all of it is enough at once. */
+/** How many of each item to carry on a trip: the decision first, and what it rests on below. */
 export default function CarryPage() {
     const [search, setSearch] = useSearchParams();
     const asked = Object.fromEntries(
@@ -40,16 +41,25 @@ export default function CarryPage() {
     const ask = (to: Partial<Asked>) =>
         setSearch(
             Object.fromEntries(
-                // What is emptied stays empty: only what nobody changed is left out.
+                // A field that was emptied stays empty: only values that nobody changed are left out.
                 Object.entries({ ...asked, ...to }).filter(([key, value]) => value !== first[key as keyof Asked]),
             ),
         );
     return (
         <Page title={words.title} above={<Typography sx={{ color: 'text.secondary' }}>{words.about}</Typography>}>
             <Form key={search.toString()} asked={asked} data={data} problem={problem} onAsk={ask} />
+            {data?.list === null && (
+                <Sheet>
+                    <Empty>{words.chooseAList}</Empty>
+                </Sheet>
+            )}
+            {data && data.list !== null && (
+                <>
+                    <Decision data={data} />
+                    <Basis data={data} onAsk={ask} />
+                </>
+            )}
             <Deference />
-            {data && data.about !== '' && <Notice>{data.about}</Notice>}
-            {data && <Outcome data={data} onAsk={ask} />}
         </Page>
     );
 }
@@ -84,22 +94,34 @@ function Form({ asked, data, problem, onAsk }: FormProps) {
                     onAsk(typed);
                 }}
             >
-                <Row columns="repeat(3, minmax(0, 1fr))">
-                    {field('people', words.people)}
-                    {field('days', words.days)}
-                    {field('covered', words.covered, data && words.coveredHelp(data.days_on_record, data.covered))}
-                </Row>
-                <Row columns="repeat(3, minmax(0, 1fr))">
-                    {field('each', words.each, words.chanceHelp)}
-                    {field('together', words.together, words.chanceHelp)}
+                <Row columns="minmax(0, 2fr) repeat(3, minmax(0, 1fr))">
                     <Search
-                        label={words.ofList}
+                        label={words.list}
                         value={typed.list}
-                        placeholder={words.allUsed}
+                        placeholder={words.listPlaceholder}
                         onChoose={(list) => setTyped({ ...typed, list })}
                         options={listOptions(lists)}
+                        helperText={words.listHelp}
+                    />
+                    {field('people', words.people)}
+                    {field('days', words.days)}
+                    <Choose
+                        label={words.setting}
+                        value={typed.setting}
+                        onChoose={(setting) => setTyped({ ...typed, setting })}
+                        options={words.settings}
                     />
                 </Row>
+                <Box component="details" sx={{ my: 2 }}>
+                    <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
+                        {words.moreQuestions}
+                    </Box>
+                    <Row columns="repeat(3, minmax(0, 1fr))">
+                        {field('each', words.each, words.chanceHelp)}
+                        {field('together', words.together, words.chanceHelp)}
+                        {field('covered', words.covered, data && words.coveredHelp(data.days_on_record, data.covered))}
+                    </Row>
+                </Box>
                 <Button type="submit" variant="contained">
                     {words.calculate}
                 </Button>
@@ -108,99 +130,64 @@ function Form({ asked, data, problem, onAsk }: FormProps) {
     );
 }
 
-function Outcome({ data, onAsk }: { data: Schemas['CarryResource']; onAsk: (to: Partial<Asked>) => void }) {
+function Decision({ data }: { data: Schemas['CarryResource'] }) {
     const { may } = useSession();
-    if (data.rows.length === 0) {
-        return <Empty>{words.nothing}</Empty>;
-    }
+    const pieces = data.rows.reduce((sum, row) => sum + row.par, 0);
     return (
-        <>
-            <Sheet>
-                <Typography variant="h2">{words.allTogether(data.chance)}</Typography>
-                {data.together !== null && data.chance < data.together && (
-                    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 3, alignItems: 'center', mt: 2 }}>
-                        <Typography>
-                            {data.common === null
-                                ? words.noCommon(data.together)
-                                : words.commonIs(data.common, data.together)}
-                        </Typography>
-                        {data.common !== null && (
-                            <Button onClick={() => onAsk({ each: data.common ?? '' })}>{words.useIt}</Button>
-                        )}
+        <Sheet
+            title={words.carryInAll(count(data.rows.length, 'line'), count(pieces, 'piece'))}
+            beside={
+                may('plan') && (
+                    <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
+                        <MakeList data={data} />
+                        <AddToDesign data={data} />
                     </Box>
-                )}
-            </Sheet>
-            <Sheet
-                beside={
-                    may('plan') && (
-                        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 2 }}>
-                            <MakeList data={data} />
-                            <AddToDesign data={data} />
-                        </Box>
-                    )
-                }
-            >
-                <Rows data={data} />
-                {data.without.length > 0 && (
-                    <Typography variant="body2" sx={{ color: 'text.secondary', mt: 3 }}>
-                        {words.without(data.without.join(', '))}
-                    </Typography>
-                )}
-            </Sheet>
-        </>
-    );
-}
-
-function restsOn(row: Schemas['CarriedItem']): string {
-    if (row.source === 'own') {
-        return `${words.own(row.uses_known)}, ${words.between(row.rate_least ?? '', row.rate_most ?? '')}`;
-    }
-    return `${words.starting}, ${row.uses_known === 0 ? words.noneKnown : words.cannotTell(row.uses_known)}`;
-}
-
-function Rows({ data }: { data: Schemas['CarryResource'] }) {
-    return (
-        <Table>
-            <thead>
-                <tr>
-                    <th scope="col">{words.item}</th>
-                    <th scope="col" className="n">
-                        {words.rate}
-                    </th>
-                    <th scope="col" className="n wide">
-                        {words.expected}
-                    </th>
-                    <th scope="col" className="n wide">
-                        {words.enoughFor}
-                    </th>
-                    <th scope="col" className="n">
-                        {words.carry}
-                    </th>
-                    <th scope="col" className="n wide">
-                        {words.chanceHead}
-                    </th>
-                </tr>
-            </thead>
-            <tbody>
-                {data.rows.map((row) => (
-                    <tr key={row.item}>
-                        <td>
-                            {row.name}
-                            <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                                {restsOn(row)}
-                            </Typography>
-                            {row.par === 0 && <Typography variant="body2">▲ {words.notNeeded}</Typography>}
-                        </td>
-                        <td className="n">{row.rate}</td>
-                        <td className="n wide">{row.mean}</td>
-                        <td className="n wide">{row.uses}</td>
-                        <td className="n">
-                            <strong>{count(row.par, 'piece')}</strong>
-                        </td>
-                        <td className="n wide">{row.chance}</td>
+                )
+            }
+        >
+            <Typography>{words.nothingRunsShort(sayChance(data.chance))}</Typography>
+            {!data.is_scaled && <Typography sx={{ mt: 1 }}>{words.notScaled}</Typography>}
+            <Table>
+                <thead>
+                    <tr>
+                        <th scope="col">{words.line}</th>
+                        <th scope="col" className="n">
+                            {words.carry}
+                        </th>
+                        <th scope="col">{words.decides}</th>
+                        <th scope="col" className="n wide">
+                            {words.chanceHead}
+                        </th>
                     </tr>
-                ))}
-            </tbody>
-        </Table>
+                </thead>
+                <tbody>
+                    {data.rows.map((row) => (
+                        <tr key={row.line}>
+                            <td>
+                                {row.need}
+                                <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                                    {row.name ?? words.noItem}
+                                    {row.rank === 'critical' && `, ${words.critical}`}
+                                </Typography>
+                            </td>
+                            <td className="n">
+                                <strong>{count(row.par, 'piece')}</strong>
+                            </td>
+                            <td>{decides(row, data.is_scaled)}</td>
+                            <td className="n wide">
+                                {row.chance === null ? words.countedOnly : sayChance(row.chance)}
+                            </td>
+                        </tr>
+                    ))}
+                </tbody>
+            </Table>
+        </Sheet>
     );
+}
+
+function decides(row: Schemas['CarriedItem'], isScaled: boolean): string {
+    if (row.from === 'uses') {
+        return words.fromUses(count(row.uses, 'use'), row.list);
+    }
+    return isScaled && row.list !== row.listed ? words.fromListScaled(row.listed) : words.fromList;
 }

@@ -2,13 +2,13 @@ import Typography from '@mui/material/Typography';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
-import { freshEntry, freshLine, type EditedLine, type EditedList } from '../lists/editing';
+import { linesOf, type EditedList } from '../lists/editing';
 import { keptForm } from '../offline/useKept';
 import { Write } from '../ui/Fields';
 import { FormDialog } from '../ui/FormDialog';
 import { words } from './words';
 
-/** The figures as lines of a house list, to be looked through before they are saved. */
+/** The figures as a house list: a copy of the list with every line, to be read through before it is saved. */
 export function MakeList({ data }: { data: Schemas['CarryResource'] }) {
     const navigate = useNavigate();
     const [title, setTitle] = useState('');
@@ -25,7 +25,7 @@ export function MakeList({ data }: { data: Schemas['CarryResource'] }) {
             }}
             save={async () => {
                 const made = await ask(
-                    api.POST('/lists', { body: { title: title.trim(), code: code.trim(), from: null } }),
+                    api.POST('/lists', { body: { title: title.trim(), code: code.trim(), from: data.list } }),
                 );
                 keptForm.keep(`list.${made.id}.${made.revision}`, edited(made, data));
                 void navigate(`/lists/${made.id}/edit`);
@@ -47,21 +47,24 @@ export function MakeList({ data }: { data: Schemas['CarryResource'] }) {
     );
 }
 
+/** Every line of the list stays; its quantity becomes what is carried, in pieces where that is more than the list asks for. */
 function edited(made: Schemas['ListResource'], data: Schemas['CarryResource']): EditedList {
-    const lines: EditedLine[] = [];
-    for (const row of data.rows.filter((one) => one.par > 0)) {
-        lines.push({
-            ...freshLine(lines),
-            need: row.name,
-            quantity: String(row.par),
-            accepts: [{ ...freshEntry, item: row.item }],
-            reason: words.reason(row.uses, row.rate),
-        });
-    }
+    const carried = new Map(data.rows.map((row) => [row.line, row]));
     return {
         title: made.title,
-        basis: words.basis(data.people, data.days, data.each),
+        basis: words.basis(data.people, data.days, sayBasis(data)),
         excludes: made.excludes.join(', '),
-        lines,
+        people: String(data.people),
+        days: String(data.days),
+        lines: linesOf(made).map((line) => {
+            const row = carried.get(line.code);
+            if (row === undefined || (line.asks === 'total' && row.par === row.listed)) {
+                return line;
+            }
+            return { ...line, asks: 'pieces' as const, quantity: String(row.par) };
+        }),
     };
 }
+
+const sayBasis = (data: Schemas['CarryResource']): string =>
+    words.settings.find(([setting]) => setting === data.setting)?.[1] ?? data.setting;

@@ -17,6 +17,9 @@ export function withCarried(
     const codes = lines.map((line) => line.code);
     let changed = 0;
     for (const row of rows) {
+        if (row.item === null) {
+            continue;
+        }
         const asked = lines.filter((line) => line.item === row.item).reduce((sum, line) => sum + line.pieces, 0);
         const more = row.par - asked;
         if (more <= 0) {
@@ -28,7 +31,7 @@ export function withCarried(
         );
         let code = own?.code;
         if (code === undefined) {
-            ({ draft, code } = addLine(draft, { code: row.item, name: row.name }, codes));
+            ({ draft, code } = addLine(draft, { code: row.item, name: row.name ?? row.need }, codes));
         }
         draft = {
             ...draft,

@@ -1,53 +1,78 @@
-/** What the page says here, to be read in one go. */
+/** Says a chance as a whole per cent, and never as certain. */
+export function sayChance(chance: string): string {
+    const percent = Math.round(Number(chance) * 100);
+    return percent >= 100 ? 'over 99 %' : percent < 1 ? 'under 1 %' : `${percent} %`;
+}
+
+/** The strings of this area of the page. */
 export const words = {
     title: 'How many to carry',
-    about: 'For a trip, a deployment or a season: how often each item will be needed, and how many of it are enough with the chance that you ask for.',
+    about: 'For a trip, a deployment or a season. You never carry less than your list asks for.',
+    list: 'List',
+    listPlaceholder: 'Choose a list',
+    listHelp: 'The list that is carried at least.',
+    chooseAList: 'Choose the list for this trip. It sets the minimum for each item.',
     people: 'People',
     days: 'Days',
+    setting: 'Setting',
+    settings: [
+        ['workplace', 'Workplace'],
+        ['school', 'School or nursery'],
+        ['sport', 'Sport'],
+        ['trip', 'Trip or expedition'],
+        ['event', 'Event'],
+    ] as const,
+    moreQuestions: 'Chances and own records',
     each: 'Chance that each item is enough',
-    together: 'Chance that all are enough together',
+    together: 'Chance that nothing runs short',
     chanceHelp: 'Above 0 and below 1, such as 0.95',
-    covered: 'People whom the records are of',
+    covered: 'People in your records',
     coveredHelp: (days: number, people: number) =>
         people === 0
-            ? `Your records go over ${days} days. Say of how many people: no assessment is signed.`
-            : `Your records go over ${days} days, of ${people} people.`,
-    ofList: 'Items of a list',
-    allUsed: 'All that was used in the last year',
+            ? `Your records cover ${days} days. Enter for how many people. No assessment of this setting is signed.`
+            : `Your records cover ${days} days and ${people} people.`,
     calculate: 'Calculate',
+    carryInAll: (lines: string, pieces: string) => `Carry ${pieces} on ${lines}`,
+    nothingRunsShort: (chance: string) => `Chance that nothing runs short: ${chance}.`,
+    notScaled: 'This list does not say for how many people and days it is made. Its quantities are not scaled.',
+    line: 'Line',
+    noItem: 'Nothing in the catalogue serves this line',
+    critical: 'critical',
+    carry: 'Carry',
+    decides: 'What decides',
+    fromList: 'From your list',
+    fromListScaled: (listed: number) => `From your list: ${listed} scaled to this trip`,
+    fromUses: (uses: string, list: number) => `From uses: enough for ${uses}. Your list asks for ${list}.`,
+    chanceHead: 'Chance it is enough',
+    countedOnly: 'by count',
+    countedOnlyAbout: 'Lines without a rate are carried by count, as your list asks.',
+    basisTitle: 'What the figures rest on',
+    weight: (personDays: string) =>
+        `The rate of the setting weighs as much as ${personDays} person-days of your records.`,
     item: 'Item',
+    settingRate: 'Rate of the setting',
+    ownUses: 'Own uses',
+    ownShare: 'Share of own records',
     rate: 'Uses in 1,000 person-days',
     expected: 'Uses expected',
-    enoughFor: 'Enough for',
-    carry: 'Carry',
-    chanceHead: 'Chance it is enough',
-    own: (uses: number) => `own records, ${uses} uses`,
-    between: (least: string, most: string) => `between ${least} and ${most}`,
-    starting: 'starting point',
-    cannotTell: (uses: number) => `${uses} of 10 uses known: your records cannot tell yet`,
-    notNeeded: 'With this chance it is not needed. What a list calls critical is carried all the same.',
-    noneKnown: 'no use on record',
-    allTogether: (chance: string) => `The chance that all of it is enough together is ${chance}.`,
-    commonIs: (each: string, target: string) => `Ask ${each} of each item, and all together reach ${target}.`,
+    commonIs: (each: string, target: string) => `Ask ${each} of each item to reach ${target} for all of them.`,
     noCommon: (target: string) =>
-        `Even 0.9999 of each item does not reach ${target} together. Carry a reserve, or plan a resupply.`,
+        `No chance for each item reaches ${target} for all. Carry a reserve or plan a resupply.`,
     useIt: 'Calculate with that',
-    without: (names: string) =>
-        `No rate is known for: ${names}. They are not in these figures; tools are carried by count.`,
-    nothing: 'No item has a rate here. Choose a list, or record uses first.',
-    makeList: 'Make a house list of it',
+    makeList: 'Make a house list',
     makeListAbout:
-        'Each row becomes a line with so many pieces. Nothing is confirmed by that: look through the lines, then save.',
+        'Copies every line of the list with these quantities. Nothing is confirmed. Read the lines through, then save.',
     addToDesign: 'Add to a design',
     addToDesignAbout:
-        'Of each item, what is more than the design asks for already becomes a line that it adds to its list. Nothing is published by that: put the lines into pockets, look them through, then publish.',
+        'Items that the design is short of become added lines. Nothing is published. Put the lines into pockets, read them through, then publish.',
     design: 'Design',
     addLines: 'Add lines',
-    nothingMore: 'This design asks for that many of each item already. Nothing was added.',
+    nothingMore: 'This design already asks for that many of each item. Nothing was added.',
     listTitle: 'Title',
     listCode: 'Code',
     create: 'Create list',
-    basis: (people: number, days: number, each: string) =>
-        `Calculated for ${people} people over ${days} days, ${each} for each item`,
-    reason: (uses: number, rate: string) => `Enough for ${uses} uses at ${rate} in 1,000 person-days`,
+    basis: (people: number, days: number, setting: string) =>
+        `Calculated for ${people} people and ${days} days. Setting: ${setting}.`,
+    reason: (uses: number, rate: string | null) =>
+        rate === null ? 'As the list asks' : `Enough for ${uses} uses at ${rate} in 1,000 person-days`,
 } as const;

@@ -142,7 +142,7 @@ export function addLine(
                     quantity: 1,
                     total_measure: null,
                     total_quantity: null,
-                    accepts: [{ item: item.code, class: null, minima: [] }],
+                    accepts: [{ item: item.code, class: null, minima: [], maxima: [] }],
                     reason: null,
                     anyone_may_use: false,
                 },

@@ -6,7 +6,7 @@ import { questions } from '../api/queries';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Search, type Choice } from '../ui/Search';
 import { useSettled } from '../ui/useSettled';
-import { minima, type EditedEntry } from './editing';
+import { limits, type EditedEntry } from './editing';
 import { KNOWN_CLASSES } from './KnownClasses';
 import { words } from './words';
 
@@ -60,13 +60,21 @@ export function AcceptsEditor({ entries, name, items, problem, at, onChange }: A
                         />
                     )}
                     {entry.kind === 'class' ? (
-                        <Write
-                            label={words.ofAtLeast}
-                            value={entry.least}
-                            onWrite={(least) => onChange(replace(entries, place, { least }))}
-                            problem={leastProblem(problem, at, place)}
-                            help={<Accepts named={entry.class} least={entry.least} />}
-                        />
+                        <Box>
+                            <Write
+                                label={words.ofAtLeast}
+                                value={entry.least}
+                                onWrite={(least) => onChange(replace(entries, place, { least }))}
+                                problem={limitProblem(problem, at, place, ['min', 'minima'])}
+                            />
+                            <Write
+                                label={words.ofAtMost}
+                                value={entry.most ?? ''}
+                                onWrite={(most) => onChange(replace(entries, place, { most }))}
+                                problem={limitProblem(problem, at, place, ['max', 'maxima'])}
+                                help={<Accepts named={entry.class} least={entry.least} most={entry.most ?? ''} />}
+                            />
+                        </Box>
                     ) : (
                         <span />
                     )}
@@ -98,11 +106,11 @@ export function AcceptsEditor({ entries, name, items, problem, at, onChange }: A
 }
 
 /** What a line by this class takes of the catalogue as it is now, before anybody saves it. */
-function Accepts({ named, least }: { named: string; least: string }) {
-    const asked = useSettled(`${named.trim()}|${least}`);
-    const [of = '', measures = ''] = asked.split('|');
+function Accepts({ named, least, most }: { named: string; least: string; most: string }) {
+    const asked = useSettled(`${named.trim()}|${least}|${most}`);
+    const [of = '', minima = '', maxima = ''] = asked.split('|');
     const { data } = useQuery({
-        ...questions.accepted(of, minima(measures)),
+        ...questions.accepted(of, limits(minima), limits(maxima)),
         enabled: /^[a-z0-9][a-z0-9.-]*$/.test(of),
     });
     if (!data) {
@@ -123,8 +131,8 @@ function replace(entries: EditedEntry[], at: number, to: Partial<EditedEntry>): 
     return entries.map((entry, index) => (index === at ? { ...entry, ...to } : entry));
 }
 
-function leastProblem(problem: Problem | null, at: string, place: number): string | undefined {
-    const begins = [`${at}.accepts.${place}.min.`, `${at}.accepts.${place}.minima.`];
+function limitProblem(problem: Problem | null, at: string, place: number, fields: string[]): string | undefined {
+    const begins = fields.map((field) => `${at}.accepts.${place}.${field}.`);
     return Object.entries(problem?.errors ?? {}).find(([field]) =>
         begins.some((begin) => field.startsWith(begin)),
     )?.[1][0];

@@ -22,6 +22,7 @@ const line = (code: string, need: string, of: Partial<Line> = {}): Line => ({
     accepts: [{ text: 'any dressing' } as Schemas['EntryResource']],
     reason: null,
     anyone_may_use: false,
+    per: 'trip',
     confirmation: null,
     ...of,
 });

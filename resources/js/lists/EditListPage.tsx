@@ -57,6 +57,8 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
         title: list.title,
         basis: list.basis,
         excludes: list.excludes.join(', '),
+        people: list.made_for_people === null ? '' : String(list.made_for_people),
+        days: list.made_for_days === null ? '' : String(list.made_for_days),
         lines: linesOf(list),
     });
     const keep = useMutation({
@@ -101,6 +103,23 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                         onWrite={(basis) => type({ ...typed, basis })}
                         problem={problem?.at('basis')}
                         help={words.aStandardAndItsEdition}
+                    />
+                </Row>
+                <Row columns="minmax(0, 1fr) minmax(0, 1fr) minmax(0, 1fr)">
+                    <Write
+                        label={words.madeForPeople}
+                        value={typed.people ?? ''}
+                        onWrite={(people) => type({ ...typed, people })}
+                        problem={problem?.at('made_for_people')}
+                        help={words.madeForHelp}
+                        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
+                    />
+                    <Write
+                        label={words.madeForDays}
+                        value={typed.days ?? ''}
+                        onWrite={(days) => type({ ...typed, days })}
+                        problem={problem?.at('made_for_days')}
+                        slotProps={{ htmlInput: { inputMode: 'numeric' } }}
                     />
                 </Row>
                 <Write

@@ -26,6 +26,12 @@ const ranks = [
     ['optional', 'optional'],
 ] as const;
 
+const grows = [
+    ['trip', words.growsWithNothing],
+    ['people', words.growsWithPeople],
+    ['person_days', words.growsWithPersonDays],
+] as const;
+
 /** One line: its need, rank, how much of it, and what serves it in order of preference. */
 export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange, onRemove, onMove }: LineEditorProps) {
     const wrong = (field: string) =>
@@ -91,6 +97,12 @@ export function LineEditor({ line, at, items, problem, isFirst, isLast, onChange
                 problem={problem}
                 at={`lines.${at}`}
                 onChange={accepts}
+            />
+            <Choose
+                label={words.growsWith}
+                value={line.per ?? 'trip'}
+                onChoose={(per) => onChange({ ...line, per: grows.find(([one]) => one === per)?.[0] ?? 'trip' })}
+                options={grows}
             />
             <Tick
                 label={words.anyoneMayUse}

@@ -16,8 +16,13 @@ const list = {
             total_measure: null,
             total_quantity: null,
             accepts: [
-                { item: 'dressing-medium', class: null, minima: [] },
-                { item: null, class: 'dressing.sterile', minima: [{ measure: 'width', quantity: '10 cm' }] },
+                { item: 'dressing-medium', class: null, minima: [], maxima: [] },
+                {
+                    item: null,
+                    class: 'dressing.sterile',
+                    minima: [{ measure: 'width', quantity: '10 cm' }],
+                    maxima: [],
+                },
             ],
             reason: null,
         },
@@ -28,7 +33,7 @@ const list = {
             quantity: null,
             total_measure: 'length',
             total_quantity: '2.5 m',
-            accepts: [{ item: 'tape', class: null, minima: [] }],
+            accepts: [{ item: 'tape', class: null, minima: [], maxima: [] }],
             reason: 'Two rolls in the van.',
         },
     ],
@@ -49,9 +54,14 @@ describe('a list that is edited', () => {
                 quantity: 4,
                 accepts: [
                     { item: 'dressing-medium' },
-                    { class: 'dressing.sterile', minima: [{ measure: 'width', quantity: '10 cm' }] },
+                    {
+                        class: 'dressing.sterile',
+                        minima: [{ measure: 'width', quantity: '10 cm' }],
+                        maxima: [],
+                    },
                 ],
                 reason: null,
+                per: 'trip',
             },
             {
                 code: 'L7',
@@ -61,6 +71,7 @@ describe('a list that is edited', () => {
                 total_quantity: '2.5 m',
                 accepts: [{ item: 'tape' }],
                 reason: 'Two rolls in the van.',
+                per: 'trip',
             },
         ]);
     });

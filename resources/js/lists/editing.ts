@@ -1,11 +1,13 @@
 import type { Schemas } from '../api/client';
 
-/** What a line accepts, as it is typed: an item by its code, or a class with least measures such as "width 10 cm, height 10 cm". */
+/** What a line accepts, as it is typed: an item by its code, or a class with limits such as "width 10 cm, height 10 cm". */
 export interface EditedEntry {
     kind: 'item' | 'class';
     item: string;
     class: string;
     least: string;
+    /** Maximum measures; typing kept from before they existed has none. */
+    most?: string;
 }
 
 export interface EditedLine {
@@ -20,16 +22,21 @@ export interface EditedLine {
     accepts: EditedEntry[];
     reason: string;
     anyoneMayUse: boolean;
+    /** What its quantity grows with. */
+    per?: 'trip' | 'people' | 'person_days';
 }
 
 export interface EditedList {
     title: string;
     basis: string;
     excludes: string;
+    /** For how many people and days the list is made; both empty where nobody said it. */
+    people?: string;
+    days?: string;
     lines: EditedLine[];
 }
 
-export const freshEntry: EditedEntry = { kind: 'item', item: '', class: '', least: '' };
+export const freshEntry: EditedEntry = { kind: 'item', item: '', class: '', least: '', most: '' };
 
 /** A line with a code of its own: codes stay with their lines from edition to edition. */
 export function freshLine(lines: EditedLine[]): EditedLine {
@@ -45,6 +52,7 @@ export function freshLine(lines: EditedLine[]): EditedLine {
         accepts: [freshEntry],
         reason: '',
         anyoneMayUse: false,
+        per: 'trip',
     };
 }
 
@@ -54,15 +62,18 @@ export function entriesOf(accepts: Schemas['EntryResource'][]): EditedEntry[] {
         kind: entry.item === null ? 'class' : 'item',
         item: entry.item ?? '',
         class: entry.class ?? '',
-        least: entry.minima.map((least) => `${least.measure} ${least.quantity}`).join(', '),
+        least: entry.minima.map(sayLimit).join(', '),
+        most: entry.maxima.map(sayLimit).join(', '),
     }));
 }
+
+const sayLimit = (limit: { measure: string; quantity: string }) => `${limit.measure} ${limit.quantity}`;
 
 export function entriesToSend(entries: EditedEntry[]) {
     return entries.map((entry) =>
         entry.kind === 'item'
             ? { item: entry.item || null }
-            : { class: entry.class.trim(), minima: minima(entry.least) },
+            : { class: entry.class.trim(), minima: limits(entry.least), maxima: limits(entry.most ?? '') },
     );
 }
 
@@ -78,12 +89,13 @@ export function linesOf(list: Schemas['ListResource']): EditedLine[] {
         accepts: entriesOf(line.accepts),
         reason: line.reason ?? '',
         anyoneMayUse: line.anyone_may_use,
+        per: line.per,
     }));
 }
 
-/** Least measures as they are typed: "width 10 cm, height 10 cm". */
-export function minima(least: string): { measure: string; quantity: string }[] {
-    return least
+/** Reads limits as they are typed: "width 10 cm, height 10 cm". */
+export function limits(typed: string): { measure: string; quantity: string }[] {
+    return typed
         .split(',')
         .map((part) => part.trim())
         .filter((part) => part !== '')
@@ -93,12 +105,20 @@ export function minima(least: string): { measure: string; quantity: string }[] {
         });
 }
 
+/** Gives null where nothing is typed; 0, which is refused at its field, where it is no whole number. */
+function wholeOrNull(typed: string): number | null {
+    const figure = typed.trim();
+    return figure === '' ? null : /^\d{1,6}$/.test(figure) ? Number(figure) : 0;
+}
+
 export function listToSend(typed: EditedList, list: Schemas['ListResource']): Schemas['WrittenList'] {
     return {
         base: list.revision,
         title: typed.title.trim(),
         size: list.size,
         basis: typed.basis.trim(),
+        made_for_people: wholeOrNull(typed.people ?? ''),
+        made_for_days: wholeOrNull(typed.days ?? ''),
         excludes: typed.excludes
             .split(',')
             .map((part) => part.trim())
@@ -113,6 +133,7 @@ export function listToSend(typed: EditedList, list: Schemas['ListResource']): Sc
             accepts: entriesToSend(line.accepts),
             reason: line.reason.trim() || null,
             anyone_may_use: line.anyoneMayUse,
+            per: line.per ?? 'trip',
         })),
     };
 }

@@ -149,13 +149,27 @@ function One({ place, before, isFirst, after, mayOrder }: OneProps) {
     );
 }
 
+const settings = [
+    ['', words.settingAsAbove],
+    ['workplace', words.settings.workplace],
+    ['school', words.settings.school],
+    ['sport', words.settings.sport],
+    ['trip', words.settings.trip],
+    ['event', words.settings.event],
+] as const;
+
 const kinds = ['site', 'building', 'floor', 'spot', 'vehicle', 'person'] as const;
 
 /** A new place, or what one is called and lies in. */
 function PlaceForm({ place }: { place?: Place }) {
     const client = useQueryClient();
     const [id, setId] = useState(newId);
-    const [typed, setTyped] = useState({ name: '', kind: 'spot' as Place['kind'], parent_id: '' });
+    const [typed, setTyped] = useState({
+        name: '',
+        kind: 'spot' as Place['kind'],
+        parent_id: '',
+        setting: '' as NonNullable<Place['setting']> | '',
+    });
     return (
         <FormDialog
             word={place ? words.changePlace : words.addAPlace}
@@ -167,15 +181,25 @@ function PlaceForm({ place }: { place?: Place }) {
                 setId(newId());
                 setTyped(
                     place
-                        ? { name: place.name, kind: place.kind, parent_id: place.parent_id ?? '' }
-                        : { name: '', kind: 'spot', parent_id: typed.parent_id },
+                        ? {
+                              name: place.name,
+                              kind: place.kind,
+                              parent_id: place.parent_id ?? '',
+                              setting: place.setting ?? '',
+                          }
+                        : { name: '', kind: 'spot', parent_id: typed.parent_id, setting: '' },
                 );
             }}
             save={async () => {
                 await ask(
                     api.PUT('/places/{id}', {
                         params: { path: { id: place?.id ?? id } },
-                        body: { ...typed, name: typed.name.trim(), parent_id: typed.parent_id || null },
+                        body: {
+                            ...typed,
+                            name: typed.name.trim(),
+                            parent_id: typed.parent_id || null,
+                            setting: typed.setting || null,
+                        },
                     }),
                 );
                 await client.invalidateQueries();
@@ -196,6 +220,15 @@ function PlaceForm({ place }: { place?: Place }) {
                         value={typed.kind}
                         onChoose={(kind) => setTyped({ ...typed, kind: kinds.find((one) => one === kind) ?? 'spot' })}
                         options={kinds.map((kind) => [kind, words.kinds[kind]] as const)}
+                    />
+                    <Choose
+                        label={words.setting}
+                        value={typed.setting}
+                        onChoose={(chosen) =>
+                            setTyped({ ...typed, setting: settings.find(([one]) => one === chosen)?.[0] ?? '' })
+                        }
+                        options={settings}
+                        helperText={words.settingHelp}
                     />
                     <SearchPlace
                         label={words.liesIn}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Carry;
+
+use App\Catalogue\Catalogue;
+use App\Lists\ListLoader;
+use App\Lists\Models\KitList;
+use Sarcina\Core\Calendar\Day;
+use Sarcina\Core\Kit\ExpiryPolicy;
+use Sarcina\Core\Kit\Kit;
+use Sarcina\Core\Kit\Policy;
+use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Lists\Rank;
+use Sarcina\Core\Par\ListedQuantity;
+use Sarcina\Core\Par\Per;
+
+/** Every line of a list with the item that is carried for it and how many pieces the list asks for. */
+final class ListedItems
+{
+    public function __construct(private readonly ListLoader $lists, private readonly Catalogue $catalogue)
+    {
+    }
+
+    /** @return list<ListedItem> in the order of the list */
+    public function of(KitList $list): array
+    {
+        $asked = ListLoader::asked($list);
+        // Nothing is in the kit, so no day matters.
+        $day = Day::numbered(0);
+        $judgement = $this->lists->judge($asked, [], new Kit('new', Scope::Clinician, null, 0), new Policy(ExpiryPolicy::Strict, $day, 0), $day);
+        $restock = [];
+        foreach ($judgement->restock as $one) {
+            $restock[$one->line] = $one;
+        }
+        // A list that does not say for whom it is made is carried as it is.
+        $madeFor = $list->madeFor();
+        $items = [];
+        foreach ($list->lines as $line) {
+            $one = $restock[$line->code] ?? null;
+            $code = $one === null ? null : $this->lists->itemFor($judgement, $one);
+            $items[] = new ListedItem(
+                $line->code, $line->need, $line->rank, $this->item($code),
+                new ListedQuantity(
+                    $one->quantity ?? $line->quantity ?? 1, $madeFor === null ? Per::Trip : Per::from($line->per),
+                    $madeFor['people'] ?? 1, $madeFor['days'] ?? 1, $line->rank === Rank::Critical,
+                ),
+            );
+        }
+
+        return $items;
+    }
+
+    /** @return array{code: string, name: string, class: string}|null */
+    private function item(?string $code): ?array
+    {
+        $item = $code === null ? null : $this->catalogue->item($code);
+
+        return $item === null ? null : ['code' => $item->code, 'name' => $item->name, 'class' => $item->class];
+    }
+}

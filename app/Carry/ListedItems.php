@@ -7,11 +7,6 @@ namespace App\Carry;
 use App\Catalogue\Catalogue;
 use App\Lists\ListLoader;
 use App\Lists\Models\KitList;
-use Sarcina\Core\Calendar\Day;
-use Sarcina\Core\Kit\ExpiryPolicy;
-use Sarcina\Core\Kit\Kit;
-use Sarcina\Core\Kit\Policy;
-use Sarcina\Core\Kit\Scope;
 use Sarcina\Core\Lists\Rank;
 use Sarcina\Core\Par\ListedQuantity;
 use Sarcina\Core\Par\Per;
@@ -27,23 +22,19 @@ final class ListedItems
     public function of(KitList $list): array
     {
         $asked = ListLoader::asked($list);
-        // Nothing is in the kit, so no day matters.
-        $day = Day::numbered(0);
-        $judgement = $this->lists->judge($asked, [], new Kit('new', Scope::Clinician, null, 0), new Policy(ExpiryPolicy::Strict, $day, 0), $day);
-        $restock = [];
-        foreach ($judgement->restock as $one) {
-            $restock[$one->line] = $one;
+        $outfit = [];
+        foreach ($this->lists->outfitByLine($asked)[0] as [$line, $item, $pieces]) {
+            $outfit[$line->id] = [$item, $pieces];
         }
         // A list that does not say for whom it is made is carried as it is.
         $madeFor = $list->madeFor();
         $items = [];
         foreach ($list->lines as $line) {
-            $one = $restock[$line->code] ?? null;
-            $code = $one === null ? null : $this->lists->itemFor($judgement, $one);
+            [$code, $pieces] = $outfit[$line->code] ?? [null, null];
             $items[] = new ListedItem(
                 $line->code, $line->need, $line->rank, $this->item($code),
                 new ListedQuantity(
-                    $one->quantity ?? $line->quantity ?? 1, $madeFor === null ? Per::Trip : Per::from($line->per),
+                    $pieces ?? $line->quantity ?? 1, $madeFor === null ? Per::Trip : Per::from($line->per),
                     $madeFor['people'] ?? 1, $madeFor['days'] ?? 1, $line->rank === Rank::Critical,
                 ),
             );

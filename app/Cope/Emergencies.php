@@ -33,7 +33,7 @@ final class Emergencies
         }
 
         return array_values($rows->map(static fn (Emergency $one): array => [
-            $one, new EmergencyContent($one->title, $one->scope, $one->basis, $needs[$one->id] ?? []),
+            $one, new EmergencyContent($one->title, $one->scope, $one->basis, $needs[$one->id] ?? [], $one->helpers),
         ])->all());
     }
 }

@@ -13,12 +13,16 @@ use Sarcina\Core\Kit\Scope;
 /** An emergency as it is written: its title, who may deal with it, what it rests on, and its needs. */
 final readonly class EmergencyContent
 {
-    /** @param  list<NeedContent>  $needs */
+    /**
+     * @param  list<NeedContent>  $needs  of one casualty
+     * @param  int  $helpers  who deal with one casualty
+     */
     public function __construct(
         public string $title,
         public Scope $scope,
         public string $basis,
         public array $needs,
+        public int $helpers = 1,
     ) {
     }
 

@@ -15,19 +15,13 @@ use App\Judging\KitJudge;
 use App\Judging\KitPlans;
 use App\Kits\Models\Kit;
 use App\Lists\ListLoader;
+use LogicException;
 use Sarcina\Core\Calendar\Day;
 use Sarcina\Core\Calendar\PrintedDate;
-use Sarcina\Core\Check\Assignment;
-use Sarcina\Core\Cope\Cope;
 use Sarcina\Core\Cope\Coping;
 use Sarcina\Core\Cope\Emergency as Asked;
 use Sarcina\Core\Cope\Need;
 use Sarcina\Core\Kit\Condition;
-use Sarcina\Core\Kit\ExpiryPolicy;
-use Sarcina\Core\Kit\Item;
-use Sarcina\Core\Kit\ItemClass;
-use Sarcina\Core\Kit\Kit as CoreKit;
-use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
 use Sarcina\Core\Kit\Scope;
 use Sarcina\Core\Lists\KitList;
@@ -60,8 +54,7 @@ final class ReadCoping
         foreach ($judged->scope->each() as $scope) {
             $in = array_filter($judged->scope->shifts, static fn (array $shift): bool => $shift['scope'] === $scope);
             $scopes[] = [
-                self::counting($assignment->asOf, $scope, $assignment->items, $assignment->list->excludes, array_values($assignment->contents)),
-                $scope, array_values(array_column($in, 'shift')),
+                Supplies::ofKit($judged->recorded, $scope), $scope, array_values(array_column($in, 'shift')),
             ];
         }
 
@@ -82,41 +75,31 @@ final class ReadCoping
         return $this->resource($name, [[$cope, $scope, []]], $together, $unserved);
     }
 
-    /** @return array{Cope, int} of a kit that holds all that its list asks for, and lines that nothing in the catalogue serves */
+    /** @return array{Supplies, int} of a kit that holds all that its list asks for, and lines that nothing in the catalogue serves */
     private function planned(KitList $asked, Scope $scope, Day $day): array
     {
-        [$pieces, $unserved] = $this->lists->outfit($asked);
-        $items = array_values($this->catalogue->items(array_map(strval(...), array_keys($pieces))));
-        $rows = array_map(static fn (Item $item): Row => new Row(
-            null, $item, null, $item->dated ? PrintedDate::of(self::UNEXPIRED) : null, $pieces[$item->code], Condition::Good,
-        ), $items);
+        [$lines, $unserved] = $this->lists->outfitByLine($asked);
+        $items = $this->catalogue->items(array_values(array_unique(array_column($lines, 1))));
+        $rows = [];
+        foreach ($lines as [$line, $code, $pieces]) {
+            $item = $items[$code] ?? throw new LogicException("The catalogue has no item {$code}.");
+            $rows[] = [new Row(null, $item, null, $item->dated ? PrintedDate::of(self::UNEXPIRED) : null, $pieces, Condition::Good), $line->anyoneMayUse];
+        }
 
-        return [self::counting($day, $scope, $items, $asked->excludes, $rows), $unserved];
+        return [new Supplies($day, $scope, array_values($items), $asked, $rows), $unserved];
     }
 
     /**
-     * @param  list<Item>  $items
-     * @param  list<ItemClass>  $excludes
-     * @param  list<Row>  $contents
-     */
-    private static function counting(Day $asOf, Scope $scope, array $items, array $excludes, array $contents): Cope
-    {
-        return new Cope(new Assignment(
-            $asOf, new CoreKit('', $scope, null, 0), new Policy(ExpiryPolicy::Strict, $asOf, 0), $items, new KitList('', [], $excludes), $contents,
-        ));
-    }
-
-    /**
-     * @param  list<array{Cope, Scope, list<string>}>  $scopes  the lowest first, with the shifts that have it
+     * @param  list<array{Supplies, Scope, list<string>}>  $scopes  the lowest first, with the shifts that have it
      * @param  list<string>  $together
      */
-    private function resource(string $name, array $scopes, array $together, int $unserved = 0, ?Cope $planned = null): CopingResource
+    private function resource(string $name, array $scopes, array $together, int $unserved = 0, ?Supplies $planned = null): CopingResource
     {
         $coped = [];
         $asked = [];
         $unconfirmed = 0;
         foreach ($this->emergencies->all() as [$kept, $content]) {
-            $asked[$kept->code] = [$content->asked($kept->code), $content];
+            $asked[$kept->code] = [$content->asked($kept->code), $content, $kept->confirmed_at !== null];
             $unconfirmed += $kept->confirmed_at === null ? 1 : 0;
             $coped[] = $this->coped($asked[$kept->code][0], $content, $kept->confirmed_at !== null, $scopes, $planned);
         }
@@ -129,17 +112,18 @@ final class ReadCoping
     }
 
     /**
-     * @param  list<array{Asked, EmergencyContent}>  $both
-     * @param  list<array{Cope, Scope, list<string>}>  $scopes
+     * @param  list<array{Asked, EmergencyContent, bool}>  $both
+     * @param  list<array{Supplies, Scope, list<string>}>  $scopes
      */
-    private function together(array $both, array $scopes, ?Cope $planned): CopedResource
+    private function together(array $both, array $scopes, ?Supplies $planned): CopedResource
     {
         $needs = [];
         $titles = [];
-        [$scope, $named] = [Scope::Anyone, []];
+        [$scope, $named, $helpers] = [Scope::Anyone, [], 0];
         foreach ($both as [$asked, $content]) {
             $scope = $asked->scope->isAbove($scope) ? $asked->scope : $scope;
             $named[] = $content->title;
+            $helpers += $content->helpers;
             foreach ($asked->needs as $at => $need) {
                 $needs[] = new Need("{$asked->code} {$need->id}", $need->quantity, $need->isReusable, $need->accepts);
                 $titles[] = new NeedContent("{$asked->code} {$need->id}", "{$content->needs[$at]->title} ({$content->title})", 1, false, []);
@@ -148,12 +132,13 @@ final class ReadCoping
         assert($needs !== []);
 
         return $this->coped(
-            new Asked('together', $scope, $needs), new EmergencyContent(implode(' and ', $named), $scope, '', $titles), true, $scopes, $planned,
+            new Asked('together', $scope, $needs), new EmergencyContent(implode(' and ', $named), $scope, '', $titles, $helpers),
+            ! in_array(false, array_column($both, 2), true), $scopes, $planned,
         );
     }
 
-    /** @param  list<array{Cope, Scope, list<string>}>  $scopes */
-    private function coped(Asked $asked, EmergencyContent $content, bool $isConfirmed, array $scopes, ?Cope $planned): CopedResource
+    /** @param  list<array{Supplies, Scope, list<string>}>  $scopes */
+    private function coped(Asked $asked, EmergencyContent $content, bool $isConfirmed, array $scopes, ?Supplies $planned): CopedResource
     {
         $titles = array_column($content->needs, 'title', 'code');
         $limits = static fn (Coping $coping): array => array_map(
@@ -173,7 +158,8 @@ final class ReadCoping
 
         return new CopedResource(
             $asked->code, $content->title, $asked->scope->value, $isConfirmed, $least->casualties, $least->because, array_values($limits($least)),
-            $planned?->with($asked)->casualties, $differ ? $shifts : [],
+            $planned?->with($asked)->casualties, $differ ? $shifts : [], $content->helpers,
+            max($least->casualties, $planned?->with($asked)->casualties ?? $least->casualties) > 0,
         );
     }
 }

@@ -32,6 +32,7 @@ final class ReadEmergencies
             array_map(fn (NeedContent $need): EmergencyNeedResource => new EmergencyNeedResource(
                 $need->code, $need->title, $need->quantity, $need->isReusable, array_map($this->entry(...), $need->accepts),
             ), $one[1]->needs),
+            $one[1]->helpers,
         ), $this->emergencies->all());
     }
 

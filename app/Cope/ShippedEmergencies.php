@@ -20,10 +20,10 @@ final class ShippedEmergencies
     {
         /**
          * @var array{basis: string, emergencies: list<array{
-         *     code: string, title: string, scope: string,
+         *     code: string, title: string, scope: string, helpers: int,
          *     needs: list<array{
          *         id: string, title: string, quantity: int, reusable: bool,
-         *         accepts: list<array{item?: string, class?: string, min?: array<string, string>}>,
+         *         accepts: list<array{item?: string, class?: string, min?: array<string, string>, max?: array<string, string>}>,
          *     }>,
          * }>} $shipped
          */
@@ -41,6 +41,7 @@ final class ShippedEmergencies
                 array_map(static fn (array $need): NeedContent => new NeedContent(
                     $need['id'], $need['title'], $need['quantity'], $need['reusable'], array_map(EntryContent::ofDocument(...), $need['accepts']),
                 ), $one['needs']),
+                $one['helpers'],
             ));
             $added++;
         }

@@ -106,21 +106,38 @@ final class ListLoader
      */
     public function outfit(KitList $list): array
     {
-        // No day matters: nothing is there that could expire.
+        [$lines, $without] = $this->outfitByLine($list);
+        $pieces = [];
+        foreach ($lines as [, $item, $quantity]) {
+            $pieces[$item] = ($pieces[$item] ?? 0) + $quantity;
+        }
+
+        return [$pieces, $without];
+    }
+
+    /**
+     * Gives for each line the item and the pieces that a kit made to the list would hold for it.
+     *
+     * @return array{list<array{Line, string, int}>, int} lines with item code and pieces, and how many lines nothing serves
+     */
+    public function outfitByLine(KitList $list): array
+    {
+        // Nothing is in the kit that could expire, so no day matters.
         $day = Day::numbered(0);
         $judgement = $this->judge($list, [], new Kit('new', Scope::Clinician, null, 0), new Policy(ExpiryPolicy::Strict, $day, 0), $day);
-        $pieces = [];
+        $byId = array_column($list->lines, null, 'id');
+        $lines = [];
         $without = 0;
         foreach ($judgement->restock as $restock) {
             $item = $this->itemFor($judgement, $restock);
             if ($item === null) {
                 $without++;
             } else {
-                $pieces[$item] = ($pieces[$item] ?? 0) + $restock->quantity;
+                $lines[] = [$byId[$restock->line], $item, $restock->quantity];
             }
         }
 
-        return [$pieces, $without];
+        return [$lines, $without];
     }
 
     /** The item that the rule names, or one that fits the line where it names only a class. */

@@ -14,18 +14,48 @@ final class CopingTest extends TestCase
 {
     public function test_the_emergencies_of_the_demos_kits_as_worked_by_hand(): void
     {
-        // Desk box: 9 gloves, 2 burn dressings of 10 cm, 2 conforming bandages and 3 triangular, 2 foil blankets, 3 eye pads, 1 face shield, and no
+        // Desk box: 9 gloves, 2 burn dressings of 10 cm, 2 conforming bandages and 3 triangular, 2 foil blankets, 3 eye pads, 1 face shield (not breathing takes two, since helpers change), and no
         // tourniquet, eye wash, cold pack or tweezers. Fracture: 5 bandages for sling and hold make two; a third lacks one of six, and a blanket.
         $this->assertCoping('QH-01', [
             'severe-limb-bleeding' => [0, null, ['stop']], 'chest-wound' => [0, 'scope', []], 'small-burn' => [2, null, ['cover']],
-            'large-burn' => [0, null, ['cover']], 'not-breathing' => [1, null, ['barrier']], 'choking' => [1, null, ['barrier']],
-            'fracture' => [2, null, ['support', 'hold', 'warm']], 'sprain' => [0, null, ['cool', 'support']], 'eye' => [0, null, ['rinse']],
+            'large-burn' => [0, null, ['cover']], 'not-breathing' => [0, null, ['barrier']], 'choking' => [1, null, ['barrier']],
+            'fracture' => [2, null, ['support', 'hold', 'warm']], 'sprain' => [0, null, ['cool', 'support']], 'eye-splash' => [0, null, ['rinse']], 'eye-dust' => [0, null, ['rinse']],
             'allergic-reaction' => [0, 'scope', []], 'splinter' => [0, null, ['take-out']], 'head-knock' => [0, null, ['cool']],
         ]);
         // Burns box: 3 dressings of 20 cm and a roll of film, 1 conforming and 2 triangular bandages, 1 foil blanket.
         $this->assertCoping('QH-05', ['small-burn' => [3, null, ['hold']], 'large-burn' => [1, null, ['warm']], 'fracture' => [1, null, ['support', 'hold', 'warm']]]);
         // Climber's set: one of each, and shears that serve all.
         $this->assertCoping('QH-08', ['severe-limb-bleeding' => [1, null, ['gloves', 'stop', 'press']], 'chest-wound' => [0, null, ['seal']]]);
+    }
+
+    public function test_a_public_station_answers_for_bystanders(): void
+    {
+        // The tourniquet needs a first aider's scope, but lies on a line that is open to anyone; gloves, bandage and shears are for anyone.
+        $station = $this->coping('QH-G1');
+        $this->assertSame([1, null], [$station['severe-limb-bleeding']['casualties'], $station['severe-limb-bleeding']['because']]);
+        // The chest wound is on no line of it: bystanders are not asked to deal with it.
+        $this->assertSame([0, 'scope'], [$station['chest-wound']['casualties'], $station['chest-wound']['because']]);
+        // The same tourniquet on a closed line, in the evening when nobody trained is there.
+        $this->assertContains('scope', array_column($this->coping('QH-09')['severe-limb-bleeding']['shifts'], 'because'));
+    }
+
+    public function test_a_second_injector_and_an_inhaler_serve_one_person(): void
+    {
+        $needs = array_column(array_column($this->actAs('lead')->getJson('/api/emergencies')->assertOk()->json(), null, 'code'), 'needs', 'code');
+        $of = static fn (string $kind, string $need): array => array_values(array_map(
+            static fn (array $one): array => [$one['quantity'], $one['reusable']],
+            array_filter($needs[$kind], static fn (array $one): bool => $one['code'] === $need),
+        ))[0];
+        $this->assertSame([2, false], $of('allergic-reaction', 'medicine'));
+        $this->assertSame([1, false], $of('asthma', 'medicine'));
+        $this->assertSame([2, false], $of('not-breathing', 'barrier'));
+        $this->assertSame([2, false], $of('not-breathing', 'gloves'), 'A pair for each of two helpers.');
+    }
+
+    public function test_emergencies_that_a_kit_is_not_made_for_are_told_apart(): void
+    {
+        $desk = $this->coping('QH-01');
+        $this->assertSame([true, false], [$desk['small-burn']['is_made_for'], $desk['sprain']['is_made_for']]);
     }
 
     public function test_where_shifts_differ_each_is_told_and_the_least_is_said_first(): void
@@ -66,7 +96,7 @@ final class CopingTest extends TestCase
         $by = static fn (array $coping): array => array_column($coping['emergencies'], 'casualties', 'code');
         $this->assertSame('first_aider', $of('first_aider')['scope']);
         $this->assertSame(9, $by($of('first_aider'))['splinter']);
-        $this->assertSame(3, $by($of('first_aider'))['eye']);
+        $this->assertSame(3, $by($of('first_aider'))['eye-dust']);
         $this->assertSame(0, $by($of('anyone'))['severe-limb-bleeding']);
         $this->getJson("/api/designs/{$design->id}/coping?scope=wizard")->assertUnprocessable();
     }
@@ -81,7 +111,7 @@ final class CopingTest extends TestCase
         $this->putJson('/api/emergencies/small-burn/confirmation', ['base' => 1])->assertOk();
         $this->assertSame('Maren Oduya', $this->readOf($of(), 'small-burn')['confirmed_by']);
         $this->assertTrue($this->coping('QH-01')['small-burn']['confirmed']);
-        $this->assertSame(17, $this->getCoping('QH-01')['unconfirmed']);
+        $this->assertSame(18, $this->getCoping('QH-01')['unconfirmed']);
         // Our course says two dressings, by name.
         $changed = $this->written($burn);
         $changed['needs'][1] = ['quantity' => 2, 'accepts' => [['item' => 'burn-dressing-10'], ['class' => 'dressing.film']]] + $changed['needs'][1];
@@ -153,7 +183,7 @@ final class CopingTest extends TestCase
      */
     private function written(array $read): array
     {
-        return ['base' => $read['revision'], 'title' => $read['title'], 'scope' => $read['scope'], 'basis' => $read['basis'], 'needs' => array_map(static fn (array $need): array => [
+        return ['base' => $read['revision'], 'title' => $read['title'], 'scope' => $read['scope'], 'basis' => $read['basis'], 'helpers' => $read['helpers'], 'needs' => array_map(static fn (array $need): array => [
             'code' => $need['code'], 'title' => $need['title'], 'quantity' => $need['quantity'], 'reusable' => $need['reusable'],
             'accepts' => array_map(static fn (array $entry): array => ['class' => $entry['class'], 'minima' => array_map(
                 static fn (array $least): array => ['measure' => $least['measure'], 'quantity' => $least['quantity']], $entry['minima'],

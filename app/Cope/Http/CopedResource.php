@@ -33,6 +33,10 @@ final readonly class CopedResource
         public ?int $planned,
         #[OA\Property(items: new OA\Items(ref: ShiftCopingResource::class), description: 'where they differ')]
         public array $shifts,
+        #[OA\Property(description: 'who deal with one casualty')]
+        public int $helpers,
+        #[OA\Property(description: 'whether the kit, with all that its design plans, has supplies for it')]
+        public bool $is_made_for,
     ) {
     }
 }

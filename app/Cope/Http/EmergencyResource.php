@@ -28,6 +28,8 @@ final readonly class EmergencyResource
         public ?string $confirmed_by,
         #[OA\Property(items: new OA\Items(ref: EmergencyNeedResource::class))]
         public array $needs,
+        #[OA\Property(description: 'who deal with one casualty')]
+        public int $helpers,
     ) {
     }
 }

@@ -18,6 +18,7 @@ use Sarcina\Core\Kit\Scope;
     new OA\Property(property: 'base', type: 'integer', description: 'the revision that the change was based on; 0: it is new'),
     new OA\Property(property: 'title', type: 'string'),
     new OA\Property(property: 'scope', type: 'string', enum: ['anyone', 'first_aider', 'trained', 'clinician']),
+    new OA\Property(property: 'helpers', type: 'integer'),
     new OA\Property(property: 'basis', type: 'string', description: 'what the needs rest on'),
     new OA\Property(property: 'needs', type: 'array', items: new OA\Items(
         required: ['code', 'title', 'quantity', 'accepts'],
@@ -54,6 +55,7 @@ final class WrittenEmergency extends FormRequest
             'title' => ['required', 'string', 'max:120'],
             'scope' => ['required', Rule::enum(Scope::class)],
             'basis' => ['required', 'string', 'max:300'],
+            'helpers' => ['integer:strict', 'between:1,20'],
             'needs' => ['required', 'array', 'min:1', 'max:20'],
             'needs.*.code' => ['required', 'string', 'regex:/^[a-z0-9][a-z0-9-]{0,39}$/', 'distinct'],
             'needs.*.title' => ['required', 'string', 'max:120'],
@@ -69,6 +71,7 @@ final class WrittenEmergency extends FormRequest
         return [
             'title.required' => 'Say what kind of emergency it is, such as Burn, small.',
             'basis.required' => 'Say what the needs rest on: a course, guidance of the regulator, your own experience.',
+            'helpers.*' => 'Enter how many helpers one casualty needs: 1 to 20.',
             'needs.required' => 'Say what one casualty takes: at least one need.',
             'needs.*.title.required' => 'Say what it is needed for, such as Gloves.',
             'needs.*.quantity.*' => 'Enter how many pieces one casualty takes: 1 to 1000.',
@@ -79,7 +82,7 @@ final class WrittenEmergency extends FormRequest
     public function content(): EmergencyContent
     {
         /**
-         * @var array{title: string, scope: string, basis: string, needs: list<array{
+         * @var array{title: string, scope: string, basis: string, helpers?: int, needs: list<array{
          *     code: string, title: string, quantity: int, reusable?: bool,
          *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>, maxima?: list<array{measure: string, quantity: string}>}>,
          * }>} $valid
@@ -91,7 +94,7 @@ final class WrittenEmergency extends FormRequest
                 $need['code'], $need['title'], $need['quantity'], $need['reusable'] ?? false,
                 array_map(EntryContent::ofRequest(...), $need['accepts']),
             ), $valid['needs'],
-        ));
+        ), $valid['helpers'] ?? 1);
     }
 
     /** @return list<string> */

@@ -19,6 +19,7 @@ use Sarcina\Core\Kit\Scope;
  * @property string $title
  * @property Scope $scope
  * @property string $basis
+ * @property int $helpers who deal with one casualty
  * @property int $position
  * @property int $revision
  * @property CarbonImmutable|null $confirmed_at

@@ -3835,6 +3835,10 @@ export interface components {
             planned: number | null;
             /** @description where they differ */
             shifts: components["schemas"]["ShiftCopingResource"][];
+            /** @description who deal with one casualty */
+            helpers: number;
+            /** @description whether the kit, with all that its design plans, has supplies for it */
+            is_made_for: boolean;
         };
         /** @description What the supplies of a kit or a design suffice for: one kind at a time, without hands or skill. It is no treatment advice. */
         CopingResource: {
@@ -3873,6 +3877,8 @@ export interface components {
             confirmed_on: string | null;
             confirmed_by: string | null;
             needs: components["schemas"]["EmergencyNeedResource"][];
+            /** @description who deal with one casualty */
+            helpers: number;
         };
         /** @description A need that stands in the way of one casualty more. */
         LimitResource: {
@@ -3892,6 +3898,7 @@ export interface components {
             title: string;
             /** @enum {string} */
             scope: "anyone" | "first_aider" | "trained" | "clinician";
+            helpers?: number;
             /** @description what the needs rest on */
             basis: string;
             needs: {

@@ -64,7 +64,7 @@ function Editor({ kind, known }: { kind: Schemas['EmergencyResource'] | undefine
             }
         >
             <Sheet title={words.aboutThisKind}>
-                <Row columns="minmax(0, 1fr) minmax(0, 1fr)">
+                <Row columns="minmax(0, 2fr) minmax(0, 1.4fr) minmax(0, 1fr)">
                     <Write
                         label={words.kindOfEmergency}
                         value={typed.title}
@@ -76,6 +76,13 @@ function Editor({ kind, known }: { kind: Schemas['EmergencyResource'] | undefine
                         value={typed.scope}
                         onChoose={(one) => type({ ...typed, scope: scopes.find((scope) => scope === one) ?? 'anyone' })}
                         options={scopes.map((one) => [one, sayScope(one)] as const)}
+                    />
+                    <Write
+                        label={words.helpers}
+                        value={typed.helpers ?? '1'}
+                        onWrite={(helpers) => type({ ...typed, helpers: helpers.trim() })}
+                        problem={problem?.at('helpers')}
+                        slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 2 } }}
                     />
                 </Row>
                 <Write

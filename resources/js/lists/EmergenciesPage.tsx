@@ -75,7 +75,7 @@ function Kind({ emergency, mayPlan }: { emergency: Emergency; mayPlan: boolean }
             <div>
                 <strong>{emergency.title}</strong>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                    {words.asksForScope(sayScope(emergency.scope))}
+                    {words.asksForScope(sayScope(emergency.scope))} {words.helpersEach(emergency.helpers)}
                 </Typography>
                 <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                     {isConfirmed

@@ -14,6 +14,8 @@ export interface EditedKind {
     title: string;
     scope: Scope;
     basis: string;
+    /** Helpers for one casualty; typing kept from before they were asked for has none. */
+    helpers?: string;
     needs: EditedNeed[];
 }
 
@@ -34,11 +36,12 @@ export function freshNeed(needs: EditedNeed[]): EditedNeed {
 /** As it is typed. */
 export function edited(kind: Schemas['EmergencyResource'] | undefined): EditedKind {
     return kind === undefined
-        ? { title: '', scope: 'anyone', basis: '', needs: [freshNeed([])] }
+        ? { title: '', scope: 'anyone', basis: '', helpers: '1', needs: [freshNeed([])] }
         : {
               title: kind.title,
               scope: kind.scope,
               basis: kind.basis,
+              helpers: String(kind.helpers),
               needs: kind.needs.map((need) => ({
                   code: need.code,
                   title: need.title,
@@ -64,6 +67,7 @@ export function toSend(typed: EditedKind, base: number): Schemas['WrittenEmergen
         title: typed.title.trim(),
         scope: typed.scope,
         basis: typed.basis.trim(),
+        helpers: /^\d+$/.test(typed.helpers ?? '1') ? Number(typed.helpers ?? '1') : 0,
         needs: typed.needs.map((need) => ({
             code: need.code,
             title: need.title.trim(),

@@ -290,6 +290,8 @@ export const words = {
     choice: (place: number) => `Choice ${place}`,
     itemFor: (name: string) => `Item for ${name}`,
     classFor: (name: string) => `Class for ${name}`,
+    helpers: 'Helpers for one casualty',
+    helpersEach: (helpers: number) => (helpers === 1 ? '1 helper.' : `${helpers} helpers.`),
     ofAtLeast: 'Of at least',
     ofAtMost: 'Of at most (items that must fit)',
     madeForPeople: 'Made for how many people',

@@ -53,10 +53,15 @@ export function Coping({ coping, together, onTogether }: CopingProps) {
                         </tr>
                     </thead>
                     <tbody>
-                        {coping.emergencies.map((one) => (
+                        {coping.emergencies.filter(isShown).map((one) => (
                             <tr key={one.code}>
                                 <th scope="row">
                                     {one.title}
+                                    {one.helpers > 1 && (
+                                        <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                                            {words.helpersEach(one.helpers)}
+                                        </Typography>
+                                    )}
                                     {!one.confirmed && coping.unconfirmed < coping.kinds && (
                                         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                                             {words.unconfirmed}
@@ -68,7 +73,11 @@ export function Coping({ coping, together, onTogether }: CopingProps) {
                                 </td>
                                 {hasPlan && (
                                     <td className="wide">
-                                        {one.because ? words.outsideScope : sayCasualties(one.planned ?? 0)}
+                                        {one.because ? (
+                                            words.outsideScope
+                                        ) : (
+                                            <Count of={one} casualties={one.planned ?? 0} />
+                                        )}
                                     </td>
                                 )}
                                 <td>{one.limited_by.map((need) => need.title).join(', ')}</td>
@@ -76,6 +85,17 @@ export function Coping({ coping, together, onTogether }: CopingProps) {
                         ))}
                     </tbody>
                 </Table>
+                {coping.emergencies.some((one) => !isShown(one)) && (
+                    <Box component="details" sx={{ mt: 3 }}>
+                        <Box component="summary" sx={{ cursor: 'pointer', minHeight: 32 }}>
+                            {words.notMadeFor(coping.emergencies.filter((one) => !isShown(one)).length)}
+                        </Box>
+                        {coping.emergencies
+                            .filter((one) => !isShown(one))
+                            .map((one) => one.title)
+                            .join(', ')}
+                    </Box>
+                )}
             </Sheet>
             <Both coping={coping} together={together} onTogether={onTogether} />
         </>
@@ -89,7 +109,11 @@ function Casualties({ of }: { of: Coped }) {
                 {of.shifts.map((shift) => (
                     <div key={shift.shift}>
                         {words.inShift(shift.shift)}{' '}
-                        <strong>{shift.because ? words.outsideScope : sayCasualties(shift.casualties)}</strong>
+                        {shift.because ? (
+                            <strong>{words.outsideScope}</strong>
+                        ) : (
+                            <Count of={of} casualties={shift.casualties} />
+                        )}
                     </div>
                 ))}
                 {of.because && <Typography variant="body2">{words.asksForScope(sayScope(of.scope))}</Typography>}
@@ -102,7 +126,21 @@ function Casualties({ of }: { of: Coped }) {
             <Typography variant="body2">{words.asksForScope(sayScope(of.scope))}</Typography>
         </>
     ) : (
-        <strong>{sayCasualties(of.casualties)}</strong>
+        <Count of={of} casualties={of.casualties} />
+    );
+}
+
+/** Emergencies that the kit is not made for fold away, except where somebody is short of supplies that are planned. */
+const isShown = (one: Coped): boolean => one.is_made_for || one.because !== null;
+
+/** A number of casualties; grey and "at most" until a lead confirmed what each takes. */
+function Count({ of, casualties }: { of: Coped; casualties: number }) {
+    return of.confirmed || casualties === 0 ? (
+        <strong>{sayCasualties(casualties)}</strong>
+    ) : (
+        <Box component="span" sx={{ color: 'text.secondary' }}>
+            {words.atMost(sayCasualties(casualties))}
+        </Box>
     );
 }
 

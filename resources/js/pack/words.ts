@@ -354,7 +354,7 @@ export const words = {
     theKit: 'The kit',
     allDesigns: 'All designs',
     whoHasIt: 'Who has it',
-    suppliesForSoMany: 'Supplies for so many casualties, one kind at a time, without hands or skill.',
+    suppliesForSoMany: 'How many casualties the supplies cover, one kind of emergency at a time. Skill is not counted.',
     countsSupplies:
         'This counts what is in the kit. It is no treatment advice: follow your training, your regulator and the makers’ instructions.',
     unconfirmedKinds: (some: number, all: number) =>
@@ -369,6 +369,12 @@ export const words = {
     runsShortFirst: 'What runs short first',
     unconfirmed: 'unconfirmed',
     inShift: (shift: string) => `${shift}:`,
+    atMost: (casualties: string) => `at most ${casualties}`,
+    helpersEach: (helpers: number) => `${helpers} helpers for each casualty`,
+    notMadeFor: (kinds: number) =>
+        kinds === 1
+            ? '1 kind of emergency that this kit is not made for'
+            : `${kinds} kinds of emergency that this kit is not made for`,
     outsideScope: 'nobody: outside the scope of practice',
     asksForScope: (scope: string) => `It asks for ${scope}.`,
     forNobody: 'nobody',

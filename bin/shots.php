@@ -19,7 +19,7 @@ $views = ($argv[2] ?? '') === 'nobody' ? [['desk', 'light', null, [['setup', '/'
     ]],
     ['desk', 'light', 'lead', [
         ['verdict', 'check of QH-10', 'Answer the report'], ['assess', '/assess/SITE', 'Whole site'], ['work', '/assess/SITE/work', 'Kits to make'], ['pack', '/designs/DESIGN/pack', 'What to leave out'], ['stock', '/stores/STORE', 'below the least'],
-        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['rotation', '/rotation', 'would be used that expire unused'], ['carry', '/how-many', 'The chance that all of it'],
+        ['confirm', '/lists/LIST(bs-8599-1/medium 2019)/confirm', 'lines compared'], ['rotation', '/rotation', 'would be used that expire unused'], ['carry', '/how-many?list=LIST(outdoor-week 1)', 'Chance that nothing runs short'],
     ]],
 ];
 /** An address with the ids of the newest assessment, and of lists by their code and edition. */

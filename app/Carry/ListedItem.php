@@ -10,7 +10,7 @@ use Sarcina\Core\Par\ListedQuantity;
 /** A line of a list with the item that is carried for it. */
 final readonly class ListedItem
 {
-    /** @param  array{code: string, name: string, class: string}|null  $item  null where nothing in the catalogue serves the line */
+    /** @param  array{code: string, name: string, class: string, unit: string}|null  $item  null where nothing in the catalogue serves the line */
     public function __construct(
         public string $line,
         public string $need,

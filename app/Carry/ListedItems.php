@@ -43,11 +43,11 @@ final class ListedItems
         return $items;
     }
 
-    /** @return array{code: string, name: string, class: string}|null */
+    /** @return array{code: string, name: string, class: string, unit: string}|null */
     private function item(?string $code): ?array
     {
         $item = $code === null ? null : $this->catalogue->item($code);
 
-        return $item === null ? null : ['code' => $item->code, 'name' => $item->name, 'class' => $item->class];
+        return $item === null ? null : ['code' => $item->code, 'name' => $item->name, 'class' => $item->class, 'unit' => $item->count_unit];
     }
 }

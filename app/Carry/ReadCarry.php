@@ -93,7 +93,7 @@ final class ReadCarry
         $chance = $rate === null ? null : Together::chance([[new Poisson($carried->mean), intdiv($carried->par, $pieces)]]);
 
         return new CarriedItem(
-            $listed->line, $listed->need, $listed->rank->value, $listed->item['code'] ?? null, $listed->item['name'] ?? null,
+            $listed->line, $listed->need, $listed->rank->value, $listed->item['code'] ?? null, $listed->item['name'] ?? null, $listed->item['unit'] ?? 'each',
             $listed->asked->quantity, $carried->list, $rate === null ? 0 : $rate->uses,
             $rate === null ? null : self::rounded($rate->per1000PersonDays(), 2),
             $rate === null ? null : self::rounded($rate->setting, 2),

@@ -60,7 +60,9 @@ final class ReadCoping
 
         [$planned] = $this->planned($judged->plan->asked($assignment->asOf), $scopes[0][1], $assignment->asOf);
 
-        return $this->resource("{$kit->code} {$kit->name}", $scopes, $together, planned: $planned);
+        [$full] = $this->planned($judged->plan->asked($assignment->asOf), Scope::Clinician, $assignment->asOf);
+
+        return $this->resource("{$kit->code} {$kit->name}", $scopes, $together, $full, planned: $planned);
     }
 
     /** @param  list<string>  $together */
@@ -72,7 +74,7 @@ final class ReadCoping
         $asked = $plan->asked($day);
         [$cope, $unserved] = $this->planned($asked, $scope, $day);
 
-        return $this->resource($name, [[$cope, $scope, []]], $together, $unserved);
+        return $this->resource($name, [[$cope, $scope, []]], $together, $this->planned($asked, Scope::Clinician, $day)[0], $unserved);
     }
 
     /** @return array{Supplies, int} of a kit that holds all that its list asks for, and lines that nothing in the catalogue serves */
@@ -92,8 +94,9 @@ final class ReadCoping
     /**
      * @param  list<array{Supplies, Scope, list<string>}>  $scopes  the lowest first, with the shifts that have it
      * @param  list<string>  $together
+     * @param  Supplies  $full  all that the design plans, in the hands of the highest scope: what the kit is made for
      */
-    private function resource(string $name, array $scopes, array $together, int $unserved = 0, ?Supplies $planned = null): CopingResource
+    private function resource(string $name, array $scopes, array $together, Supplies $full, int $unserved = 0, ?Supplies $planned = null): CopingResource
     {
         $coped = [];
         $asked = [];
@@ -101,13 +104,13 @@ final class ReadCoping
         foreach ($this->emergencies->all() as [$kept, $content]) {
             $asked[$kept->code] = [$content->asked($kept->code), $content, $kept->confirmed_at !== null];
             $unconfirmed += $kept->confirmed_at === null ? 1 : 0;
-            $coped[] = $this->coped($asked[$kept->code][0], $content, $kept->confirmed_at !== null, $scopes, $planned);
+            $coped[] = $this->coped($asked[$kept->code][0], $content, $kept->confirmed_at !== null, $scopes, $full, $planned);
         }
         $both = array_intersect_key($asked, array_flip($together));
 
         return new CopingResource(
             $name, $scopes[0][1]->value, $unserved, count($coped), $unconfirmed, $coped,
-            count($both) < 2 ? null : $this->together(array_values($both), $scopes, $planned),
+            count($both) < 2 ? null : $this->together(array_values($both), $scopes, $full, $planned),
         );
     }
 
@@ -115,7 +118,7 @@ final class ReadCoping
      * @param  list<array{Asked, EmergencyContent, bool}>  $both
      * @param  list<array{Supplies, Scope, list<string>}>  $scopes
      */
-    private function together(array $both, array $scopes, ?Supplies $planned): CopedResource
+    private function together(array $both, array $scopes, Supplies $full, ?Supplies $planned): CopedResource
     {
         $needs = [];
         $titles = [];
@@ -133,12 +136,12 @@ final class ReadCoping
 
         return $this->coped(
             new Asked('together', $scope, $needs), new EmergencyContent(implode(' and ', $named), $scope, '', $titles, $helpers),
-            ! in_array(false, array_column($both, 2), true), $scopes, $planned,
+            ! in_array(false, array_column($both, 2), true), $scopes, $full, $planned,
         );
     }
 
     /** @param  list<array{Supplies, Scope, list<string>}>  $scopes */
-    private function coped(Asked $asked, EmergencyContent $content, bool $isConfirmed, array $scopes, ?Supplies $planned): CopedResource
+    private function coped(Asked $asked, EmergencyContent $content, bool $isConfirmed, array $scopes, Supplies $full, ?Supplies $planned): CopedResource
     {
         $titles = array_column($content->needs, 'title', 'code');
         $limits = static fn (Coping $coping): array => array_map(
@@ -159,7 +162,7 @@ final class ReadCoping
         return new CopedResource(
             $asked->code, $content->title, $asked->scope->value, $isConfirmed, $least->casualties, $least->because, array_values($limits($least)),
             $planned?->with($asked)->casualties, $differ ? $shifts : [], $content->helpers,
-            max($least->casualties, $planned?->with($asked)->casualties ?? $least->casualties) > 0,
+            $least->casualties > 0 || $full->with($asked)->casualties > 0,
         );
     }
 }

@@ -21,6 +21,8 @@ final readonly class CarriedItem
         public ?string $item,
         #[OA\Property(nullable: true)]
         public ?string $name,
+        #[OA\Property(enum: ['each', 'pair', 'roll'], description: 'what one piece is')]
+        public string $unit,
         #[OA\Property(description: 'pieces that the list asks for as it is written')]
         public int $listed,
         #[OA\Property(description: 'pieces that the list asks for on this trip')]

@@ -3263,6 +3263,11 @@ export interface components {
             /** @description code of the item that is carried; null: nothing in the catalogue serves the line */
             item: string | null;
             name: string | null;
+            /**
+             * @description what one piece is
+             * @enum {string}
+             */
+            unit: "each" | "pair" | "roll";
             /** @description pieces that the list asks for as it is written */
             listed: number;
             /** @description pieces that the list asks for on this trip */

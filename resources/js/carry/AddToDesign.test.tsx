@@ -20,6 +20,7 @@ const row = (item: string, par: number): Schemas['CarriedItem'] => ({
     rank: 'required',
     item,
     name: item.toUpperCase(),
+    unit: 'each',
     listed: 3,
     list: 3,
     uses_known: 14,

@@ -15,6 +15,7 @@ const row = (of: Partial<Schemas['CarriedItem']> = {}): Schemas['CarriedItem'] =
     rank: 'required',
     item: 'plaster',
     name: 'Plaster',
+    unit: 'each',
     listed: 3,
     list: 3,
     uses_known: 14,

@@ -171,7 +171,7 @@ function Decision({ data }: { data: Schemas['CarryResource'] }) {
                                 </Typography>
                             </td>
                             <td className="n">
-                                <strong>{count(row.par, 'piece')}</strong>
+                                <strong>{count(row.par, row.unit === 'each' ? 'piece' : row.unit)}</strong>
                             </td>
                             <td>{decides(row, data.is_scaled)}</td>
                             <td className="n wide">

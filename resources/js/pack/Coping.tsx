@@ -130,8 +130,8 @@ function Casualties({ of }: { of: Coped }) {
     );
 }
 
-/** Emergencies that the kit is not made for fold away, except where somebody is short of supplies that are planned. */
-const isShown = (one: Coped): boolean => one.is_made_for || one.because !== null;
+/** Emergencies that the kit is not made for fold away. */
+const isShown = (one: Coped): boolean => one.is_made_for;
 
 /** A number of casualties; grey and "at most" until a lead confirmed what each takes. */
 function Count({ of, casualties }: { of: Coped; casualties: number }) {

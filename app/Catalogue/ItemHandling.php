@@ -112,7 +112,7 @@ final class ItemHandling
     }
 
     /**
-     * The rows beside the columns, in place of those that are there.
+     * Replaces the rows beside the columns, and indexes the words of the items again.
      *
      * @param  array<string, HandlingData>  $written  by id of the item
      * @param  array<string, string>  $ids  of items by code
@@ -132,6 +132,7 @@ final class ItemHandling
             DB::table($table)->whereIn('item_id', array_keys($written))->delete();
             DB::table($table)->insert($rows);
         }
+        ItemWords::index(array_map(strval(...), array_keys($written)));
     }
 
     private static function figure(mixed $value): ?int

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Today;
 
+use App\Catalogue\ItemWords;
 use App\Support\SearchWords;
 use App\Today\Http\FindResource;
 use App\Today\Http\FoundResource;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\PrintedDate;
+use Sarcina\Core\Kit\ItemClass;
 
 /** The finder: kits, items, places and lots by code, name or number; a kit's own label goes straight to it. */
 final class Find
@@ -29,7 +31,7 @@ final class Find
 
         return new FindResource($query, [
             ...$this->kits($words),
-            ...$this->items($words),
+            ...$this->items($text),
             ...$this->places($words),
             ...$this->lots($words->beginning()),
         ]);
@@ -65,21 +67,21 @@ final class Find
         );
     }
 
-    /** @return list<FoundResource> */
-    private function items(SearchWords $words): array
+    /** @return list<FoundResource> the best first, training pieces last */
+    private function items(string $text): array
     {
-        $byName = $words->among(DB::table('items'), 'name')->limit(self::MANY)->select('id');
-        $byCode = DB::table('items')->where('code', 'like', $words->beginning())->orderBy('code')->limit(self::EACH)->select('id');
-        $byOther = DB::table('item_names')->where('name', 'like', $words->beginning())->orderBy('name')->limit(self::EACH)->select('item_id as id');
-        $items = DB::table('items')->joinSub($byName->union($byCode)->union($byOther), 'found', 'found.id', '=', 'items.id')
-            ->orderByRaw('name LIKE ? DESC', [$words->beginning()])->orderBy('name')->limit(self::EACH)->get(['items.id', 'code', 'name', 'purpose']);
-        $others = DB::table('item_names')->whereIn('item_id', $items->pluck('id')->all())->where('name', 'like', $words->beginning())
-            ->orderBy('name')->get(['item_id', 'name', 'region'])->keyBy('item_id');
+        $terms = ItemWords::find($text);
+        $ids = DB::table('items')->where('code', 'like', SearchWords::of($text)->beginning())->orderBy('code')->limit(self::EACH)->pluck('id')->all();
+        $ids = array_values(array_unique([...array_map(strval(...), array_keys($terms)), ...array_map(strval(...), $ids)]));
+        $order = array_flip(array_slice($ids, 0, self::MANY));
+        $items = DB::table('items')->whereIn('id', array_keys($order))->get(['id', 'code', 'name', 'class', 'purpose'])
+            ->sortBy(static fn (object $item): array => [str_starts_with($item->class, ItemClass::TRAINING), $order[$item->id]])->take(self::EACH);
+        $others = DB::table('item_names')->whereIn('item_id', $items->pluck('id')->all())->orderBy('name')->get(['item_id', 'name', 'region'])->groupBy('item_id');
 
         return array_values(
             $items
-                ->map(static function (object $item) use ($others): FoundResource {
-                    $other = $others->get($item->id);
+                ->map(static function (object $item) use ($others, $terms): FoundResource {
+                    $other = ($terms[$item->id] ?? 0) === 0 ? null : ($others->get($item->id) ?? collect())->get($terms[$item->id] - 1);
                     $called = $other === null ? '' : "Called “{$other->name}”".($other->region === null ? '' : " in {$other->region}").'. ';
 
                     return new FoundResource('item', $item->name, "{$called}{$item->purpose}", "/items/{$item->code}");

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Database\Seeders;
 
 use App\Catalogue\Classes;
+use App\Catalogue\ItemWords;
 use App\Catalogue\Models\Item;
 use App\Catalogue\Models\ItemClass;
 use Illuminate\Support\Facades\DB;
@@ -71,6 +72,7 @@ final class CatalogueLoader
                 $made->companions()->attach(array_map(static fn (string $code): string => $items[$code]->id, explode(';', $companions)));
             }
         }
+        ItemWords::index(array_values(array_map(static fn (Item $item): string => $item->id, $items)));
     }
 
     /**

@@ -26,7 +26,7 @@ final class BuildJourneyTest extends BrowserTestCase
         // Whoever looks at it meanwhile is told; what was done stays where the page is loaded again.
         $lead = $this->atDesk()->signIn('lead');
         $lead->open('/kits/QH-12')->see('Not ready. Do not use this kit')->see('It is being repacked.')->see('Tobias Renn has been repacking this kit');
-        $lead->open('/')->see('Go on packing')->open('/kits/QH-12/build')->see('Tobias Renn is packing this kit anew')->dontSee('Go on with it');
+        $lead->open('/')->see('Continue repacking')->open('/kits/QH-12/build')->see('Tobias Renn has been repacking this kit')->dontSee('Go on with it');
         $keeper->open('/kits/QH-12/build')->seeHeading('Repack QH-12 Utility 2 kit')->see('✓');
         $this->assertCount(2, $keeper->all("//ol//button[contains(., '✓')]"));
         $keeper->press('Hand over half done')->fill('What they should know', 'The scale is in the shed')->press('Hand it over');
@@ -75,7 +75,7 @@ final class BuildJourneyTest extends BrowserTestCase
     {
         $visit = $this->atDesk()->signIn('keeper');
         $visit->open('/kits/QH-14/build')->press('Begin')->see('Everything out');
-        $visit->open('/kits/QH-14')->see('It is being repacked')->press('Go on packing it anew')->see('Everything out')->press('End without a record');
+        $visit->open('/kits/QH-14')->see('It is being repacked')->press('Continue repacking')->see('Everything out')->press('End without a record');
         $this->assertFalse($this->end($visit)->isEnabled());
         $visit->click(fn () => $visit->find("//label[contains(., 'Nothing was taken out')]"));
         $visit->click(fn () => $this->end($visit));

@@ -162,13 +162,16 @@ final class DailyLoopTest extends BrowserTestCase
         $visit->click(fn () => $visit->find("//*[@role='dialog']//button[normalize-space()='End this plan']"));
         $visit->dontSee('Agreed by Maren Oduya');
 
-        $visit->press('Assess')->press('How many to carry')->seeHeading('How many to carry')->see('The chance that all of it is enough together');
+        $visit->press('Assess')->press('How many to carry')->seeHeading('How many to carry')->see('Choose the list for this trip');
+        $visit->choose('List', 'Outdoor week kit, edition 1')->press('Calculate')->see('Carry 172 pieces on 27 lines');
         $this->assertSame([], $this->faults($visit, 'how many to carry'));
-        $visit->fill('People', '40')->fill('Days', '14')->fill('Chance that all are enough together', '0.99')->press('Calculate')->see('of each item, and all together reach 0.99');
-        $visit->press('Calculate with that')->dontSee('of each item, and all together reach');
-        $visit->press('Make a house list of it')->fill('Title', 'Fortnight camp')->fill('Code', 'fortnight-camp')->press('Create list');
-        $visit->see('Your earlier changes are still here')->see('Need 1');
-        $this->assertStringStartsWith('Calculated for 40 people over 14 days', (string) $visit->field('Based on')->getAttribute('value'));
+        $visit->fill('People', '40')->fill('Days', '14');
+        $visit->click(fn () => $visit->find("//summary[normalize-space()='Chances and own records']"));
+        $visit->fill('Chance that nothing runs short', '0.99')->press('Calculate')->see('of each item to reach 99 % for all of them');
+        $visit->press('Calculate with that')->dontSee('of each item to reach');
+        $visit->press('Make a house list')->fill('Title', 'Fortnight camp')->fill('Code', 'fortnight-camp')->press('Create list');
+        $visit->see('Your earlier changes are still here')->see('27 lines');
+        $this->assertStringStartsWith('Calculated for 40 people and 14 days', (string) $visit->field('Based on')->getAttribute('value'));
     }
 
     /** @return list<string> what the codes on the printed page say: the kit's first */

@@ -29,6 +29,42 @@ final class ReadingTest extends TestCase
         $this->getJson('/api/find?q='.str_repeat('x', 121))->assertUnprocessable();
     }
 
+    /** @return iterable<string, array{string, string}> words as a medic types them, and the item that leads */
+    public static function searches(): iterable
+    {
+        yield 'the plain word' => ['scissors', 'scissors'];
+        yield 'two words for one' => ['eye wash', 'eyewash-bottle'];
+        yield 'another name' => ['plaster strip', 'plaster-washproof'];
+        yield 'a name of another country' => ['ice pack', 'cold-pack'];
+        yield 'a short other name before a long one' => ['sling', 'triangular-bandage'];
+        yield 'words in another order' => ['dressing burn', 'burn-dressing-10'];
+        yield 'a letter missing' => ['tourniqet', 'windlass-tourniquet'];
+        yield 'two letters swapped' => ['tourniqeut', 'windlass-tourniquet'];
+        yield 'a letter wrong' => ['haemostatik gauze', 'haemostatic-gauze'];
+        yield 'a beginning' => ['tweez', 'tweezers'];
+        yield 'the real one before the one for training' => ['tourniquet', 'windlass-tourniquet'];
+        yield 'another spelling' => ['hemostatic', 'haemostatic-gauze'];
+    }
+
+    #[\PHPUnit\Framework\Attributes\DataProvider('searches')]
+    public function test_the_finder_leads_with_what_a_medic_expects(string $typed, string $item): void
+    {
+        $found = $this->actAs('member')->getJson('/api/find?q='.rawurlencode($typed))->assertOk()->json('found');
+        $items = array_values(array_filter($found, static fn (array $one): bool => $one['kind'] === 'item'));
+        $this->assertSame("/items/{$item}", $items[0]['href'] ?? null, $typed);
+    }
+
+    public function test_the_finder_knows_a_new_name_at_once_and_forgets_the_old_one(): void
+    {
+        $this->actAs('lead');
+        $find = fn (string $text): array => array_column($this->getJson('/api/find?q='.rawurlencode($text))->assertOk()->json('found'), 'href');
+        $this->assertNotContains('/items/whistle', $find('pipe'));
+        \App\Catalogue\Models\Item::query()->where('code', 'whistle')->update(['name' => 'Signal pipe']);
+        \App\Catalogue\ItemWords::index([(string) \App\Catalogue\Models\Item::query()->where('code', 'whistle')->value('id')]);
+        $this->assertContains('/items/whistle', $find('pipe'));
+        $this->assertNotContains('/items/whistle', array_slice($find('xyzzy'), 0));
+    }
+
     public function test_an_item_says_what_it_needs_where_it_is_and_where_it_is_missing(): void
     {
         $torch = $this->actAs('member')->getJson('/api/items/hand-torch')->assertOk()->json();

@@ -66,7 +66,7 @@ export const words = {
     next: 'Next',
     kitsByVerdict: 'Kits by verdict',
     answerReport: 'Answer report',
-    goOnPacking: 'Go on packing',
+    goOnPacking: 'Continue repacking',
     restock: 'Restock',
     quickCheck: 'Quick check',
     check: 'Check',

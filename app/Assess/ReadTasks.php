@@ -15,7 +15,7 @@ use Sarcina\Core\Provision\TaskKind;
 /** The work that follows from a plan, in words: what to make, move, upgrade or retire, and why. */
 final class ReadTasks
 {
-    public function __construct(private readonly Choices $choices)
+    public function __construct(private readonly Choices $choices, private readonly VehiclePlaces $vehicles)
     {
     }
 
@@ -58,7 +58,7 @@ final class ReadTasks
         $with = implode(', ', array_map(static fn (string $module): string => lcfirst(Wanted::title($module)), $modules));
         $title = $task->wanted === null ? null : lcfirst(Wanted::title($task->wanted));
         $area = $task->area->name ?? 'no area';
-        $place = $task->area?->places->first();
+        $place = $this->vehicles->of($task);
         $kit = $task->kit === null ? '' : "{$task->kit->code} {$task->kit->name}";
         [$text, $why] = match ($task->kind) {
             TaskKind::Make => [

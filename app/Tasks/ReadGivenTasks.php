@@ -40,7 +40,7 @@ final class ReadGivenTasks
             'items.name as item', 'lots.number as lot',
         ]);
         $tasks = array_values($rows->map(static fn (stdClass $row): GivenTask => new GivenTask(
-            $row->id, $row->code, $row->kit_name, $row->kind, self::say($row), $row->user_id, $row->user_name, $row->giver,
+            $row->id, $row->code, $row->kit_name, $row->kind, self::say($row), $row->user_id, $row->user_name, $row->giver, $row->given_by_id,
             $row->due_on, $row->due_on < $today,
         ))->all());
 

@@ -27,6 +27,8 @@ final readonly class GivenTask
         public string $user,
         #[OA\Property]
         public string $given_by,
+        #[OA\Property]
+        public string $given_by_id,
         #[OA\Property(format: 'date')]
         public string $due_on,
         #[OA\Property]

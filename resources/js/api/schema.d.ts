@@ -5779,6 +5779,7 @@ export interface components {
             user_id: string;
             user: string;
             given_by: string;
+            given_by_id: string;
             /** Format: date */
             due_on: string;
             is_overdue: boolean;

@@ -29,7 +29,7 @@ function What({ row, word, more }: { row: PutIn | Build['draft']['pieces'][numbe
                 </span>
             </Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {lotOf(row)}, {sayGoodUntil(row.good_until, false)}
+                {lotOf(row)}, {sayGoodUntil(row.good_until, null)}
                 {more && `; ${more}`}
             </Typography>
             <Caution text={row.caution} />
@@ -161,7 +161,7 @@ export function LeftOver({ kit, build }: StepProps) {
                             <strong>{words.left(leftOver(draft, piece), piece.name)}</strong>
                         </Typography>
                         <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                            {lotOf(piece)}, {sayGoodUntil(piece.good_until, false)};{' '}
+                            {lotOf(piece)}, {sayGoodUntil(piece.good_until, null)};{' '}
                             {piece.because && goesBack(draft, piece) < piece.quantity
                                 ? (why[piece.because] ?? piece.because)
                                 : words.wasIn(pocketName(kit.leaves, piece.pocket_id))}

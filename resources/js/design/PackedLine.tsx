@@ -107,7 +107,7 @@ export function Line({
                 {line !== undefined && (
                     <strong>{share === null ? words.pieces(pieces) : words.share(share, pieces)} </strong>
                 )}
-                {line?.item_name ?? line?.need ?? code}
+                {line?.item_name ?? line?.need ?? draft.additions.find((one) => one.code === code)?.need ?? '…'}
                 {notes.length > 0 && (
                     <Box
                         component="span"

@@ -114,7 +114,9 @@ function Effects({ packing, design }: { packing: Packing; design: string }) {
                         {sayFigures(kit, data.currency)}
                     </Typography>
                     {kit.added.length + kit.moved.length + kit.removed.length === 0 ? (
-                        <Typography variant="body2">{words.noChange}</Typography>
+                        <Typography variant="body2">
+                            {kit.now === kit.then ? words.noChange : words.onlyStatusChanges}
+                        </Typography>
                     ) : (
                         <EffectTexts effect={kit} />
                     )}

@@ -224,7 +224,7 @@ export const words = {
     leaveOut: 'What to leave out',
     leaveOutAbout:
         'Optional lines, what frees most first. Never what is critical or required, one of a pair, or what another line needs.',
-    noLeaveOut: 'Nothing here is optional.',
+    noLeaveOut: 'No optional line here can be left out.',
     frees: (mass: string, bulk: string | null, cost: string) =>
         `frees ${mass}${bulk === null ? '' : `, ${bulk}`}, ${cost}`,
 
@@ -251,6 +251,7 @@ export const words = {
     massFromTo: (now: string, then: string) => `${now} now, ${then} then`,
     toAddCosts: (cost: string) => `what is added costs ${cost}`,
     noChange: 'Nothing changes in it.',
+    onlyStatusChanges: 'No piece is added, moved or removed. Only the status changes.',
     meanwhile: (name: string) => `${name} was changed meanwhile`,
     meanwhileAbout: 'Somebody published another edition since you began. Nothing of yours was lost.',
     join: 'Join both',

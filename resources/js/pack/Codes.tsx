@@ -6,7 +6,7 @@ import { useState, type ReactNode } from 'react';
 import { newId } from '../api/newId';
 import { questions } from '../api/queries';
 import { Write } from '../ui/Fields';
-import { type EquipDraft } from './equip';
+import { codesAfter, type EquipDraft } from './equip';
 import { words } from './words';
 
 const MOST = 20;
@@ -19,6 +19,10 @@ interface CodesProps {
     children: ReactNode;
 }
 
+/** Codes with an id each; a kit that was listed before keeps its id. */
+const numbered = (codes: string[], before: EquipDraft['others']): EquipDraft['others'] =>
+    codes.map((code, at) => ({ id: before[at]?.id ?? newId(), code }));
+
 /** One code that is typed, or as many as there are kits, each following the last. */
 export function Codes({ draft, like, set, children }: CodesProps) {
     const [many, setMany] = useState(String(draft.others.length + 1));
@@ -29,7 +33,7 @@ export function Codes({ draft, like, set, children }: CodesProps) {
         const next = free?.slice(0, count) ?? [];
         set({
             kit: { ...draft.kit, code: next[0] ?? draft.kit.code },
-            others: next.slice(1).map((code, at) => ({ id: draft.others[at]?.id ?? newId(), code })),
+            others: numbered(next.slice(1), draft.others),
         });
     };
     return (
@@ -39,7 +43,16 @@ export function Codes({ draft, like, set, children }: CodesProps) {
                     <Write
                         label={words.howMany}
                         value={many}
-                        onWrite={setMany}
+                        onWrite={(typed) => {
+                            setMany(typed);
+                            const count = /^\d{1,2}$/.test(typed) ? Math.min(MOST, Number(typed)) : 1;
+                            if (draft.kit.code !== '') {
+                                // A code that was typed is followed by those after it, so that as many kits are made as it says.
+                                set({ others: numbered(codesAfter(draft.kit.code, count - 1), draft.others) });
+                            } else if (count === 1) {
+                                set({ others: [] });
+                            }
+                        }}
                         help={words.howManyHelp}
                         slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 2 } }}
                     />
@@ -48,7 +61,8 @@ export function Codes({ draft, like, set, children }: CodesProps) {
                     </Button>
                 </Box>
             )}
-            {draft.others.length === 0 ? children : <Typography>{words.theseCodes(codes.join(', '))}</Typography>}
+            {children}
+            {draft.others.length > 0 && <Typography>{words.theseCodes(codes.join(', '))}</Typography>}
             {draft.others.length > 0 && (
                 <Typography role="alert" color="error">
                     {Object.entries(draft.errors)

@@ -20,7 +20,7 @@ import { Page, Sheet, Waiting } from '../ui/Page';
 import { SearchPlace } from '../ui/Search';
 import { count, sayList, sayScope } from '../ui/words';
 import { Codes } from './Codes';
-import { EQUIP, equipId, type EquipDraft } from './equip';
+import { codesAfter, EQUIP, equipId, type EquipDraft } from './equip';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
 
@@ -74,8 +74,18 @@ export default function EquipPage() {
         label,
         name,
         value: kit[name],
-        onChange: (event: { target: { value: string } }) =>
-            setKit({ ...kit, [name]: name === 'code' ? event.target.value.toUpperCase() : event.target.value }),
+        onChange: (event: { target: { value: string } }) => {
+            if (name !== 'code') {
+                setKit({ ...kit, [name]: event.target.value });
+                return;
+            }
+            const code = event.target.value.toUpperCase();
+            const others = codesAfter(code, draft.others.length);
+            set({
+                kit: { ...kit, code },
+                others: draft.others.map((one, at) => ({ ...one, code: others[at] ?? one.code })),
+            });
+        },
         error: errors[name] !== undefined,
         helperText: errors[name]?.[0] ?? help,
     });

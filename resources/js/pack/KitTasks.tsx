@@ -78,7 +78,7 @@ export function TaskList({ tasks, withKit }: { tasks: Schemas['GivenTask'][]; wi
                             )}
                             {words.taskOf(task.user, sayDay(task.due_on))}
                             {task.is_overdue && <strong>{words.dayHasPassed}</strong>}
-                            {task.given_by !== task.user && words.givenBy(task.given_by)}
+                            {task.given_by_id !== task.user_id && words.givenBy(task.given_by)}
                         </Typography>
                     </div>
                     <Close task={task} />
@@ -93,7 +93,7 @@ function Close({ task }: { task: Schemas['GivenTask'] }) {
     const client = useQueryClient();
     const [state, setState] = useState('done');
     const [outcome, setOutcome] = useState('');
-    const isOwn = user?.id === task.user_id || user?.name === task.given_by;
+    const isOwn = user?.id === task.user_id || user?.id === task.given_by_id;
     if (!may('plan') && !(may('check') && isOwn)) {
         return null;
     }

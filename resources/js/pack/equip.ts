@@ -36,3 +36,13 @@ export const equipSender: Sender<EquipDraft> = {
         return `/kits?place=${kit.place_id}`;
     },
 };
+
+/** Gives codes that follow a typed one: BOX-1 is followed by BOX-2 and BOX-3, BOX by BOX-2 and BOX-3. */
+export function codesAfter(code: string, count: number): string[] {
+    const [, letters = '', figures = ''] = /^(.*?)(\d*)$/.exec(code) ?? [];
+    return Array.from({ length: Math.max(0, count) }, (_, at) =>
+        figures === ''
+            ? `${code}-${at + 2}`
+            : `${letters}${String(Number(figures) + at + 1).padStart(figures.length, '0')}`,
+    );
+}

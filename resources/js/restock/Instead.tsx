@@ -15,7 +15,7 @@ const NONE = 'none';
 
 /** "Medium dressing, lot B7, good until 30 Apr 2028, 12 in the store": a lot as it is chosen. */
 const sayLot = (row: Schemas['ShelfLot'], note = '') =>
-    `${words.lotOnShelf(row.name, row.lot ? words.lot(row.lot) : words.noLot, sayGoodUntil(row.good_until, false), row.quantity)}${note}`;
+    `${words.lotOnShelf(row.name, row.lot ? words.lot(row.lot) : words.noLot, sayGoodUntil(row.good_until, null), row.quantity)}${note}`;
 
 interface InsteadProps {
     step: Step & { way: 'in' };

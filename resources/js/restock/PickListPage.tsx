@@ -110,7 +110,7 @@ function Listed({ list }: { list: Schemas['PickList'] }) {
                                     {row.caution && <div>{words.cautionOf(row.caution)}</div>}
                                 </td>
                                 <td>{row.lot ?? words.noLot}</td>
-                                <td>{sayGoodUntil(row.good_until, false)}</td>
+                                <td>{sayGoodUntil(row.good_until, null)}</td>
                                 <td className="n">{row.quantity}</td>
                                 <td className="n">☐</td>
                             </tr>
@@ -147,7 +147,7 @@ function Listed({ list }: { list: Schemas['PickList'] }) {
                                         </td>
                                         <td>
                                             {row.name}, {row.lot ? words.lot(row.lot) : words.noLot},{' '}
-                                            {sayGoodUntil(row.good_until, false)}
+                                            {sayGoodUntil(row.good_until, null)}
                                             {row.way === 'out' &&
                                                 `; ${row.to === 'discard' ? words.toBeDisposedOf : words.returnToStore}`}
                                             {row.caution && <div>{words.cautionOf(row.caution)}</div>}

@@ -149,7 +149,7 @@ describe('what is done otherwise than listed', () => {
         await userEvent.click(screen.getByRole('button', { name: /^Not this lot/ }));
         await userEvent.click(screen.getByRole('combobox', { name: 'Which lot' }));
         expect(screen.getAllByRole('option', { name: /in the store/ }).map((one) => one.textContent)).toContain(
-            'dressing, lot K9, undated, 1 in the store',
+            'dressing, lot K9, no date on record, 1 in the store',
         );
         await userEvent.selectOptions(screen.getByLabelText('What goes in'), 'Another item');
         await userEvent.click(screen.getByRole('combobox', { name: 'Which item and lot' }));

@@ -94,7 +94,7 @@ export function RestockRow({ step, error, waits, shelf = [], onChange, onRemove,
                 </span>
             </Typography>
             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
-                {what.lot ? words.lot(what.lot) : words.noLot}, {sayGoodUntil(what.good_until, false)}
+                {what.lot ? words.lot(what.lot) : words.noLot}, {sayGoodUntil(what.good_until, null)}
                 {step.way === 'out' &&
                     `; ${why[step.row.because] ?? step.row.because}, ${step.row.to === 'discard' ? words.toBeDisposedOf : words.returnToStore}`}
                 {step.way === 'in' && !step.instead && step.row.short_dated && words.shortDated}

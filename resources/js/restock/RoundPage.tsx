@@ -83,7 +83,7 @@ function Lots({ round }: { round: Round }) {
                             {row.caution && <div>{words.caution(row.caution)}</div>}
                         </td>
                         <td>{row.lot ?? words.noLot}</td>
-                        <td className="wide">{sayGoodUntil(row.good_until, false)}</td>
+                        <td className="wide">{sayGoodUntil(row.good_until, null)}</td>
                         <td className="n">{row.quantity}</td>
                     </tr>
                 ))}

@@ -3,7 +3,6 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import Typography from '@mui/material/Typography';
 import type { Schemas } from '../api/client';
-import { useSession } from '../session/useSession';
 import { Pager, ShowOnly } from '../ui/Listing';
 import { Empty, Sheet } from '../ui/Page';
 import type { Listing } from '../ui/useListing';
@@ -37,7 +36,6 @@ interface ShelfRowsProps {
 
 /** The lots of the shelf, each with a field; only those in which something is typed are recorded. */
 export function ShelfRows({ task, read, listing, rows, errors, onChange }: ShelfRowsProps) {
-    const { today } = useSession();
     const type = (on: WorkRow, pieces: string) => {
         const others = rows.filter((row) => row.key !== on.key);
         onChange(
@@ -83,7 +81,7 @@ export function ShelfRows({ task, read, listing, rows, errors, onChange }: Shelf
                             <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                                 {row.lot === '' ? words.noLot : words.lotNamed(row.lot)}
                                 {', '}
-                                {good === null ? row.expires || words.undated : sayGoodUntil(good, good < today)}
+                                {good === null && row.expires ? row.expires : sayGoodUntil(good, null)}
                             </Typography>
                         </div>
                         <Box sx={{ textAlign: 'right', whiteSpace: 'nowrap' }}>{words.onRecord(row.recorded ?? 0)}</Box>

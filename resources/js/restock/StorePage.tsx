@@ -137,7 +137,7 @@ export default function StorePage() {
                                     <td>{row.lot ?? words.noLot}</td>
                                     <td>
                                         {isPast(row.good_until, today) && '▲ '}
-                                        {sayGoodUntil(row.good_until, isPast(row.good_until, today))}
+                                        {sayGoodUntil(row.good_until, null)}
                                     </td>
                                     <td className="n">{row.quantity}</td>
                                 </tr>

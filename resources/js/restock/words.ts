@@ -302,7 +302,6 @@ export const words = {
     onTheShelf: (lots: string) => `On the shelf: ${lots}`,
     onRecord: (pieces: number) => `${pieces} on record`,
     lotNamed: (lot: string) => `lot ${lot}`,
-    undated: 'undated',
     record: 'Record',
     notRecorded: 'Not recorded.',
     seeTheRows: 'Correct the rows marked below, then record it again.',

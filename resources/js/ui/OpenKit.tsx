@@ -77,11 +77,15 @@ function columnsOf(leaf: Schemas['LeafResource']): number {
     return Math.max(1, ...leaf.pockets.map((pocket) => pocket.column + pocket.column_span - 1));
 }
 
-function pocketSummary(lines: Schemas['LineResource'][], isLooked: (line: Schemas['LineResource']) => boolean): string {
+function pocketSummary(
+    lines: Schemas['LineResource'][],
+    isLooked: (line: Schemas['LineResource']) => boolean,
+    hasLines: boolean,
+): string {
     const bad = lines.filter((line) => isLooked(line) && line.state !== 'met');
     const open = lines.filter((line) => !isLooked(line)).length;
     return [
-        count(lines.length, 'line'),
+        ...(hasLines ? [count(lines.length, 'line')] : []),
         ...(open > 0 ? [words.notLookedAt(open)] : []),
         ...bad.map((line) => `${line.need}: ${stateWords[line.state]}`),
     ].join(', ');
@@ -146,7 +150,10 @@ export function OpenKit({ leaves, lines, selected, onSelect, note, isLooked = ()
                                     key={pocket.id}
                                     ref={isHere ? here : undefined}
                                     aria-pressed={isHere}
-                                    aria-label={`${pocket.name}${note ? ` ${note(pocket.id)}` : ''}, ${leaf.name}: ${pocketSummary(own, isLooked)}`}
+                                    aria-label={`${pocket.name}${note ? ` ${note(pocket.id)}` : ''}, ${leaf.name}: ${pocketSummary(own, isLooked, lines.length > 0)}`.replace(
+                                        /: $/,
+                                        '',
+                                    )}
                                     onClick={() => onSelect(pocket.id)}
                                     sx={{
                                         gridRow: `${pocket.row} / span ${pocket.row_span}`,

@@ -148,9 +148,14 @@ export function listOptions(lists: readonly ListToChoose[]): [id: string, word: 
     });
 }
 
-export function sayGoodUntil(goodUntil: string | null, dated: boolean): string {
+/**
+ * Says the last good day of a piece.
+ *
+ * @param dated whether its item has an expiry date; null where that is not known here
+ */
+export function sayGoodUntil(goodUntil: string | null, dated: boolean | null): string {
     if (goodUntil === null) {
-        return dated ? 'no expiry date on record' : 'undated';
+        return dated === false ? 'undated' : dated ? 'no expiry date on record' : 'no date on record';
     }
     return isPast(goodUntil, todayThere()) ? `expired ${sayDay(goodUntil)}` : `expires ${sayDay(goodUntil)}`;
 }

@@ -93,7 +93,8 @@ final class ReadCarry
         $chance = $rate === null ? null : Together::chance([[new Poisson($carried->mean), intdiv($carried->par, $pieces)]]);
 
         return new CarriedItem(
-            $listed->line, $listed->need, $listed->rank->value, $listed->item['code'] ?? null, $listed->item['name'] ?? null, $listed->item['unit'] ?? 'each',
+            $listed->line, $listed->need, $listed->rank->value, $listed->item['code'] ?? null,
+            $listed->item['name'] ?? null, $listed->item['unit'] ?? 'each',
             $listed->asked->quantity, $carried->list, $rate === null ? 0 : $rate->uses,
             $rate === null ? null : self::rounded($rate->per1000PersonDays(), 2),
             $rate === null ? null : self::rounded($rate->setting, 2),
@@ -113,7 +114,8 @@ final class ReadCarry
             ->whereNotNull('assessments.signed_on')
             ->whereNotExists(static fn ($next) => $next->from('assessments as next')->whereColumn('next.follows_id', 'assessments.id')
                 ->whereNotNull('next.signed_on'))
-            ->whereExists(static fn ($at) => $at->from('assessment_area_places')->whereColumn('assessment_area_places.assessment_area_id', 'assessment_areas.id')
+            ->whereExists(static fn ($at) => $at->from('assessment_area_places')
+                ->whereColumn('assessment_area_places.assessment_area_id', 'assessment_areas.id')
                 ->whereIn('assessment_area_places.place_id', $places))
             ->sum('people');
     }

@@ -23,7 +23,9 @@ final class Emergencies
         $entries = DB::table('emergency_entries')->leftJoin('items', 'items.id', '=', 'emergency_entries.item_id')
             ->orderBy('emergency_entries.position')->get(['emergency_entries.*', 'items.code as item_code']);
         foreach ($entries as $row) {
-            $accepts[$row->emergency_need_id][] = new EntryContent($row->item_code, $row->class, $limits[$row->id]['min'] ?? [], $limits[$row->id]['max'] ?? []);
+            $accepts[$row->emergency_need_id][] = new EntryContent(
+                $row->item_code, $row->class, $limits[$row->id]['min'] ?? [], $limits[$row->id]['max'] ?? [],
+            );
         }
         $needs = [];
         foreach (DB::table('emergency_needs')->orderBy('position')->get() as $row) {

@@ -85,7 +85,8 @@ final class ReadCoping
         $rows = [];
         foreach ($lines as [$line, $code, $pieces]) {
             $item = $items[$code] ?? throw new LogicException("The catalogue has no item {$code}.");
-            $rows[] = [new Row(null, $item, null, $item->dated ? PrintedDate::of(self::UNEXPIRED) : null, $pieces, Condition::Good), $line->anyoneMayUse];
+            $expires = $item->dated ? PrintedDate::of(self::UNEXPIRED) : null;
+            $rows[] = [new Row(null, $item, null, $expires, $pieces, Condition::Good), $line->anyoneMayUse];
         }
 
         return [new Supplies($day, $scope, array_values($items), $asked, $rows), $unserved];
@@ -96,8 +97,9 @@ final class ReadCoping
      * @param  list<string>  $together
      * @param  Supplies  $full  all that the design plans, in the hands of the highest scope: what the kit is made for
      */
-    private function resource(string $name, array $scopes, array $together, Supplies $full, int $unserved = 0, ?Supplies $planned = null): CopingResource
-    {
+    private function resource(
+        string $name, array $scopes, array $together, Supplies $full, int $unserved = 0, ?Supplies $planned = null,
+    ): CopingResource {
         $coped = [];
         $asked = [];
         $unconfirmed = 0;
@@ -141,8 +143,9 @@ final class ReadCoping
     }
 
     /** @param  list<array{Supplies, Scope, list<string>}>  $scopes */
-    private function coped(Asked $asked, EmergencyContent $content, bool $isConfirmed, array $scopes, Supplies $full, ?Supplies $planned): CopedResource
-    {
+    private function coped(
+        Asked $asked, EmergencyContent $content, bool $isConfirmed, array $scopes, Supplies $full, ?Supplies $planned,
+    ): CopedResource {
         $titles = array_column($content->needs, 'title', 'code');
         $limits = static fn (Coping $coping): array => array_map(
             static fn (string $id): LimitResource => new LimitResource($id, $titles[$id] ?? $id), $coping->limitedBy,

@@ -34,7 +34,8 @@ final class WriteEmergency
         return Transaction::run(function () use ($code, $base, $content, $items): Emergency {
             $emergency = $this->lock($code, $base);
             $emergency->fill([
-                'title' => $content->title, 'scope' => $content->scope, 'basis' => $content->basis, 'helpers' => $content->helpers, 'revision' => $base + 1,
+                'title' => $content->title, 'scope' => $content->scope, 'basis' => $content->basis, 'helpers' => $content->helpers,
+                'revision' => $base + 1,
                 'confirmed_at' => null, 'confirmed_by_id' => null,
             ])->save();
             $this->needs($emergency, $content->needs, $items);

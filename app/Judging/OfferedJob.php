@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Judging;
 
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
+use Sarcina\Core\Check\Finding;
 use Sarcina\Core\Check\FindingKind;
+use Sarcina\Core\Check\Severity;
 use stdClass;
 
 /** The action that Today and the kit list offer for a kit, in its one order of urgency. */
@@ -17,12 +18,21 @@ final class OfferedJob
         WHERE parts.id = kits.id OR parts.parent_kit_id = kits.id) AS waiting';
 
     /** Gives the action that a kit's own page offers first: the one that Today and the kit list offer too. */
-    public static function ofKit(string $kit, string $today): ?string
+    public static function ofJudged(Judged $judged, string $today): ?string
     {
-        $row = DB::table('kit_states')->join('kits', 'kits.id', '=', 'kit_states.kit_id')->where('kit_states.kit_id', $kit)
-            ->whereNull('kits.retired_on')->first(['kit_states.*', DB::raw(self::WAITING)]);
+        if ($judged->kit->retired_on !== null) {
+            return null;
+        }
+        $has = static fn (FindingKind $kind): bool => array_filter(
+            $judged->judgement->findings,
+            static fn (Finding $finding): bool => $finding->kind === $kind && $finding->severity !== Severity::Note,
+        ) !== [];
+        $due = $judged->due()->day;
 
-        return $row === null ? null : self::of($row, DB::table('kit_findings')->where('kit_id', $kit)->get(), $today);
+        return self::first(
+            $has(FindingKind::Repacking), $judged->kit->open_reports + (int) $judged->kit->modules->sum('open_reports'),
+            $due === null ? null : (string) $due, $judged->advice()->wantsRestock(), $has(FindingKind::BeyondScope), $today,
+        );
     }
 
     /**
@@ -35,13 +45,20 @@ final class OfferedJob
         $isPresent = KitStates::isPresent($row, $today);
         $has = static fn (FindingKind $kind): bool => $isPresent && $findings?->contains('kind', $kind->value) === true;
 
+        return self::first(
+            $has(FindingKind::Repacking), (int) $row->waiting, $row->due_on, (bool) $row->wants_restock, $has(FindingKind::BeyondScope), $today,
+        );
+    }
+
+    /** Gives the most urgent action. A kit that is due is counted before anything is put in. */
+    private static function first(bool $isRepacked, int $reports, ?string $dueOn, bool $wantsRestock, bool $isBeyondScope, string $today): ?string
+    {
         return match (true) {
-            $has(FindingKind::Repacking) => 'build',
-            (int) $row->waiting > 0 => 'report',
-            // A kit that is due is counted before anything is put in.
-            $row->due_on !== null && $row->due_on <= $today => 'check',
-            (bool) $row->wants_restock => 'restock',
-            $has(FindingKind::BeyondScope) => 'people',
+            $isRepacked => 'build',
+            $reports > 0 => 'report',
+            $dueOn !== null && $dueOn <= $today => 'check',
+            $wantsRestock => 'restock',
+            $isBeyondScope => 'people',
             default => null,
         };
     }

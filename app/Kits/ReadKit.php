@@ -92,7 +92,7 @@ final class ReadKit
             $alike[1],
             $alike[2],
             self::build($kit),
-            OfferedJob::ofKit($kit->id, $today),
+            OfferedJob::ofJudged($judged, $today),
         );
     }
 

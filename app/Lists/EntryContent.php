@@ -63,7 +63,8 @@ final readonly class EntryContent
     public function document(): array
     {
         return $this->item !== null ? ['item' => $this->item] : [
-            'class' => (string) $this->class, ...($this->min === [] ? [] : ['min' => $this->min]), ...($this->max === [] ? [] : ['max' => $this->max]),
+            'class' => (string) $this->class, ...($this->min === [] ? [] : ['min' => $this->min]),
+            ...($this->max === [] ? [] : ['max' => $this->max]),
         ];
     }
 

@@ -38,7 +38,9 @@ final class NewEdition
 
         return $this->write->create(
             ['code' => $code, 'edition' => '1', 'origin' => 'house', 'kind' => $from->kind, 'copied_from_id' => $from->id],
-            new ListContent($title, null, mb_substr("Copied from {$name} ({$from->basis})", 0, 200), $content->excludes, $content->lines, $content->madeFor),
+            new ListContent(
+                $title, null, mb_substr("Copied from {$name} ({$from->basis})", 0, 200), $content->excludes, $content->lines, $content->madeFor,
+            ),
         );
     }
 }

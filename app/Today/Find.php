@@ -76,7 +76,8 @@ final class Find
         $order = array_flip(array_slice($ids, 0, self::MANY));
         $items = DB::table('items')->whereIn('id', array_keys($order))->get(['id', 'code', 'name', 'class', 'purpose'])
             ->sortBy(static fn (object $item): array => [str_starts_with($item->class, ItemClass::TRAINING), $order[$item->id]])->take(self::EACH);
-        $others = DB::table('item_names')->whereIn('item_id', $items->pluck('id')->all())->orderBy('name')->get(['item_id', 'name', 'region'])->groupBy('item_id');
+        $others = DB::table('item_names')->whereIn('item_id', $items->pluck('id')->all())->orderBy('name')
+            ->get(['item_id', 'name', 'region'])->groupBy('item_id');
 
         return array_values(
             $items

@@ -30,7 +30,8 @@ final class UseRates
     public function ofPlaces(array $places, string $today): array
     {
         $from = (string) Day::of($today)->plusDays(-self::DAYS);
-        $said = $this->said($from)->join('kits', 'kits.id', '=', 'movements.from_kit_id')->whereIn('kits.place_id', $places)->groupBy('movements.item_code')
+        $said = $this->said($from)->join('kits', 'kits.id', '=', 'movements.from_kit_id')->whereIn('kits.place_id', $places)
+            ->groupBy('movements.item_code')
             ->selectRaw('movements.item_code AS code, COUNT(DISTINCT movements.operation_number) AS uses, SUM(movements.quantity) AS pieces')->get();
         $found = DB::table('shortfalls')->join('items', 'items.id', '=', 'shortfalls.item_id')->where('day', '>', $from)
             ->where(static fn (Builder $why) => $why->whereNull('why')->orWhereIn('why', ['used', 'unknown']))->whereIn('place_id', $places)

@@ -29,6 +29,23 @@ final class ReadingTest extends TestCase
         $this->getJson('/api/find?q='.str_repeat('x', 121))->assertUnprocessable();
     }
 
+    public function test_a_kits_page_offers_the_same_action_first_as_today_and_the_list(): void
+    {
+        $this->actAs('lead');
+        $seen = [];
+        for ($page = 1; $page <= 5; $page++) {
+            foreach ($this->getJson("/api/kits?page={$page}")->assertOk()->json('kits') as $row) {
+                $this->app?->forgetScopedInstances();
+                $this->assertSame($row['job'], $this->getJson("/api/kits/{$row['code']}")->assertOk()->json('job'), $row['code']);
+                $seen[(string) $row['job']] = true;
+            }
+        }
+        foreach ($this->getJson('/api/today')->assertOk()->json('work') as $work) {
+            $this->assertSame($work['job'], $this->getJson("/api/kits/{$work['kit']}")->assertOk()->json('job') ?? 'check', $work['kit']);
+        }
+        $this->assertGreaterThan(2, count($seen), 'Several kinds of action.');
+    }
+
     /** @return iterable<string, array{string, string}> words as a medic types them, and the item that leads */
     public static function searches(): iterable
     {

@@ -27,7 +27,10 @@ final class CarryController extends Controller
     #[OA\Parameter(name: 'together', in: 'query', required: false, schema: new OA\Schema(type: 'string', pattern: '^0?\\.(?!0+$)[0-9]{1,4}$'))]
     #[OA\Parameter(name: 'covered', in: 'query', required: false, schema: new OA\Schema(type: 'integer', minimum: 1, maximum: 100000))]
     #[OA\Parameter(name: 'list', in: 'query', required: false, schema: new OA\Schema(type: 'string'))]
-    #[OA\Parameter(name: 'setting', in: 'query', required: false, schema: new OA\Schema(type: 'string', enum: ['workplace', 'school', 'sport', 'trip', 'event']))]
+    #[OA\Parameter(
+        name: 'setting', in: 'query', required: false,
+        schema: new OA\Schema(type: 'string', enum: ['workplace', 'school', 'sport', 'trip', 'event']),
+    )]
     #[OA\Response(response: 200, description: 'Item by item', content: new OA\JsonContent(ref: CarryResource::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function show(Request $request, ReadCarry $read): JsonResponse
@@ -56,9 +59,12 @@ final class CarryController extends Controller
         $number = static fn (string $text): BigRational => BigRational::of(str_starts_with($text, '.') ? "0{$text}" : $text);
 
         return $this->json($read(new CarryQuestion(
-            (int) $query['people'], (int) $query['days'], Setting::from($query['setting'] ?? 'trip'), $number($query['each']), isset($query['together']) ? $number($query['together']) : null,
+            (int) $query['people'], (int) $query['days'], Setting::from($query['setting'] ?? 'trip'), $number($query['each']),
+            isset($query['together']) ? $number($query['together']) : null,
             isset($query['covered']) ? (int) $query['covered'] : null,
-            isset($query['list']) ? KitList::query()->with(['lines.entries.item', 'lines.entries.limits', 'exclusions'])->findOrFail($query['list']) : null,
+            isset($query['list'])
+                ? KitList::query()->with(['lines.entries.item', 'lines.entries.limits', 'exclusions'])->findOrFail($query['list'])
+                : null,
         )));
     }
 }

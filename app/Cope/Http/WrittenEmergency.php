@@ -84,7 +84,10 @@ final class WrittenEmergency extends FormRequest
         /**
          * @var array{title: string, scope: string, basis: string, helpers?: int, needs: list<array{
          *     code: string, title: string, quantity: int, reusable?: bool,
-         *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>, maxima?: list<array{measure: string, quantity: string}>}>,
+         *     accepts: list<array{
+         *         item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>,
+         *         maxima?: list<array{measure: string, quantity: string}>,
+         *     }>,
          * }>} $valid
          */
         $valid = $this->validated();

@@ -245,7 +245,12 @@ final class SentDraft extends FormRequest
     /** @param  array<string, mixed>  $one */
     private static function line(array $one): DraftLine
     {
-        /** @var list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>, maxima?: list<array{measure: string, quantity: string}>}> $accepts */
+        /**
+         * @var list<array{
+         *     item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>,
+         *     maxima?: list<array{measure: string, quantity: string}>,
+         * }> $accepts
+         */
         $accepts = $one['accepts'];
 
         return new DraftLine(...[

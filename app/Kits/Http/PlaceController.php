@@ -30,7 +30,8 @@ final class PlaceController extends Controller
 
         return $this->place($keep->keep(
             Str::lower($id), $request->string('name')->trim()->value(), $request->string('kind')->value(),
-            is_string($parent) ? Str::lower($parent) : null, $request->exists('setting') ? ['setting' => $request->enum('setting', Setting::class)?->value] : [],
+            is_string($parent) ? Str::lower($parent) : null,
+            $request->exists('setting') ? ['setting' => $request->enum('setting', Setting::class)?->value] : [],
         ));
     }
 
@@ -96,6 +97,8 @@ final class PlaceController extends Controller
     {
         $kits = $place->kits()->where('retired_on', null)->where('parent_kit_id', null)->count();
 
-        return $this->json(new PlaceResource($place->id, $place->parent_id, $place->kind, $place->name, $place->path, $kits, $place->retired_on, setting: $place->setting));
+        return $this->json(new PlaceResource(
+            $place->id, $place->parent_id, $place->kind, $place->name, $place->path, $kits, $place->retired_on, setting: $place->setting,
+        ));
     }
 }

@@ -176,7 +176,12 @@ final class WrittenList extends FormRequest
 
     public function list(): ListContent
     {
-        /** @var array{title: string, size?: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>, made_for_people?: int|null, made_for_days?: int|null} $valid */
+        /**
+         * @var array{
+         *     title: string, size?: string|null, basis: string, excludes: list<string>, lines: list<array<string, mixed>>,
+         *     made_for_people?: int|null, made_for_days?: int|null,
+         * } $valid
+         */
         $valid = $this->validated();
 
         return new ListContent(
@@ -198,7 +203,10 @@ final class WrittenList extends FormRequest
          * @var array{
          *     code: string, need: string, rank: string, quantity?: int|null, total_measure?: string|null,
          *     total_quantity?: string|null,
-         *     accepts: list<array{item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>, maxima?: list<array{measure: string, quantity: string}>}>,
+         *     accepts: list<array{
+         *         item?: string|null, class?: string|null, minima?: list<array{measure: string, quantity: string}>,
+         *         maxima?: list<array{measure: string, quantity: string}>,
+         *     }>,
          *     reason?: string|null, anyone_may_use?: bool, per?: string,
          * } $line
          */

@@ -304,6 +304,42 @@ final class EditionTest extends TestCase
         $this->assertSame([], $this->postJson('/api/lists', ['code' => 'empty-one', 'title' => 'Empty'])->assertCreated()->json('lines'));
     }
 
+    public function test_a_class_has_a_maximum_and_a_list_says_for_whom_it_is_made(): void
+    {
+        $this->actAs('lead');
+        $list = $this->postJson('/api/lists', ['code' => 'small-hands', 'title' => 'Small hands'])->assertCreated()->json();
+        $line = fn (string $most): array => [
+            'code' => 'L1', 'need' => 'A narrow bandage', 'rank' => 'critical', 'quantity' => 2, 'per' => 'people',
+            'accepts' => [['class' => 'bandage', 'minima' => [['measure' => 'width', 'quantity' => '5 cm']], 'maxima' => [['measure' => 'width', 'quantity' => $most]]]],
+        ];
+        $sent = fn (array $more, string $most = '8 cm'): array => [
+            'base' => 1, 'title' => 'Small hands', 'basis' => 'x', 'excludes' => [], 'lines' => [$line($most)], ...$more,
+        ];
+        $this->putJson("/api/lists/{$list['id']}", $sent(['made_for_people' => 6]))->assertJsonValidationErrors(['made_for_days']);
+        $this->putJson("/api/lists/{$list['id']}", $sent(['made_for_people' => 0, 'made_for_days' => 3]))->assertJsonValidationErrors(['made_for_people']);
+        $this->putJson("/api/lists/{$list['id']}", $sent([], '3 ells'))->assertJsonValidationErrors(['lines.0.accepts.0.max.width']);
+        $changed = $this->putJson("/api/lists/{$list['id']}", $sent(['made_for_people' => 6, 'made_for_days' => 14]))->assertOk()->json();
+        $this->assertSame([6, 14, 'people'], [$changed['made_for_people'], $changed['made_for_days'], $changed['lines'][0]['per']]);
+        $this->assertSame('any bandage of at least width 5 cm and at most width 8 cm', $changed['lines'][0]['accepts'][0]['text']);
+        $fitting = array_column($this->getJson('/api/choices/accepted?class=bandage.conforming&most[width]=8%20cm')->assertOk()->json(), 'code');
+        $this->assertSame(['conforming-bandage-75'], $fitting, 'The one of 10 cm does not fit.');
+        // The file says the same, and comes back the same.
+        $sheet = (string) $this->get('/api/exports/lists?format=csv')->getContent();
+        $this->assertStringContainsString('class bandage [width=5 cm] [at most width=8 cm]', $sheet);
+        $lists = json_decode((string) $this->get('/api/exports/lists?format=json')->getContent(), true);
+        $own = collect($lists['lists'])->firstWhere('code', 'small-hands');
+        $this->assertSame(['people' => 6, 'days' => 14], $own['made_for']);
+        $this->assertSame(['width' => '8 cm'], $own['lines'][0]['accepts'][0]['max']);
+        $this->assertSame('people', $own['lines'][0]['per']);
+        $edition = KitList::query()->where('code', 'small-hands')->firstOrFail();
+        $this->assertSame(
+            [['class' => 'bandage', 'min' => ['width' => '5 cm'], 'max' => ['width' => '8 cm']]],
+            \App\Exchange\Cells::readAccepts('class bandage [width=5 cm] [at most width=8 cm]'),
+        );
+        $copy = $this->postJson('/api/lists', ['code' => 'small-hands-2', 'title' => 'Copy', 'from' => $edition->id])->assertCreated()->json();
+        $this->assertSame([6, 'any bandage of at least width 5 cm and at most width 8 cm'], [$copy['made_for_people'], $copy['lines'][0]['accepts'][0]['text']]);
+    }
+
     public function test_what_the_core_would_refuse_is_refused_at_its_line(): void
     {
         $this->actAs('lead');

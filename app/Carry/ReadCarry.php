@@ -14,6 +14,7 @@ use Brick\Math\RoundingMode;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Par\BlendedRate;
 use Sarcina\Core\Par\Carried;
+use Sarcina\Core\Par\Counted;
 use Sarcina\Core\Par\Poisson;
 use Sarcina\Core\Par\Together;
 
@@ -90,6 +91,8 @@ final class ReadCarry
 
     private static function row(ListedItem $listed, ?BlendedRate $rate, Carried $carried, int $pieces): CarriedItem
     {
+        $own = $rate === null || $rate->personDays === 0 ? null : Counted::of($rate->uses);
+        $perPersonDays = static fn (BigRational $uses): string => self::rounded($uses->multipliedBy(1000)->dividedBy($rate->personDays ?? 1), 2);
         $chance = $rate === null ? null : Together::chance([[new Poisson($carried->mean), intdiv($carried->par, $pieces)]]);
 
         return new CarriedItem(
@@ -99,6 +102,7 @@ final class ReadCarry
             $rate === null ? null : self::rounded($rate->per1000PersonDays(), 2),
             $rate === null ? null : self::rounded($rate->setting, 2),
             $rate === null ? null : (int) self::rounded($rate->ownShare()->multipliedBy(100), 0),
+            $own === null ? null : $perPersonDays($own->least), $own === null ? null : $perPersonDays($own->most),
             $pieces, self::rounded($carried->mean, 4), $carried->uses, $carried->par, $carried->from->value, $chance,
         );
     }

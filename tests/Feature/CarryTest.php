@@ -44,8 +44,9 @@ final class CarryTest extends TestCase
         $this->assertGreaterThan(0, $work['uses_known']);
         $this->assertGreaterThan(0, $work['own_share']);
         $this->assertNotSame($work['setting_rate'], $work['rate'], 'Own records pull the rate of the setting.');
+        $this->assertGreaterThan((float) $work['own_least'], (float) $work['own_most'], 'How uncertain the own records are.');
         $trip = $this->plasterOf($list->id, 'trip');
-        $this->assertSame([0, 0, $trip['setting_rate']], [$trip['uses_known'], $trip['own_share'], $trip['rate']], 'Nobody recorded a trip.');
+        $this->assertSame([0, 0, $trip['setting_rate'], null], [$trip['uses_known'], $trip['own_share'], $trip['rate'], $trip['own_least']], 'Nobody recorded a trip.');
         DB::table('places')->update(['setting' => 'trip']);
         $moved = $this->plasterOf($list->id, 'trip');
         $this->assertSame([$work['uses_known'], 0], [$moved['uses_known'], $this->plasterOf($list->id, 'workplace')['uses_known']]);

@@ -35,6 +35,10 @@ final readonly class CarriedItem
         public ?string $setting_rate,
         #[OA\Property(nullable: true, description: 'per cent of the rate that rest on own records')]
         public ?int $own_share,
+        #[OA\Property(nullable: true, description: 'own uses in 1,000 person-days are no fewer, with nine chances in ten; null: nothing on record')]
+        public ?string $own_least,
+        #[OA\Property(nullable: true, description: 'and no more')]
+        public ?string $own_most,
         #[OA\Property]
         public int $pieces_per_use,
         #[OA\Property(description: 'uses to be expected')]

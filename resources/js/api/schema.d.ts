@@ -3280,6 +3280,10 @@ export interface components {
             setting_rate: string | null;
             /** @description per cent of the rate that rest on own records */
             own_share: number | null;
+            /** @description own uses in 1,000 person-days are no fewer, with nine chances in ten; null: nothing on record */
+            own_least: string | null;
+            /** @description and no more */
+            own_most: string | null;
             pieces_per_use: number;
             /** @description uses to be expected */
             mean: string;

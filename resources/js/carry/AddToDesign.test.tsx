@@ -27,6 +27,8 @@ const row = (item: string, par: number): Schemas['CarriedItem'] => ({
     rate: '5.00',
     setting_rate: '9.00',
     own_share: 40,
+    own_least: '3.10',
+    own_most: '7.80',
     pieces_per_use: 1,
     mean: '0.4200',
     uses: 2,

@@ -58,7 +58,14 @@ export function Basis({ data, onAsk }: BasisProps) {
                         <tr key={row.line}>
                             <td>{row.name ?? row.need}</td>
                             <td className="n wide">{row.setting_rate}</td>
-                            <td className="n">{row.uses_known}</td>
+                            <td className="n">
+                                {row.uses_known}
+                                {row.own_least !== null && row.own_most !== null && (
+                                    <Typography variant="body2" sx={{ color: 'text.secondary' }}>
+                                        {words.between(row.own_least, row.own_most)}
+                                    </Typography>
+                                )}
+                            </td>
                             <td className="n wide">{row.own_share} %</td>
                             <td className="n">{row.rate}</td>
                             <td className="n wide">{row.mean}</td>

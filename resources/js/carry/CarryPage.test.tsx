@@ -22,6 +22,8 @@ const row = (of: Partial<Schemas['CarriedItem']> = {}): Schemas['CarriedItem'] =
     rate: '5.00',
     setting_rate: '9.00',
     own_share: 40,
+    own_least: '3.10',
+    own_most: '7.80',
     pieces_per_use: 2,
     mean: '0.4200',
     uses: 2,
@@ -136,6 +138,7 @@ describe('how many to carry', () => {
         expect(screen.getByText('over 99 %')).toBeTruthy();
         expect(screen.getByText('by count')).toBeTruthy();
         expect(screen.queryByText(/0 pieces/)).toBeNull();
+        expect(screen.getAllByText('3.10 to 7.80 in 1,000')).toHaveLength(3);
     });
 
     it('asks for a list where none is chosen', async () => {

@@ -52,6 +52,7 @@ export const words = {
     item: 'Item',
     settingRate: 'Rate of the setting',
     ownUses: 'Own uses',
+    between: (least: string, most: string) => `${least} to ${most} in 1,000`,
     ownShare: 'Share of own records',
     rate: 'Uses in 1,000 person-days',
     expected: 'Uses expected',

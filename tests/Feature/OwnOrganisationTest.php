@@ -60,7 +60,7 @@ final class OwnOrganisationTest extends TestCase
         $this->assertTrue(DB::table('items')->where('code', 'tick-remover')->exists(), 'a list brings the items that it names');
         $taken = DB::table('lists')->where('code', 'module-bite-sting')->first();
         $this->assertNull($taken->confirmed_at, 'it is unconfirmed');
-        $this->assertSame(6, DB::table('lines')->where('list_id', $taken->id)->count());
+        $this->assertSame(7, DB::table('lines')->where('list_id', $taken->id)->count());
         $count = DB::table('lists')->count();
         $this->postJson('/api/reference', ['all_items' => true, 'lists' => array_column($offered['lists'], 'code')])->assertOk();
         $this->postJson('/api/reference', ['all_items' => true, 'lists' => array_column($offered['lists'], 'code')])->assertOk();

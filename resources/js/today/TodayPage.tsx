@@ -15,10 +15,11 @@ import { KitLink } from '../ui/KitLink';
 import { OfflineCopy } from '../ui/OfflineCopy';
 import { VerdictMark, VerdictShape } from '../ui/VerdictMark';
 import { count, sayInstant, sayWeekday, verdictWords } from '../ui/words';
-import { Horizon } from './Horizon';
 import { NoWork, WhoseWork, whoseOf } from './WhoseWork';
 import { TwoColumns } from '../ui/TwoColumns';
 import { words } from './words';
+
+const Horizon = lazy(() => import('./Horizon').then((part) => ({ default: part.Horizon })));
 
 const Unsettled = lazy(() => import('../pack/Unsettled').then((part) => ({ default: part.Unsettled })));
 
@@ -132,7 +133,9 @@ export function TodayPage() {
                         )}
                     </div>
                     <Box sx={{ minWidth: 0 }}>
-                        <Horizon today={today} />
+                        <Suspense fallback={null}>
+                            <Horizon today={today} />
+                        </Suspense>
                         <Suspense fallback={null}>
                             <Asks />
                         </Suspense>

@@ -16,8 +16,10 @@ use Sarcina\Core\Measure\Quantity;
 /** Items as the core judges them and as the page names them, read in a few queries and remembered for the request. */
 final class Catalogue
 {
-    /** What it is taken for, and by what they are told apart, in words. */
-    private const TOLD_FROM = "(SELECT GROUP_CONCAT(CONCAT('“', others.name, '” by ', alike.`by`) ORDER BY others.name SEPARATOR '; ')
+    /** Names the items that look alike, each in a sentence of its own: the mark that tells them apart, or that none is recorded. */
+    private const TOLD_FROM = "(SELECT GROUP_CONCAT(IF(alike.`by` IS NULL,
+            CONCAT('Easily confused with “', others.name, '”, and no mark is recorded. Keep them in separate pockets.'),
+            CONCAT('Not “', others.name, '”: look for ', alike.`by`, '.')) ORDER BY others.name SEPARATOR ' ')
         FROM item_told_from AS alike JOIN items AS others ON others.id = alike.other_id WHERE alike.item_id = items.id) AS told_from";
 
     /** @var array<string, Item> by code */

@@ -15,7 +15,7 @@ use stdClass;
  * @phpstan-type HandlingData array{
  *     layer: string|null, start_minutes: int|null, staging: string|null, unwraps: bool, keep_dry: bool, has_latex: bool, bulk_ml: int|null,
  *     comes_back: bool, trains_again: bool,
- *     told_from: list<array{item: string, by: string}>, names: list<array{name: string, region: string|null}>,
+ *     told_from: list<array{item: string, by: string|null}>, names: list<array{name: string, region: string|null}>,
  * }
  */
 final class ItemHandling
@@ -45,7 +45,7 @@ final class ItemHandling
             'handling.trains_again' => ['boolean:strict'],
             'handling.told_from' => ['array', 'max:8'],
             'handling.told_from.*.item' => ['required', 'string', 'max:60', 'distinct'],
-            'handling.told_from.*.by' => ['required', 'string', 'max:120'],
+            'handling.told_from.*.by' => ['nullable', 'string', 'max:120'],
             'handling.names' => ['array', 'max:12'],
             'handling.names.*.name' => ['required', 'string', 'max:80', 'distinct:ignore_case'],
             'handling.names.*.region' => ['nullable', 'string', 'max:40'],
@@ -59,7 +59,6 @@ final class ItemHandling
             'handling.start_minutes.*' => 'Enter the minutes before it works, 1 to 240, or leave it out.',
             'handling.bulk_ml.*' => 'Enter what a piece takes up in a pocket in millilitres, 1 to 100,000, or leave it out.',
             'handling.told_from.*.item.required' => 'Choose the item that it is taken for.',
-            'handling.told_from.*.by.required' => 'Say by what one tells them apart, such as the orange cap.',
             'handling.names.*.name.required' => 'Write the other name, or remove the row.',
             'handling.names.*.name.distinct' => 'This name is given twice.',
         ];
@@ -82,7 +81,7 @@ final class ItemHandling
         }
         foreach (DB::table('item_told_from')->join('items', 'items.id', '=', 'item_told_from.other_id')->whereIn('item_id', $items)
             ->orderBy('items.code')->get(['item_id', 'items.code', 'by']) as $row) {
-            $all[$row->item_id]['told_from'][] = ['item' => (string) $row->code, 'by' => (string) $row->by];
+            $all[$row->item_id]['told_from'][] = ['item' => (string) $row->code, 'by' => $row->by];
         }
         foreach (DB::table('item_names')->whereIn('item_id', $items)->orderBy('name')->get() as $row) {
             $all[$row->item_id]['names'][] = ['name' => (string) $row->name, 'region' => $row->region];
@@ -122,7 +121,7 @@ final class ItemHandling
         [$alike, $names] = [[], []];
         foreach ($written as $item => $handling) {
             foreach ($handling['told_from'] as $one) {
-                $alike[] = ['item_id' => $item, 'other_id' => $ids[$one['item']], 'by' => $one['by']];
+                $alike[] = ['item_id' => $item, 'other_id' => $ids[$one['item']], 'by' => $one['by'] ?? null];
             }
             foreach ($handling['names'] as $one) {
                 $names[] = ['item_id' => $item, 'name' => $one['name'], 'region' => $one['region'] ?? null];

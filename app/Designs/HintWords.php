@@ -42,7 +42,7 @@ final class HintWords
                 ') lie in different pockets. Put what touches the wound, what soaks and what holds into one.',
             HintKind::BeyondScope => "{$what} is outside the scope of practice of those who have a kit of this design.",
             HintKind::ExcludedClass => "{$what} is of a class that the list excludes.",
-            HintKind::LookAlikes => "{$what} and {$others} are easily taken for each other, and both lie in {$pocket}. {$this->by($hint)}",
+            HintKind::LookAlikes => "{$what} and {$others} are easily confused, and both are in {$pocket}. {$this->by($hint)}",
             HintKind::Latex => "{$what} contains latex, and somebody of the team is allergic to it.",
             HintKind::CautionMissing => $hint->item === null
                 ? "{$pocket} holds sharps and has no caution. Write one for whoever opens it."
@@ -78,9 +78,9 @@ final class HintWords
         $by = DB::table('item_told_from')->join('items', 'items.id', '=', 'item_told_from.item_id')
             ->join('items as others', 'others.id', '=', 'item_told_from.other_id')
             ->whereIn('items.code', [$hint->item, ...$hint->others])->whereIn('others.code', [$hint->item, ...$hint->others])
-            ->orderBy('items.code')->value('by');
+            ->whereNotNull('by')->orderBy('items.code')->value('by');
 
-        return is_string($by) ? "Told apart by {$by}." : '';
+        return is_string($by) ? "Tell them apart by {$by}." : 'Plan a separate pocket for each.';
     }
 
     private function staging(Hint $hint): string

@@ -50,10 +50,10 @@ final class CatalogueLoader
                 DB::table('item_never_for')->insert(['item_id' => $items[$row['code']]->id, 'class' => $class]);
             }
             foreach (self::parts($row['told_from'], ';') as $one) {
-                [$other, $by] = explode(':', $one);
+                [$other, $by] = [...explode(':', $one), ''];
                 // Of a part of the catalogue: what it is taken for may not be there.
                 if (isset($items[$other])) {
-                    DB::table('item_told_from')->insert(['item_id' => $items[$row['code']]->id, 'other_id' => $items[$other]->id, 'by' => $by]);
+                    DB::table('item_told_from')->insert(['item_id' => $items[$row['code']]->id, 'other_id' => $items[$other]->id, 'by' => $by ?: null]);
                 }
             }
             foreach (self::parts($row['names'], ';') as $one) {

@@ -193,8 +193,8 @@ final class PackingTest extends TestCase
         $this->assertStringStartsWith('Called “sling”.', $found('sling')['Triangular bandage']);
         $this->assertArrayNotHasKey('Head torch', $found('lampshade'));
         $item = $this->getJson('/api/items/chest-needle')->assertOk()->json('handling');
-        $this->assertSame('“Chest decompression needle” by the tip that writes and the clip on its cap', collect($this->readKit('QH-07')['verdict']['lines'])->firstWhere('item', 'marker-pen')['told_from']);
-        $this->assertSame([['item' => 'marker-pen', 'name' => 'Marker pen, permanent', 'by' => 'the red cap without a clip']], $item['told_from']);
+        $this->assertSame('Easily confused with “Chest decompression needle”, and no mark is recorded. Keep them in separate pockets.', collect($this->readKit('QH-07')['verdict']['lines'])->firstWhere('item', 'marker-pen')['told_from']);
+        $this->assertSame([['item' => 'marker-pen', 'name' => 'Marker pen, permanent', 'by' => null]], $item['told_from']);
     }
 
     public function test_how_an_item_is_handled_is_changed_with_it_and_stays_where_an_older_page_does_not_say(): void

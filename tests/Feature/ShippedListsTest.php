@@ -17,6 +17,7 @@ use Sarcina\Core\Kit\Kit;
 use Sarcina\Core\Kit\Policy;
 use Sarcina\Core\Kit\Row;
 use Sarcina\Core\Kit\Scope;
+use Sarcina\Core\Lists\Line;
 use Tests\TestCase;
 
 /** The lists that ship: a kit of their own items meets them, and nothing in it lacks its companion. */
@@ -50,6 +51,39 @@ final class ShippedListsTest extends TestCase
         }
         $this->assertSame([], $faults);
         $this->assertGreaterThan(20, $met);
+    }
+
+    public function test_a_shipped_list_that_prepares_for_severe_bleeding_keeps_the_patient_warm(): void
+    {
+        /** @var array{lists: list<array{code: string, lines: list<array<string, mixed>>}>} $shipped */
+        $shipped = json_decode((string) file_get_contents(database_path('reference/house-lists.json')), true);
+        $names = static fn (array $list, string $part): bool => str_contains((string) json_encode(array_column($list['lines'], 'accepts')), $part);
+        $bleeding = array_filter($shipped['lists'], static fn (array $list): bool => $names($list, 'windlass-tourniquet'));
+        $this->assertGreaterThan(3, count($bleeding));
+        foreach ($bleeding as $list) {
+            $this->assertTrue($names($list, 'blanket') || $names($list, 'bivvy-bag'), $list['code']);
+        }
+    }
+
+    public function test_an_adult_mask_is_too_large_for_a_childs_line_and_a_childs_mask_meets_no_adult_line(): void
+    {
+        $catalogue = app(Catalogue::class);
+        $takes = static fn (Line $line, string $item): bool => $line->entryFor($catalogue->items([$item])[$item]) !== null;
+        [$ofAChild, $ofAdults] = [0, 0];
+        foreach (KitList::query()->with(['lines.entries.item', 'lines.entries.limits'])->get()->flatMap->lines as $model) {
+            $line = ListLoader::line($model);
+            if (str_contains($model->need, 'for a child')) {
+                $this->assertSame([true, true, false, false], array_map(
+                    static fn (string $item): bool => $takes($line, $item), ['face-shield-child', 'pocket-mask-child', 'pocket-mask', 'face-shield'],
+                ));
+                $ofAChild++;
+            } elseif ($takes($line, 'face-shield') || $takes($line, 'pocket-mask')) {
+                $this->assertFalse($takes($line, 'face-shield-child') || $takes($line, 'pocket-mask-child'), $model->need);
+                $ofAdults++;
+            }
+        }
+        $this->assertSame(2, $ofAChild);
+        $this->assertGreaterThan(5, $ofAdults);
     }
 
     public function test_every_shipped_list_says_for_whom_it_is_made_and_an_adult_shield_never_meets_a_childs_line(): void

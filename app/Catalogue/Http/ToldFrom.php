@@ -6,7 +6,7 @@ namespace App\Catalogue\Http;
 
 use OpenApi\Attributes as OA;
 
-/** An item that another is taken for, and by what one tells them apart. */
+/** Names an item that looks alike, and the mark that tells the two apart; null where no lead has recorded one. */
 #[OA\Schema]
 final readonly class ToldFrom
 {
@@ -15,8 +15,8 @@ final readonly class ToldFrom
         public string $item,
         #[OA\Property]
         public string $name,
-        #[OA\Property]
-        public string $by,
+        #[OA\Property(nullable: true)]
+        public ?string $by,
     ) {
     }
 }

@@ -117,8 +117,8 @@ use Sarcina\Core\Measure\Unit;
                 new OA\Property(property: 'bulk_ml', type: 'integer', nullable: true),
                 new OA\Property(property: 'comes_back', type: 'boolean'),
                 new OA\Property(property: 'trains_again', type: 'boolean'),
-                new OA\Property(property: 'told_from', type: 'array', items: new OA\Items(required: ['item', 'by'], properties: [
-                    new OA\Property(property: 'item', type: 'string'), new OA\Property(property: 'by', type: 'string'),
+                new OA\Property(property: 'told_from', type: 'array', items: new OA\Items(required: ['item'], properties: [
+                    new OA\Property(property: 'item', type: 'string'), new OA\Property(property: 'by', type: 'string', nullable: true),
                 ], type: 'object')),
                 new OA\Property(property: 'names', type: 'array', items: new OA\Items(ref: OtherName::class)),
             ]),

@@ -83,7 +83,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                     </Typography>
                     <Caution text={line.caution} />
                     {line.told_from !== null && (
-                        <Typography variant="body2">{words.toldFrom(line.told_from)}</Typography>
+                        <Typography variant="body2">{line.told_from}</Typography>
                     )}
                     {draft.rows.map(
                         (row, index) =>

@@ -1,6 +1,5 @@
 /** What the page says here, to be read in one go. */
 export const words = {
-    toldFrom: (how: string) => `Told from ${how}.`,
     ofThemHere: (pieces: number) => `, ${pieces} of them here`,
     ofEndedAccounts: 'Of accounts that have ended',
     takenOver: (records: string) => `${records} sent in their place.`,

@@ -93,7 +93,7 @@ export function ItemHandling({ typed, type, problem, others }: ItemHandlingProps
                         />
                         <Write
                             label={words.toldBy(at + 1)}
-                            value={row.by}
+                            value={row.by ?? ''}
                             onWrite={(by) => set({ told_from: rows(handling.told_from, at, { by }) })}
                             problem={problem?.at(`handling.told_from.${at}.by`)}
                             help={words.suchAsOrangeCap}

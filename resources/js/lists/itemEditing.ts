@@ -35,7 +35,7 @@ export interface EditedItem {
         bulk_ml: string;
         comes_back: boolean;
         trains_again: boolean;
-        told_from: { item: string; by: string }[];
+        told_from: { item: string; by: string | null }[];
         names: { name: string; region: string }[];
     };
 }
@@ -173,7 +173,7 @@ export function itemToSend(typed: EditedItem, base: number | null): Schemas['Wri
             start_minutes: optional(typed.handling.start_minutes),
             staging: typed.handling.staging.trim() || null,
             bulk_ml: optional(typed.handling.bulk_ml),
-            told_from: typed.handling.told_from.map(({ item, by }) => ({ item, by: by.trim() })),
+            told_from: typed.handling.told_from.map(({ item, by }) => ({ item, by: by?.trim() || null })),
             names: typed.handling.names.map(({ name, region }) => ({
                 name: name.trim(),
                 region: region.trim() || null,

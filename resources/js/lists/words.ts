@@ -19,7 +19,7 @@ export const words = {
     takenForAbout: 'Items that it is easily taken for, and by what one tells them apart.',
     takenForItem: (at: number) => `Taken for, ${at}`,
     toldBy: (at: number) => `Told apart by, ${at}`,
-    suchAsOrangeCap: 'Such as: the orange cap.',
+    suchAsOrangeCap: 'Such as: the orange cap. Left empty, separate pockets are advised.',
     addTakenFor: 'Add an item that it is taken for',
     removeTakenFor: (at: number) => `Remove item ${at} that it is taken for`,
     otherNames: 'Other names',
@@ -30,7 +30,8 @@ export const words = {
     addName: 'Add another name',
     removeName: (at: number) => `Remove name ${at}`,
     toldFrom: 'Told apart',
-    toldFromBy: (item: string, by: string) => `From ${item} by ${by}`,
+    toldFromBy: (item: string, by: string | null) =>
+        by === null ? `Easily confused with ${item}: no mark recorded, keep in separate pockets` : `From ${item} by ${by}`,
     alsoCalled: 'Also called',
     newWord: '+ new',
     removed: '– removed',

@@ -58,7 +58,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
                     </Typography>
                     <Caution text={line.caution} />
                     {line.told_from !== null && (
-                        <Typography variant="body2">{words.toldFrom(line.told_from)}</Typography>
+                        <Typography variant="body2">{line.told_from}</Typography>
                     )}
                     {line.elsewhere > 0 && <Typography variant="body2">{sayElsewhere(line.elsewhere)}</Typography>}
                     <Rows

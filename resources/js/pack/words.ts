@@ -1,6 +1,5 @@
 /** What the page says here, to be read in one go. */
 export const words = {
-    toldFrom: (how: string) => `Told from ${how}.`,
     design2: (name: string, number: number) => `${name}, edition ${number}`,
     setTo: (name: string) => `Set to ${name}`,
     setToNone: 'Set to no configuration',

@@ -42,7 +42,7 @@ export const signs: Record<string, string> = {
     resuscitation: 'M4 8h16v9H4zM8 12.500c2-1.600 6-1.600 8 0-2 1.600-6 1.600-8 0z',
     'resuscitation.barrier': 'M4 6h16v13H4zM12 10a2.500 2.500 0 1 0 0 5 2.500 2.500 0 0 0 0-5z',
     'resuscitation.barrier.mask': 'M12 4v4M10 4h4M6 19c-1.500-5 2-11 6-11s7.500 6 6 11c-3.500 1.500-8.500 1.500-12 0z',
-    'resuscitation.barrier.child': 'M6.500 8h11v9h-11zM12 11a1.500 1.500 0 1 0 0 3 1.500 1.500 0 0 0 0-3z',
+    'resuscitation.child': 'M6.500 8h11v9h-11zM12 11a1.500 1.500 0 1 0 0 3 1.500 1.500 0 0 0 0-3z',
     blanket: 'M4 7h16v12H4zM4 11h16M8 11v8',
     'blanket.foil': 'M4 6h16v13H4zM4 6l5 4-2 4 4 5M20 6l-6 5 3 3-3 5M9 10l5 1',
     'blanket.heating': 'M4 14h16v6H4zM8 11c-1.500-2 1.500-3 0-6M12 11c-1.500-2 1.500-3 0-6M16 11c-1.500-2 1.500-3 0-6',

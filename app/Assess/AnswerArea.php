@@ -18,7 +18,7 @@ final class AnswerArea
     /**
      * @param  array{
      *     name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int,
-     *     lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int,
+     *     lone_workers: int, vehicles: int, running_water: bool, has_freezer?: bool|null, children: int, minutes_to_help: int,
      *     risks: list<string>, note: string|null,
      * }  $answers
      * @param  int  $base  the revision that the answers were based on; 0 for a new area

@@ -30,6 +30,9 @@ final class AreaChanges
         if ($before->running_water !== $now->running_water) {
             $changes[] = $now->running_water ? 'There is running water now.' : 'There is no running water any more.';
         }
+        if ($before->has_freezer !== $now->has_freezer && $before->has_freezer !== null) {
+            $changes[] = $now->has_freezer === true ? 'A freezer is near now.' : 'No freezer is near any more.';
+        }
         [$were, $are] = [array_column(Planner::risks($before), 'value'), array_column(Planner::risks($now), 'value')];
         $say = static fn (array $risks): string => implode(', ', array_map(static fn (string $risk): string => str_replace('_', ' ', $risk), $risks));
         if (array_diff($are, $were) !== []) {

@@ -16,6 +16,11 @@ use Illuminate\Support\Facades\DB;
 /** Which list each kit and module of a plan keeps, and what one costs by the piece; read once a request. */
 final class Choices
 {
+    private const COLD_PACKS = 'pack.cold';
+
+    /** @var array<string, true>|null kits and modules whose list accepts a cold pack */
+    private ?array $withColdPacks = null;
+
     /** @var array<string, ProvisionChoice>|null */
     private ?array $choices = null;
 
@@ -40,6 +45,18 @@ final class Choices
         }
 
         return $this->choices[$wanted] ?? null;
+    }
+
+    /** Says whether the list chosen for a kit or a module accepts a cold pack. */
+    public function hasColdPacks(string $wanted): bool
+    {
+        $this->withColdPacks ??= array_fill_keys(array_map(strval(...), DB::table('provision_choices')
+            ->join('lines', 'lines.list_id', '=', 'provision_choices.list_id')
+            ->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
+            ->leftJoin('items', 'items.id', '=', 'line_entries.item_id')
+            ->whereRaw('COALESCE(items.class, line_entries.class) = ?', [self::COLD_PACKS])->distinct()->pluck('wanted')->all()), true);
+
+        return isset($this->withColdPacks[$wanted]);
     }
 
     /** @return array{int, int}|null what one costs, and how many of its items have no price; null where no list is chosen */
@@ -116,5 +133,6 @@ final class Choices
     {
         $this->choices = null;
         $this->costs = null;
+        $this->withColdPacks = null;
     }
 }

@@ -167,6 +167,8 @@ final class ReadAssessments
             $area->lone_workers,
             $area->vehicles,
             $area->running_water,
+            $area->has_freezer,
+            $this->coldPacks($area, $plans['full']),
             $area->children,
             $area->minutes_to_help,
             array_values($named),
@@ -184,6 +186,24 @@ final class ReadAssessments
             ),
             $this->cover->ofPlaces(array_values($area->places->pluck('id')->all()), $today),
         );
+    }
+
+    /**
+     * Says what the answer about the freezer means for the cold packs of an area, or asks for the answer.
+     *
+     * @param  list<PlannedPart>  $parts
+     */
+    private function coldPacks(AssessmentArea $area, array $parts): ?string
+    {
+        $modules = array_map(static fn (PlannedPart $part): string => Wanted::title($part->wanted), array_values(array_filter(
+            $parts, fn (PlannedPart $part): bool => $part->count() > 0 && $this->choices->hasColdPacks($part->wanted),
+        )));
+
+        return $modules === [] ? null : implode(', ', $modules).': '.match ($area->has_freezer) {
+            null => 'has cold packs. Answer whether a freezer is near.',
+            true => 'frozen packs from the freezer can be used beside instant cold packs.',
+            false => 'only instant cold packs work here, because no freezer is near.',
+        };
     }
 
     /** @param  list<PlannedPart>  $parts */

@@ -163,7 +163,8 @@ final class FinishBuild
         if ($report->weighed === null) {
             return [];
         }
-        $computed = $this->judge->judge($kit, $this->organisation->dayOf($report->when->doneAt))->judgement->mass;
+        $judged = $this->judge->judge($kit, $this->organisation->dayOf($report->when->doneAt));
+        $computed = $judged->judgement->mass;
         $codes = array_map(static fn (LotMovement $one): string => $names->lot($one->lotId)->itemCode, $movements);
         $items = $this->catalogue->items(array_values(array_unique($codes)));
         foreach ($movements as $at => $movement) {
@@ -171,7 +172,8 @@ final class FinishBuild
             $computed += ($movement->to?->kitId === null ? 0 : $mass) - ($movement->from?->kitId === null ? 0 : $mass);
         }
         // What was packed long ago cannot be put on the scales again.
-        if (! $isLate && $report->weighedBecause === null && (new Weighing($computed, $report->weighed))->isToExplain()) {
+        $isToExplain = $judged->plan->isEmptyMassKnown && (new Weighing($computed, $report->weighed))->isToExplain();
+        if (! $isLate && $report->weighedBecause === null && $isToExplain) {
             throw ValidationException::withMessages(['weighed_because' => "Weighed {$report->weighed} g, calculated {$computed} g: more than ".
                 Weighing::ASK_OVER.' % apart. Weigh it again, or say why.']);
         }

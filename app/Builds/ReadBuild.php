@@ -79,7 +79,8 @@ final class ReadBuild
 
         return new BuildPlan(
             $this->order($kit), $this->pieces($judged, $plan), $restock, $this->items($kit, array_keys($masses)),
-            $judged->judgement->mass - $inBag, $judged->plan->maxMass, Weighing::ASK_OVER,
+            $judged->judgement->mass - $inBag, $judged->plan->maxMass,
+            $judged->plan->isEmptyMassKnown ? Weighing::ASK_OVER : null,
         );
     }
 

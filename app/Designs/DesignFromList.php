@@ -12,23 +12,33 @@ use App\Designs\Models\Design;
 use App\Lists\Models\KitList;
 use App\Lists\Models\Line;
 use App\Support\Transaction;
+use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Lists\Rank;
 
 /**
- * Makes a design for a list that has none yet: what is needed first lies in front, what belongs together lies together.
- * It is a beginning, to be packed otherwise where people know better.
+ * Makes a design for a list that has none yet: critical lines in front, related items in one pocket, each pocket named after its contents.
+ * People who know the place better repack it.
  */
 final class DesignFromList
 {
+    /** Classes that share a pocket, by group; classes named nowhere share the last one. */
     private const GROUPS = [
-        'Hands and breath' => ['gloves', 'resuscitation', 'sanitizer'],
-        'Bleeding' => ['tourniquet', 'dressing', 'chest-seal'],
-        'Bandages and tape' => ['bandage', 'tape', 'shears', 'safety-pin', 'splint'],
-        'Plasters and wipes' => ['plaster', 'wipe', 'antiseptic', 'closure', 'skin'],
-        'Rinsing and burns' => ['wash', 'irrigation', 'gel', 'water', 'food'],
-        'Warmth and light' => ['blanket', 'pack', 'shelter', 'power', 'signal'],
-        'Tools and papers' => [],
+        'protection' => ['gloves', 'resuscitation', 'sanitizer'],
+        'bleeding' => ['tourniquet', 'dressing', 'chest-seal'],
+        'bandages' => ['bandage', 'tape', 'shears', 'safety-pin', 'splint'],
+        'plasters' => ['plaster', 'wipe', 'antiseptic', 'closure', 'skin'],
+        'rinsing' => ['wash', 'irrigation', 'gel', 'water', 'food'],
+        'warmth' => ['blanket', 'pack', 'shelter', 'power', 'signal'],
+        'tools' => [],
     ];
+
+    /** Lines of rank critical: their pocket is reached first, whatever their class. */
+    private const CRITICAL = 'critical';
+
+    /** Longest name of a pocket, and kinds of items that one names. */
+    private const NAME_LENGTH = 60;
+
+    private const NAMED_KINDS = 3;
 
     public function __construct(private readonly PublishEdition $publish)
     {
@@ -46,7 +56,7 @@ final class DesignFromList
             $leaves = $serves === null ? self::leaves($lines->all()) : [self::pouch($lines->all())];
             ($this->publish)($design, new EditionContent(
                 $list->id,
-                new EditionPolicy($serves === null ? 500 : 60, everyUnit: 'weeks', everyCount: 12),
+                new EditionPolicy(everyUnit: 'weeks', everyCount: 12),
                 [], $serves === null ? [] : [$serves], [], $leaves,
             ), now());
 
@@ -63,9 +73,9 @@ final class DesignFromList
     /** @param  array<Line>  $lines */
     private static function pouch(array $lines): CompartmentContent
     {
-        $all = array_map(static fn (Line $line): PlacedLine => new PlacedLine($line->code), array_values($lines));
-
-        return new CompartmentContent('leaf', 'Pouch', inside: [new CompartmentContent('pocket', 'Contents', columnSpan: 2, lines: $all)]);
+        return new CompartmentContent('leaf', 'Pouch', inside: [new CompartmentContent(
+            'pocket', self::nameOf($lines, self::titles($lines)), columnSpan: 2, lines: self::placed($lines),
+        )]);
     }
 
     /**
@@ -76,19 +86,21 @@ final class DesignFromList
     {
         $groups = [];
         foreach ($lines as $line) {
-            $groups[$line->rank === Rank::Critical ? 'First grip' : self::group($line)][] = new PlacedLine($line->code);
+            $groups[$line->rank === Rank::Critical ? self::CRITICAL : self::group($line)][] = $line;
         }
+        $titles = self::titles($lines);
         $leaves = [];
-        foreach (['Front' => ['First grip', 'Hands and breath'], 'Main' => array_slice(array_keys(self::GROUPS), 1)] as $leaf => $names) {
-            $names = array_values(array_intersect($names, array_keys($groups)));
-            if ($names !== []) {
+        foreach (['Front' => [self::CRITICAL, 'protection'], 'Main' => array_slice(array_keys(self::GROUPS), 1)] as $leaf => $keys) {
+            $keys = array_values(array_intersect($keys, array_keys($groups)));
+            if ($keys !== []) {
                 $leaves[] = new CompartmentContent('leaf', $leaf, inside: array_map(
-                    static fn (string $name, int $index): CompartmentContent => new CompartmentContent(
-                        'pocket', $name, row: intdiv($index, 2) + 1, column: $index % 2 + 1,
-                        columnSpan: $index % 2 === 0 && $index === count($names) - 1 ? 2 : 1, lines: $groups[$name],
+                    static fn (string $key, int $index): CompartmentContent => new CompartmentContent(
+                        'pocket', self::nameOf($groups[$key], $titles, $key === self::CRITICAL ? 'First grip: ' : ''),
+                        row: intdiv($index, 2) + 1, column: $index % 2 + 1,
+                        columnSpan: $index % 2 === 0 && $index === count($keys) - 1 ? 2 : 1, lines: self::placed($groups[$key]),
                     ),
-                    $names,
-                    array_keys($names),
+                    $keys,
+                    array_keys($keys),
                 ));
             }
         }
@@ -96,16 +108,62 @@ final class DesignFromList
         return $leaves;
     }
 
-    private static function group(Line $line): string
+    /**
+     * @param  array<Line>  $lines
+     * @return list<PlacedLine>
+     */
+    private static function placed(array $lines): array
     {
-        $first = $line->entries->first();
-        $top = explode('.', $first->item->class ?? $first->class ?? '')[0];
-        foreach (self::GROUPS as $name => $classes) {
-            if (in_array($top, $classes, true)) {
-                return $name;
+        return array_map(static fn (Line $line): PlacedLine => new PlacedLine($line->code), array_values($lines));
+    }
+
+    /**
+     * @param  array<Line>  $lines
+     * @return array<string, string> titles of the top classes of these lines, by class
+     */
+    private static function titles(array $lines): array
+    {
+        return array_map(strval(...), DB::table('item_classes')->whereIn('class', array_unique(array_map(self::top(...), $lines)))
+            ->pluck('title', 'class')->all());
+    }
+
+    /**
+     * Names a pocket after the kinds of items in it, those with most lines first.
+     *
+     * @param  array<Line>  $lines
+     * @param  array<string, string>  $titles  by class
+     */
+    private static function nameOf(array $lines, array $titles, string $before = ''): string
+    {
+        $count = array_count_values(array_map(static fn (Line $line): string => $titles[self::top($line)] ?? ucfirst(self::top($line)), $lines));
+        arsort($count);
+        // A comma and ">" would part a path.
+        $kinds = array_map(static fn (string $title): string => lcfirst(str_replace([',', '>'], ' ', $title)), array_map(strval(...), array_keys($count)));
+        for ($named = min(self::NAMED_KINDS, count($kinds)); $named > 0; $named--) {
+            $name = $before.implode($named === 2 ? ' and ' : ' / ', array_slice($kinds, 0, $named));
+            if (mb_strlen($name) <= self::NAME_LENGTH) {
+                return ucfirst($name);
             }
         }
 
-        return 'Tools and papers';
+        return $before === '' ? 'Contents' : rtrim($before, ': ');
+    }
+
+    private static function top(Line $line): string
+    {
+        $first = $line->entries->first();
+
+        return explode('.', $first->item->class ?? $first->class ?? 'tool')[0];
+    }
+
+    private static function group(Line $line): string
+    {
+        foreach (self::GROUPS as $group => $classes) {
+            if (in_array(self::top($line), $classes, true)) {
+                return $group;
+            }
+        }
+
+        return 'tools';
     }
 }

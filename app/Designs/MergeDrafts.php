@@ -25,7 +25,7 @@ final class MergeDrafts
     private array $clashes = [];
 
     private const POLICY = [
-        'empty_mass_g' => 'The mass of the empty kit', 'max_mass_g' => 'The limit of mass', 'max_volume_ml' => 'The limit of volume',
+        'empty_mass_g' => 'The weight of the empty bag', 'max_mass_g' => 'The maximum weight', 'max_volume_ml' => 'The limit of volume',
         'max_cost' => 'The limit of cost', 'expiry' => 'What becomes of expired stock', 'margin_days' => 'The days beyond the next check',
         'grace_days' => 'The days before a check is overdue',
         'not_ready_after_days' => 'The days after which an overdue kit is not ready',

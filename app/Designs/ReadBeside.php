@@ -88,7 +88,7 @@ final class ReadBeside
 
         return [
             new BesideSide(
-                $title, $edition->list->title, $load->mass + $content->policy->emptyMass, $content->policy->maxMass, $load->bulk, $cost,
+                $title, $edition->list->title, $load->mass + ($content->policy->emptyMass ?? 0), $content->policy->maxMass, $load->bulk, $cost,
                 count($packed->packing->lines), count($packed->plan->pockets),
             ),
             self::pieces($packed->plan, $packed->packing->lines),

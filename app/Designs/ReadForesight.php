@@ -37,6 +37,7 @@ final class ReadForesight
         private readonly Catalogue $catalogue,
         private readonly Prices $prices,
         private readonly Organisation $organisation,
+        private readonly HazardsAnswered $hazards,
     ) {
     }
 
@@ -53,8 +54,6 @@ final class ReadForesight
             $loads[] = $this->loadOf($packed, $content, $one);
         }
 
-        $missed = self::missed($design);
-
         return new ForesightResource(
             ReadKit::list($packed->plan),
             $this->organisation->currency,
@@ -65,12 +64,28 @@ final class ReadForesight
                 $hint->subject(), $hint->kind->value, $this->words->say($hint, $packed->plan, $names, $content->policy->wrappers), $hint->line,
                 $hint->compartment, $content->setAside[$hint->subject()] ?? null,
             ), Hints::of($packed->packing)),
-            array_map(fn (LeaveOut $one): MayLeaveOut => new MayLeaveOut(
-                $one->line->code, $one->line->item->code ?? '', "{$one->pieces} × {$this->catalogue->name($one->line->item->code ?? '')}", $one->mass,
-                $one->bulk, $this->prices->byThePiece([$one->line->item->code ?? '' => $one->pieces])[0],
-                $missed[$one->line->item->code ?? ''] ?? [],
-            ), LeaveOut::ranked($packed->packing->lines)),
+            $this->leaveOut($design, LeaveOut::ranked($packed->packing->lines)),
         );
+    }
+
+    /**
+     * @param  list<LeaveOut>  $offers  what frees most first
+     * @return list<MayLeaveOut> those that answer no hazard of the kits' places first
+     */
+    private function leaveOut(?Design $design, array $offers): array
+    {
+        $missed = self::missed($design);
+        $codes = array_map(static fn (LeaveOut $one): string => $one->line->item->code ?? '', $offers);
+        $hazards = $this->hazards->of($design, array_values(array_unique($codes)));
+        $all = array_map(fn (LeaveOut $one, string $code): MayLeaveOut => new MayLeaveOut(
+            $one->line->code, $code, "{$one->pieces} × {$this->catalogue->name($code)}", $one->mass,
+            $one->bulk, $this->prices->byThePiece([$code => $one->pieces])[0], $missed[$code] ?? [], $hazards[$code] ?? [],
+        ), $offers, $codes);
+
+        return [
+            ...array_values(array_filter($all, static fn (MayLeaveOut $one): bool => $one->hazards === [])),
+            ...array_values(array_filter($all, static fn (MayLeaveOut $one): bool => $one->hazards !== [])),
+        ];
     }
 
     /** @return array<string, list<MissedRemark>> by the code of the item, the latest first */
@@ -114,7 +129,7 @@ final class ReadForesight
 
         return $one === null
             ? new ForeseenLoad(
-                null, $load->mass + $content->policy->emptyMass, $content->policy->maxMass, $load->bulk, $content->policy->maxVolume,
+                null, $load->mass + ($content->policy->emptyMass ?? 0), $content->policy->maxMass, $load->bulk, $content->policy->maxVolume,
                 $load->withoutBulk, $cost, $content->policy->maxCost, $without, 0,
             )
             : new ForeseenLoad(

@@ -20,7 +20,7 @@ final class DesignDocument
 {
     /** What a design may leave out. */
     public const DEFAULTS = [
-        'modules' => [], 'empty_mass_g' => 0, 'max_mass_g' => null, 'expiry' => 'strict', 'margin_days' => 14, 'grace_days' => 0, 'every' => null,
+        'modules' => [], 'empty_mass_g' => null, 'max_mass_g' => null, 'expiry' => 'strict', 'margin_days' => 14, 'grace_days' => 0, 'every' => null,
         'seasons' => [], 'before_events' => false, 'after_use' => true, 'sealed' => false, 'additions' => [], 'configurations' => [],
         'max_volume_ml' => null, 'max_cost' => null, 'latex_free' => false, 'wrappers' => null, 'set_aside' => [],
         'not_ready_after_days' => null,
@@ -106,7 +106,7 @@ final class DesignDocument
         /**
          * @var array{
          *     modules: list<string>, seasons: list<string>, every: array{count: int, unit: string}|null,
-         *     empty_mass_g: int, max_mass_g: int|null, expiry: string, margin_days: int, grace_days: int,
+         *     empty_mass_g: int|null, max_mass_g: int|null, expiry: string, margin_days: int, grace_days: int,
          *     before_events: bool, after_use: bool, sealed: bool, additions: list<array<string, mixed>>,
          *     leaves: list<array{
          *         name: string, closure: string|null, outside: bool, caution: string|null, properties: list<string>,

@@ -130,7 +130,7 @@ final class DesignSheet implements RecordSheet
             'edition' => $first['edition'], 'provides' => $first['provides'] === '' ? null : $first['provides'],
             'serves' => $first['serves'] === '' ? null : $first['serves'],
             'modules' => Cells::split($first['modules']),
-            'empty_mass_g' => Cells::number($first['empty_mass_g']) ?? 0,
+            'empty_mass_g' => Cells::number($first['empty_mass_g']),
             'max_mass_g' => Cells::number($first['max_mass_g']),
             'expiry' => $first['expiry'] === '' ? 'strict' : $first['expiry'],
             'margin_days' => Cells::number($first['margin_days']) ?? 14,

@@ -41,7 +41,7 @@ final class DraftPlan
         [$rows, $entries, $named] = $this->lines($content, $offLines);
 
         return new KitPlan(
-            'draft', 0, $design->id ?? 'draft', $design->code ?? 'draft', $design->name ?? 'Draft', $content->policy->emptyMass,
+            'draft', 0, $design->id ?? 'draft', $design->code ?? 'draft', $design->name ?? 'Draft', $content->policy->emptyMass ?? 0,
             $content->policy->maxMass, self::policy($content),
             ReadPlan::keptList($list, (string) $list->edition),
             $this->read->excluded($content->listId),
@@ -51,6 +51,7 @@ final class DraftPlan
                 || ! $designs->has($one->slot_design))->map(static fn (stdClass $one): PlanSlot => new PlanSlot(
                     $one->pocket_id, $one->name, (string) $designs->get($one->slot_design)?->id, (string) $designs->get($one->slot_design)?->name,
                 ))->all()),
+            isEmptyMassKnown: $content->policy->emptyMass !== null,
         );
     }
 

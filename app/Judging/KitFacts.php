@@ -23,7 +23,7 @@ final class KitFacts
     public function ofDoubtOrKit(Judged $judged, Finding $finding): CheckFinding
     {
         return match ($finding->kind) {
-            FindingKind::Overweight => self::fact($finding, quantity: $judged->judgement->mass, detail: (string) $judged->plan->maxMass),
+            FindingKind::Overweight => self::fact($finding, quantity: $judged->judgement->mass, detail: self::limit($judged->plan)),
             FindingKind::MostlyMissing => self::fact(
                 $finding, quantity: $finding->empty, detail: "{$finding->required} required lines".$finding->inPart(),
             ),
@@ -65,6 +65,12 @@ final class KitFacts
         }
 
         return self::fact($finding, $first->name ?? $this->catalogue->name($item), null, $item, null, $first?->task, $first?->pocket);
+    }
+
+    /** Says the maximum weight, and that the empty bag alone exceeds it where it does. */
+    private static function limit(KitPlan $plan): string
+    {
+        return "{$plan->maxMass} g".($plan->emptyMass > $plan->maxMass ? ". The empty bag alone weighs {$plan->emptyMass} g" : '');
     }
 
     private static function fact(

@@ -26,6 +26,7 @@ final readonly class KitPlan
      * @param  array<string, Item>  $items  named by a line, by code
      * @param  list<PlanSlot>  $slots  that its configuration asks to be filled
      * @param  list<PlanPart>  $parts  the kit itself and its modules; none where it has no module and no slot
+     * @param  bool  $isEmptyMassKnown  false where nobody weighed the empty bag of the kit or of a module in it
      */
     public function __construct(
         public string $editionId,
@@ -44,6 +45,7 @@ final readonly class KitPlan
         public array $items,
         public array $slots = [],
         public array $parts = [],
+        public bool $isEmptyMassKnown = true,
     ) {
         $this->asked = new KitList($list->code, array_map(static fn (KitPlanLine $line): Line => $line->asked, $lines), $excludes);
     }
@@ -57,6 +59,7 @@ final readonly class KitPlan
     {
         $own = $parts[0]->plan;
         $mass = 0;
+        $isMassKnown = true;
         $lines = [];
         $pockets = [];
         $leaves = [];
@@ -64,6 +67,7 @@ final readonly class KitPlan
         foreach ($parts as $part) {
             $before = $part->pocketPrefix();
             $mass += $part->kit === null ? 0 : $part->plan->emptyMass;
+            $isMassKnown = $isMassKnown && ($part->kit === null || $part->plan->isEmptyMassKnown);
             $items += $part->plan->items;
             foreach ($part->plan->lines as $line) {
                 $lines[] = $part->prefix === '' ? $line : $line->inModule("{$part->prefix}.", $part->kit === null ? null : $before);
@@ -85,7 +89,7 @@ final readonly class KitPlan
 
         return new self(
             $own->editionId, $own->number, $own->designId, $own->code, $own->name, $mass, $own->maxMass, $own->policy, $own->list,
-            $own->excludes, $lines, $pockets, $leaves, $items, $own->slots, $parts,
+            $own->excludes, $lines, $pockets, $leaves, $items, $own->slots, $parts, $isMassKnown,
         );
     }
 
@@ -101,6 +105,7 @@ final readonly class KitPlan
         return new self(
             $this->editionId, $this->number, $this->designId, $this->code, $this->name, $this->emptyMass, $this->maxMass, $this->policy,
             $this->list, $excludes, $lines, $this->pockets, $this->leaves, $this->items + $items, $this->slots,
+            isEmptyMassKnown: $this->isEmptyMassKnown,
         );
     }
 

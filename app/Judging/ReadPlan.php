@@ -59,6 +59,7 @@ final class ReadPlan
                 ->map(static fn (stdClass $one): PlanSlot => new PlanSlot(
                     $one->pocket_id, $one->name, $one->slot_design_id, $one->slot_design,
                 ))->all()),
+            isEmptyMassKnown: $edition->empty_mass_g !== null,
         );
     }
 

@@ -169,7 +169,7 @@ final class Words
                 : "The check by {$fact->subject} of {$until} disagrees with another count",
             FindingKind::ReportedUsed => "Reported used on {$until}, unconfirmed: {$fact->quantity} × {$fact->subject}",
             FindingKind::Unprepared => "{$fact->subject} in {$fact->pocket} is unprepared: {$fact->detail}",
-            FindingKind::Overweight => "The kit weighs {$fact->quantity} g; its limit is {$fact->detail} g",
+            FindingKind::Overweight => "The kit weighs {$fact->quantity} g of at most {$fact->detail}",
         };
     }
 
@@ -201,7 +201,7 @@ final class Words
             FindingKind::Superseded => 'Replace it when it is used or expires.',
             FindingKind::Surplus => 'Return the rest to the store, or leave it.',
             FindingKind::MostlyMissing => 'Fill the kit from the restock list, or take it out of service.',
-            FindingKind::Overweight => 'Remove items that no line asks for.',
+            FindingKind::Overweight => 'Remove items that no line asks for, or use a lighter bag.',
             FindingKind::Repacking => 'Finish the repack, or end it.',
             FindingKind::Seal => 'Do a full check.',
             FindingKind::Unchecked, FindingKind::Overdue => 'Check it.',

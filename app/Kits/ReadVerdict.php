@@ -44,6 +44,7 @@ final class ReadVerdict
             $judgement->assignment->policy->expiry->value,
             $judgement->mass,
             $judged->plan->maxMass,
+            $judged->plan->isEmptyMassKnown,
             array_map(
                 static fn (Reason $reason): ReasonResource => new ReasonResource(
                     $reason->kind,

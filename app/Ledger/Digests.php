@@ -63,10 +63,25 @@ final class Digests
                 'minutes_to_help',
                 'note',
             ]),
+            ...$this->answeredFreezers($id),
             'places' => $of('assessment_area_places', ['position', 'place_id']),
             'risks' => $of('assessment_area_risks', ['risk']),
             'overrides' => $of('assessment_overrides', ['plan', 'wanted', 'count', 'reason', 'user_id']),
         ];
+    }
+
+    /**
+     * Reads the answers about freezers, left out where there is none, so that an assessment signed before the question reads as it did.
+     *
+     * @return array<string, list<array<string, mixed>>>
+     */
+    private function answeredFreezers(string $id): array
+    {
+        $rows = $this->rows(
+            DB::table('assessment_areas')->where('assessment_id', $id)->whereNotNull('has_freezer')->orderBy('id'), ['id', 'has_freezer'],
+        );
+
+        return $rows === [] ? [] : ['freezers' => $rows];
     }
 
     /** @return array<string, list<array<string, mixed>>> */

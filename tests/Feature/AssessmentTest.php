@@ -118,6 +118,22 @@ final class AssessmentTest extends TestCase
         $this->assertCount(6, $this->getJson("/api/assessments/{$new['id']}")->json('areas'));
     }
 
+    public function test_it_asks_for_a_freezer_where_a_module_has_cold_packs_and_says_what_the_answer_means(): void
+    {
+        $this->actAs('lead');
+        [$new, $id] = [$this->start(), $this->ulid()];
+        $answer = fn (array $answers): array => collect($this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers($answers))
+            ->assertOk()->json('areas'))->firstWhere('id', $id);
+        $this->assertNull($answer(['risks' => ['burn']])['cold_packs'], 'Burns are cooled with water.');
+        $asked = $answer(['base' => 1, 'risks' => ['heat']]);
+        $this->assertSame([null, 'Heat module: has cold packs. Answer whether a freezer is near.'], [$asked['has_freezer'], $asked['cold_packs']]);
+        $none = $answer(['base' => 2, 'risks' => ['heat'], 'has_freezer' => false]);
+        $this->assertSame([false, 'Heat module: only instant cold packs work here, because no freezer is near.'], [$none['has_freezer'], $none['cold_packs']]);
+        $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 3, 'has_freezer' => 'maybe']))
+            ->assertUnprocessable()->assertJsonValidationErrorFor('has_freezer');
+        $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 3, 'has_freezer' => null]))->assertOk();
+    }
+
     public function test_bad_answers_are_refused_at_their_field(): void
     {
         $this->actAs('lead');

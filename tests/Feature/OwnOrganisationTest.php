@@ -87,7 +87,9 @@ final class OwnOrganisationTest extends TestCase
         $list = DB::table('lists')->where('code', 'walk-pouch')->first();
         $start = $this->actAs('lead')->getJson("/api/lists/{$list->id}/layout")->assertOk()->json();
         $draft = $start['draft'];
-        $this->assertSame('First grip', $draft['compartments'][1]['name'], 'What is critical comes first.');
+        $this->assertSame('First grip: gloves and resuscitation', $draft['compartments'][1]['name'], 'A critical line comes first.');
+        $this->assertContains('Bandages', array_column($draft['compartments'], 'name'), 'A pocket is named after its contents.');
+        $this->assertNull($draft['policy']['empty_mass_g'], 'Nobody weighed the bag.');
         [$id, $edition] = [$this->ulid(), $this->ulid()];
         foreach ([1, 2] as $time) {
             $this->putJson("/api/designs/{$id}/editions/{$edition}", ['name' => 'Reading room pouch', 'draft' => $draft])->assertOk();
@@ -96,6 +98,7 @@ final class OwnOrganisationTest extends TestCase
         $place = DB::table('places')->where('name', 'Arid house')->value('id');
         $this->postJson('/api/kits', ['id' => $this->ulid(), 'code' => 'QH-70', 'name' => 'Pouch', 'design_id' => $id, 'place_id' => $place, 'scope' => 'first_aider'])->assertCreated();
         $this->assertSame('not_ready', $this->readKit('QH-70')['verdict']['verdict']);
+        $this->assertFalse($this->readKit('QH-70')['verdict']['is_empty_mass_known']);
         $leaves = array_column(array_filter($draft['compartments'], static fn (array $one): bool => $one['parent_id'] === null), 'name');
         $this->assertSame($leaves, array_column($this->readKit('QH-70')['leaves'], 'name'));
 

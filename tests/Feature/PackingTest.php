@@ -92,7 +92,7 @@ final class PackingTest extends TestCase
             $joined['draft']['compartments'][1]['name'], $joined['draft']['compartments'][2]['closure'],
             $joined['draft']['policy']['max_mass_g'], $joined['draft']['policy']['margin_days'],
         ]);
-        $this->assertSame(['The limit of mass: changed.', 'The pocket First grip: changed.'], $joined['taken']);
+        $this->assertSame(['The maximum weight: changed.', 'The pocket First grip: changed.'], $joined['taken']);
         $this->assertSame(['The days beyond the next check: both of you changed it. Yours stays.'], $joined['clashes']);
         $this->assertSame('At the top', $joined['theirs']['compartments'][1]['name']);
         $this->publish($id, [...$mine, 'edition' => $joined['edition'], 'draft' => $joined['draft']])->assertOk();

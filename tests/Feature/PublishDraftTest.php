@@ -106,6 +106,16 @@ final class PublishDraftTest extends TestCase
         $this->assertSame([], $this->foresee($start)['leave_out'][0]['missed']);
     }
 
+    public function test_a_line_that_answers_a_hazard_of_the_kits_places_says_so_and_is_offered_last(): void
+    {
+        $start = $this->draftOf($this->design('walk-pouch'));
+        $hazards = array_column($this->foresee($start)['leave_out'], 'hazards', 'item');
+        $this->assertSame(['bites and stings in Grounds, walks and vehicles'], $hazards['tick-remover']);
+        $this->assertSame('tick-remover', array_key_last($hazards));
+        DB::table('assessment_area_risks')->where('risk', 'bite_sting')->delete();
+        $this->assertSame([], array_column($this->foresee($start)['leave_out'], 'hazards', 'item')['tick-remover'], 'Nothing bites there any more.');
+    }
+
     public function test_wrappers_are_advised_by_the_school_that_the_design_follows(): void
     {
         $start = $this->draftOf($this->design('bleeding-set'));

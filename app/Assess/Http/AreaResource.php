@@ -41,6 +41,10 @@ final readonly class AreaResource
         public int $vehicles,
         #[OA\Property]
         public bool $running_water,
+        #[OA\Property(nullable: true, description: 'null: not answered')]
+        public ?bool $has_freezer,
+        #[OA\Property(nullable: true, description: 'what the answer about the freezer means; null: no module of the area has cold packs')]
+        public ?string $cold_packs,
         #[OA\Property]
         public int $children,
         #[OA\Property]

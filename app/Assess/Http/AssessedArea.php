@@ -38,6 +38,7 @@ use Sarcina\Core\Provision\Risk;
             new OA\Property(property: 'lone_workers', type: 'integer'),
             new OA\Property(property: 'vehicles', type: 'integer'),
             new OA\Property(property: 'running_water', type: 'boolean'),
+            new OA\Property(property: 'has_freezer', type: 'boolean', nullable: true, description: 'null: not answered'),
             new OA\Property(property: 'children', type: 'integer'),
             new OA\Property(property: 'minutes_to_help', type: 'integer'),
             new OA\Property(property: 'risks', type: 'array', items: new OA\Items(type: 'string')),
@@ -64,6 +65,7 @@ final class AssessedArea extends FormRequest
             'lone_workers' => ['required', 'integer', 'between:0,500'],
             'vehicles' => ['required', 'integer', 'between:0,500'],
             'running_water' => ['required', 'boolean:strict'],
+            'has_freezer' => ['nullable', 'boolean:strict'],
             'children' => ['required', 'integer', 'between:0,100000'],
             'minutes_to_help' => ['required', 'integer', 'between:0,2880'],
             'risks' => ['present', 'array'],
@@ -94,7 +96,7 @@ final class AssessedArea extends FormRequest
     /**
      * @return array{
      *     name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int,
-     *     lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int,
+     *     lone_workers: int, vehicles: int, running_water: bool, has_freezer?: bool|null, children: int, minutes_to_help: int,
      *     risks: list<string>, note: string|null,
      * }
      */
@@ -103,7 +105,7 @@ final class AssessedArea extends FormRequest
         /**
          * @var array{
          *     name: string, places: list<string>, hangs_at: string|null, people: int, hazard: string, points: int,
-         *     lone_workers: int, vehicles: int, running_water: bool, children: int, minutes_to_help: int,
+         *     lone_workers: int, vehicles: int, running_water: bool, has_freezer?: bool|null, children: int, minutes_to_help: int,
          *     risks: list<string>, note: string|null,
          * } $answers
          */

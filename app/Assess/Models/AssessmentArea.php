@@ -28,6 +28,7 @@ use Sarcina\Core\Provision\Hazard;
  * @property int $lone_workers
  * @property int $vehicles
  * @property bool $running_water
+ * @property bool|null $has_freezer
  * @property int $children
  * @property int $minutes_to_help
  * @property string|null $note
@@ -49,7 +50,7 @@ final class AssessmentArea extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['hazard' => Hazard::class, 'running_water' => 'boolean'];
+        return ['hazard' => Hazard::class, 'running_water' => 'boolean', 'has_freezer' => 'boolean'];
     }
 
     /** @return BelongsToMany<Place, $this> where it is; new kits hang in the first */

@@ -29,8 +29,9 @@ final readonly class BuildPlan
         public int $empty_mass_g,
         #[OA\Property(nullable: true)]
         public ?int $max_mass_g,
-        #[OA\Property(description: 'per cent by which what is weighed may differ before somebody is asked why')]
-        public int $ask_over,
+        #[OA\Property(nullable: true, description: 'per cent by which the weight on the scales may differ before a reason is asked for; null: it is '.
+            'not compared, because nobody weighed the empty bag')]
+        public ?int $ask_over,
     ) {
     }
 }

@@ -14,8 +14,8 @@ use Sarcina\Core\Packing\Wrappers;
 final readonly class DraftPolicy
 {
     public function __construct(
-        #[OA\Property]
-        public int $empty_mass_g,
+        #[OA\Property(nullable: true, description: 'of the empty bag; null: nobody weighed it')]
+        public ?int $empty_mass_g,
         #[OA\Property(nullable: true)]
         public ?int $max_mass_g,
         #[OA\Property(nullable: true)]

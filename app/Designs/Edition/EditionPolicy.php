@@ -12,7 +12,7 @@ use Sarcina\Core\Packing\Wrappers;
 final readonly class EditionPolicy
 {
     /**
-     * @param  int  $emptyMass  grams
+     * @param  int|null  $emptyMass  grams of the empty bag; null: nobody weighed it
      * @param  int|null  $maxMass  grams; null: no limit
      * @param  int|null  $maxVolume  millilitres
      * @param  int|null  $maxCost  whole minor units
@@ -22,7 +22,7 @@ final readonly class EditionPolicy
      * @param  int|null  $notReadyAfterDays  days after which an overdue kit is not ready; null: its interval, 90 days where it has none
      */
     public function __construct(
-        public int $emptyMass = 500,
+        public ?int $emptyMass = null,
         public ?int $maxMass = null,
         public ExpiryPolicy $expiry = ExpiryPolicy::Strict,
         public int $marginDays = 14,

@@ -10,7 +10,10 @@ use OpenApi\Attributes as OA;
 #[OA\Schema]
 final readonly class MayLeaveOut
 {
-    /** @param  list<MissedRemark>  $missed */
+    /**
+     * @param  list<MissedRemark>  $missed
+     * @param  list<string>  $hazards
+     */
     public function __construct(
         #[OA\Property]
         public string $line,
@@ -26,6 +29,8 @@ final readonly class MayLeaveOut
         public int $cost,
         #[OA\Property(items: new OA\Items(ref: MissedRemark::class), description: 'what came of leaving it behind before')]
         public array $missed,
+        #[OA\Property(items: new OA\Items(type: 'string'), description: "hazards of the kits' places that the item answers, such as burns in Kitchen")]
+        public array $hazards,
     ) {
     }
 }

@@ -90,7 +90,7 @@ final class SentDraft extends FormRequest
     {
         return [
             'draft.policy' => ['required', 'array'],
-            'draft.policy.empty_mass_g' => ['required', 'integer:strict', 'between:0,100000'],
+            'draft.policy.empty_mass_g' => ['nullable', 'integer:strict', 'between:0,100000'],
             'draft.policy.max_mass_g' => ['nullable', 'integer:strict', 'between:1,1000000'],
             'draft.policy.max_volume_ml' => ['nullable', 'integer:strict', 'between:1,10000000'],
             'draft.policy.max_cost' => ['nullable', 'integer:strict', 'between:1,1000000000'],
@@ -141,8 +141,8 @@ final class SentDraft extends FormRequest
         return [
             'name.*' => 'Give the design a name, such as "Office box", in at most 120 characters.',
             'draft.list_id.*' => 'Choose a list.',
-            'draft.policy.empty_mass_g.*' => 'The mass of the empty bag in whole grams, up to 100,000.',
-            'draft.policy.max_mass_g.*' => 'The limit of mass in whole grams, up to 1,000,000, or nothing.',
+            'draft.policy.empty_mass_g.*' => 'Enter the weight of the empty bag in whole grams, up to 100,000, or leave it out.',
+            'draft.policy.max_mass_g.*' => 'Enter the maximum weight in whole grams, up to 1,000,000, or leave it out.',
             'draft.policy.max_volume_ml.*' => 'The limit of volume in whole millilitres, or nothing.',
             'draft.policy.max_cost.*' => 'The limit of cost, or nothing.',
             'draft.policy.margin_days.*' => 'Days beyond the next check: 0 to 365.',
@@ -151,7 +151,7 @@ final class SentDraft extends FormRequest
             'draft.policy.every_count.*' => 'From one check to the next: 1 to 120 days, weeks or months.',
             'draft.compartments.max' => 'A design has at most 30 pockets, in at most 30 parts. Join some of them.',
             'draft.compartments.*.name.*' => 'Each part and each pocket has a name of at most 60 characters, without a comma and without ">".',
-            'draft.compartments.*.max_mass_g.*' => 'What a pocket may carry in whole grams, or nothing.',
+            'draft.compartments.*.max_mass_g.*' => 'Enter the maximum weight of a pocket in whole grams, or leave it out.',
             'draft.compartments.*.volume_ml.*' => 'What a pocket holds in whole millilitres, or nothing.',
             'draft.compartments.*.caution.*' => 'A caution has at most 200 characters.',
             'draft.additions.*.need.*' => 'Say what the added line is needed for, such as Eye wash at hand.',
@@ -192,7 +192,7 @@ final class SentDraft extends FormRequest
         return new Draft(
             strtolower($draft['list_id']),
             new DraftPolicy(...[
-                'max_mass_g' => null, 'max_volume_ml' => null, 'max_cost' => null, 'every_unit' => null, 'every_count' => null, 'wrappers' => null,
+                'empty_mass_g' => null, 'max_mass_g' => null, 'max_volume_ml' => null, 'max_cost' => null, 'every_unit' => null, 'every_count' => null, 'wrappers' => null,
                 'not_ready_after_days' => null,
                 ...$draft['policy'],
             ]),

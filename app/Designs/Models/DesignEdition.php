@@ -22,7 +22,7 @@ use Sarcina\Core\Packing\Wrappers;
  * @property string $design_id
  * @property int $number
  * @property string $list_id
- * @property int $empty_mass_g
+ * @property int|null $empty_mass_g
  * @property int|null $max_mass_g
  * @property ExpiryPolicy $expiry
  * @property int $margin_days

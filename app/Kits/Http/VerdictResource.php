@@ -33,6 +33,8 @@ final readonly class VerdictResource
         public int $mass_g,
         #[OA\Property]
         public ?int $max_mass_g,
+        #[OA\Property(description: 'false: the weight of the empty bag is not in it, because nobody weighed it')]
+        public bool $is_empty_mass_known,
         #[OA\Property(items: new OA\Items(ref: ReasonResource::class))]
         public array $reasons,
         #[OA\Property(items: new OA\Items(ref: LineResource::class))]

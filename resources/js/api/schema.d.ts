@@ -2906,6 +2906,10 @@ export interface components {
             lone_workers: number;
             vehicles: number;
             running_water: boolean;
+            /** @description null: not answered */
+            has_freezer: boolean | null;
+            /** @description what the answer about the freezer means; null: no module of the area has cold packs */
+            cold_packs: string | null;
             children: number;
             minutes_to_help: number;
             risks: string[];
@@ -2939,6 +2943,8 @@ export interface components {
             lone_workers: number;
             vehicles: number;
             running_water: boolean;
+            /** @description null: not answered */
+            has_freezer?: boolean | null;
             children: number;
             minutes_to_help: number;
             risks: string[];
@@ -3167,8 +3173,8 @@ export interface components {
             /** @description grams: the bag and the modules in it */
             empty_mass_g: number;
             max_mass_g: number | null;
-            /** @description per cent by which what is weighed may differ before somebody is asked why */
-            ask_over: number;
+            /** @description per cent by which the weight on the scales may differ before a reason is asked for; null: it is not compared, because nobody weighed the empty bag */
+            ask_over: number | null;
         };
         /** @description So many pieces, in one pocket. */
         BuildShare: {
@@ -3497,11 +3503,11 @@ export interface components {
             pieces: number;
             price: number | null;
         };
-        /** @description An item that another is taken for, and by what one tells them apart. */
+        /** @description Names an item that looks alike, and the mark that tells the two apart; null where no lead has recorded one. */
         ToldFrom: {
             item: string;
             name: string;
-            by: string;
+            by: string | null;
         };
         WrittenItem: {
             /** @description the revision that a change was based on; left out for a new item */
@@ -3562,7 +3568,7 @@ export interface components {
                 trains_again?: boolean;
                 told_from: {
                     item: string;
-                    by: string;
+                    by?: string | null;
                 }[];
                 names: components["schemas"]["OtherName"][];
             };
@@ -4150,6 +4156,8 @@ export interface components {
             cost: number;
             /** @description what came of leaving it behind before */
             missed: components["schemas"]["MissedRemark"][];
+            /** @description hazards of the kits' places that the item answers, such as burns in Kitchen */
+            hazards: string[];
         };
         /** @description What two people changed in one design, joined. */
         MergedResource: {
@@ -4742,6 +4750,8 @@ export interface components {
             expiry: "strict" | "reserve";
             mass_g: number;
             max_mass_g: number | null;
+            /** @description false: the weight of the empty bag is not in it, because nobody weighed it */
+            is_empty_mass_known: boolean;
             reasons: components["schemas"]["ReasonResource"][];
             lines: components["schemas"]["LineResource"][];
             /** @description none where no shifts are kept; the verdict is the worst */
@@ -6036,7 +6046,8 @@ export interface components {
         };
         /** @description What a design that is being packed asks of its kits beside their contents: limits, dates and when they are checked. */
         DraftPolicy: {
-            empty_mass_g: number;
+            /** @description of the empty bag; null: nobody weighed it */
+            empty_mass_g: number | null;
             max_mass_g: number | null;
             max_volume_ml: number | null;
             /** @description whole minor units */

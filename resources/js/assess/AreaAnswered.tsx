@@ -23,6 +23,9 @@ export function AreaAnswered({ area, isSigned }: { area: Schemas['AreaResource']
         [words.children, String(area.children)],
         [words.untilAnAmbulanceIsThere, words.minutes(area.minutes_to_help)],
         [words.runningWater, area.running_water ? 'yes' : 'no'],
+        ...(area.cold_packs === null
+            ? []
+            : ([[words.freezer, words.freezerSaid(area.has_freezer, area.cold_packs)]] as [string, string][])),
         [words.risks, [...area.risks, ...area.follows_risks].map(sayName).join(', ') || words.noneNamed],
         ...(area.note ? ([[words.note, area.note]] as [string, string][]) : []),
     ];

@@ -111,6 +111,19 @@ export function AreaQuestions({ assessment, area }: { assessment: string; area: 
                     }
                 />
             </Box>
+            {(area.cold_packs !== null || answers.has_freezer !== null) && (
+                <Choose
+                    label={words.freezerNear}
+                    value={answers.has_freezer === null ? '' : answers.has_freezer ? 'yes' : 'no'}
+                    empty={words.notAnswered}
+                    onChoose={(said) => change({ has_freezer: said === '' ? null : said === 'yes' })}
+                    options={[
+                        ['yes', words.yes],
+                        ['no', words.no],
+                    ]}
+                    helperText={words.freezerHelp}
+                />
+            )}
             <Where answers={answers} change={change} problem={problem?.at('places')} />
             <Write
                 label={words.note}

@@ -12,6 +12,7 @@ export interface Answers {
     lone_workers: string;
     vehicles: string;
     running_water: boolean;
+    has_freezer: boolean | null;
     children: string;
     minutes_to_help: string;
     risks: string[];
@@ -28,6 +29,7 @@ export const noAnswers: Answers = {
     lone_workers: '0',
     vehicles: '0',
     running_water: true,
+    has_freezer: null,
     children: '0',
     minutes_to_help: '10',
     risks: [],
@@ -45,6 +47,7 @@ export function answersOf(area: Schemas['AreaResource']): Answers {
         lone_workers: String(area.lone_workers),
         vehicles: String(area.vehicles),
         running_water: area.running_water,
+        has_freezer: area.has_freezer,
         children: String(area.children),
         minutes_to_help: String(area.minutes_to_help),
         risks: area.risks,

@@ -51,7 +51,7 @@ export function CloseStep({ kit, build }: { kit: Schemas['KitResource']; build: 
                     value={draft.weighedBecause}
                     onWrite={(weighedBecause) => set(() => ({ weighedBecause }))}
                     problem={errors.weighed_because?.[0]}
-                    help={apart !== null && words.apart(grams(apart), draft.askOver)}
+                    help={apart !== null && words.apart(grams(apart), draft.askOver ?? 0)}
                     slotProps={{ htmlInput: { maxLength: 200 } }}
                 />
             )}

@@ -43,7 +43,8 @@ export interface BuildDraft extends Outgoing {
     order: string[];
     emptyMass: number;
     maxMass: number | null;
-    askOver: number;
+    /** Null where the empty bag was never weighed: its weight is not compared. */
+    askOver: number | null;
     items: Schemas['BuildItem'][];
     missing: Schemas['MissingResource'][];
     shelf: Schemas['ShelfLot'][];
@@ -181,7 +182,7 @@ export function massOf(draft: BuildDraft): number {
 export function apartBy(draft: BuildDraft): number | null {
     const weighed = wholeOf(draft.weighed);
     const apart = weighed === null ? 0 : Math.abs(weighed - massOf(draft));
-    return apart * 100 > draft.askOver * massOf(draft) ? apart : null;
+    return draft.askOver !== null && apart * 100 > draft.askOver * massOf(draft) ? apart : null;
 }
 
 /** Pockets that something goes into, in the order in which they are packed. */

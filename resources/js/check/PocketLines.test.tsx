@@ -25,7 +25,13 @@ const bag = kit({
 const lines = [
     { ...line('L1', 'front'), rank: 'critical', required: '4', elsewhere: 0, caution: 'Not for eyes.' },
     { ...line('L2', 'back'), rank: 'required', required: '6', elsewhere: 0 },
-    { ...line('L3', 'back'), rank: 'optional', required: '1', elsewhere: 0, told_from: 'Not “Glue”: look for its cap.' },
+    {
+        ...line('L3', 'back'),
+        rank: 'optional',
+        required: '1',
+        elsewhere: 0,
+        told_from: 'Not “Glue”: look for its cap.',
+    },
 ] as never;
 
 interface PocketProps {

@@ -82,9 +82,7 @@ export function PocketLines({ kit, draft, pocket, lines, change, onWhole, onNext
                         {line.purpose ?? line.need}
                     </Typography>
                     <Caution text={line.caution} />
-                    {line.told_from !== null && (
-                        <Typography variant="body2">{line.told_from}</Typography>
-                    )}
+                    {line.told_from !== null && <Typography variant="body2">{line.told_from}</Typography>}
                     {draft.rows.map(
                         (row, index) =>
                             row.line === line.code &&

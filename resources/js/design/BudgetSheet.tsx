@@ -85,6 +85,15 @@ export function BudgetSheet({ design, draft, foresight }: BudgetSheetProps) {
                         .join('; ')}
                 </Typography>
             )}
+            {draft.policy.empty_mass_g === null && <Typography variant="body2">{words.bagUnknown}</Typography>}
+            {exceeds(draft.policy.empty_mass_g ?? 0, draft.policy.max_mass_g) && (
+                <Typography role="alert" sx={{ fontWeight: 700 }}>
+                    {words.bagTooHeavy(
+                        words.grams(figure(draft.policy.empty_mass_g ?? 0)),
+                        words.grams(figure(draft.policy.max_mass_g ?? 0)),
+                    )}
+                </Typography>
+            )}
             <LeaveOut design={design} offers={foresight.leave_out} currency={foresight.currency} />
         </Sheet>
     );

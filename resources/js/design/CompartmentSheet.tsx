@@ -111,6 +111,7 @@ export function CompartmentSheet({
                     <Figure
                         label={words.maxMass}
                         value={one.max_mass_g}
+                        isWeight
                         onFigure={(max_mass_g) => set({ max_mass_g }, 'mass')}
                     />
                 )}

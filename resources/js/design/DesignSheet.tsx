@@ -44,14 +44,17 @@ export function DesignSheet({ hands: { packing, change, set } }: { hands: Packin
                 <Figure
                     label={words.emptyMass}
                     value={policy.empty_mass_g}
-                    isNeeded
+                    isWeight
                     least={0}
                     most={100_000}
-                    onFigure={(mass) => put({ empty_mass_g: mass ?? 0 }, 'empty')}
+                    help={words.emptyMassHelp}
+                    onFigure={(empty_mass_g) => put({ empty_mass_g }, 'empty')}
                 />
                 <Figure
                     label={words.maxMassOfKit}
                     value={policy.max_mass_g}
+                    isWeight
+                    help={words.maxMassHelp}
                     onFigure={(max_mass_g) => put({ max_mass_g }, 'mass')}
                 />
                 <Figure

@@ -124,13 +124,13 @@ describe('the design editor', () => {
 
     it('keeps a figure that is none where it was typed, and says so', async () => {
         const { person } = await begin();
-        const field = screen.getByLabelText('Weighs at most, g');
+        const field = screen.getByLabelText('Maximum weight of the kit');
         await person.type(field, 'x9');
         expect((field as HTMLInputElement).value).toBe('x9');
-        expect(screen.getByText('A whole figure from 1 to 1,000,000')).toBeTruthy();
+        expect(screen.getByText('Enter a weight from 1 to 1,000,000 g, such as 800 or 4 kg.')).toBeTruthy();
         await person.clear(field);
         await person.type(field, '900');
-        expect(screen.queryByText('A whole figure from 1 to 1,000,000')).toBeNull();
+        expect(screen.queryByText('Enter a weight from 1 to 1,000,000 g, such as 800 or 4 kg.')).toBeNull();
         const cost = screen.getByLabelText('Costs at most, GBP');
         await person.type(cost, '12.5');
         expect((cost as HTMLInputElement).value).toBe('12.5');

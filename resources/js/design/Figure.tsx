@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { Write } from '../ui/Fields';
+import { gramsOf } from '../ui/weight';
 import { words } from './words';
 
 interface FigureProps {
@@ -12,6 +13,8 @@ interface FigureProps {
     most?: number;
     /** So many minor units are shown as one. */
     minor?: number;
+    /** A weight in grams, which may be typed in any unit. */
+    isWeight?: boolean;
     help?: string;
 }
 
@@ -24,6 +27,7 @@ export function Figure({
     least = 1,
     most = 1_000_000,
     minor = 1,
+    isWeight = false,
     help,
 }: FigureProps) {
     const say = (figure: number | null) =>
@@ -36,6 +40,10 @@ export function Figure({
         if (plain === '') {
             return isNeeded ? undefined : null;
         }
+        if (isWeight) {
+            const grams = gramsOf(plain);
+            return grams !== undefined && grams >= least && grams <= most ? grams : undefined;
+        }
         const parts = /^(\d{1,9})(?:\.(\d{1,2}))?$/.exec(plain);
         if (!parts || (minor === 1 && parts[2] !== undefined)) {
             return undefined;
@@ -43,6 +51,7 @@ export function Figure({
         const figure = Number(parts[1]) * minor + (minor === 1 ? 0 : Number((parts[2] ?? '').padEnd(2, '0')));
         return figure >= least && figure <= most ? figure : undefined;
     };
+    const problem = isWeight ? words.noWeight : words.figure;
     return (
         <Write
             label={label}
@@ -55,9 +64,9 @@ export function Figure({
                     onFigure(figure);
                 }
             }}
-            problem={read(text) === undefined ? words.figure(least, most) : undefined}
-            help={help}
-            slotProps={{ htmlInput: { inputMode: minor === 1 ? 'numeric' : 'decimal' } }}
+            problem={read(text) === undefined ? problem(least, most) : undefined}
+            help={isWeight && read(text) && /[a-z]/i.test(text) ? words.grams(String(read(text))) : help}
+            slotProps={{ htmlInput: { inputMode: isWeight ? 'text' : minor === 1 ? 'numeric' : 'decimal' } }}
         />
     );
 }

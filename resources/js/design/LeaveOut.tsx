@@ -38,6 +38,7 @@ export function LeaveOut({ design, offers, currency }: LeaveOutProps) {
                 <Box component="ol" sx={{ pl: 5, my: 1 }}>
                     {offers.map((one) => (
                         <li key={one.line}>
+                            {one.hazards.length > 0 && <strong>{words.answersHazards(one.hazards.join('; '))} </strong>}
                             {one.text}:{' '}
                             {words.frees(
                                 words.grams(figure(one.mass_g)),

@@ -125,7 +125,7 @@ export const words = {
     caution: 'Caution',
     cautionHelp: 'Shown wherever this pocket is shown, such as: sharp edges.',
     properties: 'It is',
-    maxMass: 'Carries at most, g',
+    maxMass: 'Maximum weight',
     volume: 'Volume, ml',
     lookedFor: 'Looked for here',
     lookedForHelp: 'Lines that people search here. The pocket then says where they live.',
@@ -173,8 +173,15 @@ export const words = {
     serves: 'Kits of it are',
     servesNothing: 'Kits by themselves',
     servesModule: (name: string) => `Modules: ${name}`,
-    emptyMass: 'Empty, g',
-    maxMassOfKit: 'Weighs at most, g',
+    emptyMass: 'Weight of the empty bag',
+    emptyMassHelp: 'Grams, or with a unit: 1.2 kg, 2 lb. Leave it empty until the bag was weighed.',
+    maxMassOfKit: 'Maximum weight of the kit',
+    maxMassHelp: 'Grams, or with a unit: 4 kg, 9 lb.',
+    noWeight: (least: number, most: number) =>
+        `Enter a weight from ${least} to ${most.toLocaleString('en-GB')} g, such as 800 or 4 kg.`,
+    bagUnknown: 'The weight of the empty bag is not recorded: the weight of the kit is that of its contents.',
+    bagTooHeavy: (bag: string, limit: string) =>
+        `The empty bag alone weighs ${bag}, more than the maximum of ${limit}. Use a lighter bag, or correct the maximum.`,
     maxVolumeOfKit: 'Holds at most, ml',
     maxCost: 'Costs at most',
     checkEvery: 'Checked every',
@@ -225,6 +232,7 @@ export const words = {
     leaveOutAbout:
         'Optional lines, what frees most first. Never what is critical or required, one of a pair, or what another line needs.',
     noLeaveOut: 'No optional line here can be left out.',
+    answersHazards: (hazards: string) => `Answers a hazard here (${hazards}).`,
     frees: (mass: string, bulk: string | null, cost: string) =>
         `frees ${mass}${bulk === null ? '' : `, ${bulk}`}, ${cost}`,
 

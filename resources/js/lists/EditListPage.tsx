@@ -1,11 +1,12 @@
 import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
+import Typography from '@mui/material/Typography';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, ask, isProblem, type Problem, type Schemas } from '../api/client';
 import { questions } from '../api/queries';
-import { Row, Write } from '../ui/Fields';
+import { Row, Tick, Write } from '../ui/Fields';
 import { Notice } from '../ui/Notice';
 import { Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { useKept } from '../offline/useKept';
@@ -13,6 +14,7 @@ import { Near } from '../ui/Near';
 import { count, sayList } from '../ui/words';
 import { LineEditor } from './LineEditor';
 import { freshLine, linesOf, listToSend, type EditedList } from './editing';
+import { offeredFor, withChoice } from './exclusions';
 import { KnownClasses } from './KnownClasses';
 import { words } from './words';
 
@@ -122,6 +124,19 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                         slotProps={{ htmlInput: { inputMode: 'numeric' } }}
                     />
                 </Row>
+                <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 3 }}>
+                    <Typography component="legend" variant="h3">
+                        {words.policyOfTheList}
+                    </Typography>
+                    {offeredFor(typed.excludes).map(({ choice, isOn }) => (
+                        <Tick
+                            key={choice.label}
+                            label={choice.label}
+                            checked={isOn}
+                            onTick={(on) => type({ ...typed, excludes: withChoice(typed.excludes, choice, on) })}
+                        />
+                    ))}
+                </Box>
                 <Write
                     label={words.excludedClasses}
                     value={typed.excludes}

@@ -11,6 +11,7 @@ import { Row, Write } from '../ui/Fields';
 import { Caution, Empty, Page, Sheet, Trouble, Waiting } from '../ui/Page';
 import { Table } from '../ui/Table';
 import { count, sayDay, sayList, sayMoney, sayName } from '../ui/words';
+import { sayExclusions } from './exclusions';
 import { ListWarning } from './ListWarning';
 import { words } from './words';
 
@@ -87,6 +88,7 @@ export default function ListPage() {
                               list.designs.join(', '),
                               list.kits.length > 0 ? `Kits: ${list.kits.join(', ')}.` : 'No kit yet.',
                           )}
+                    {sayExclusions(list.excludes) !== '' && ` ${sayExclusions(list.excludes)}`}
                     {list.excludes.length > 0 && words.excludedClasses2(list.excludes.join(', '))}
                     {list.serves.length > 0 && words.inAPlanItIs(list.serves.map(sayName).join(', '))}
                     {list.copied_from && words.copiedFrom(list.copied_from)}

@@ -31,7 +31,9 @@ export const words = {
     removeName: (at: number) => `Remove name ${at}`,
     toldFrom: 'Told apart',
     toldFromBy: (item: string, by: string | null) =>
-        by === null ? `Easily confused with ${item}: no mark recorded, keep in separate pockets` : `From ${item} by ${by}`,
+        by === null
+            ? `Easily confused with ${item}: no mark recorded, keep in separate pockets`
+            : `From ${item} by ${by}`,
     alsoCalled: 'Also called',
     newWord: '+ new',
     removed: '– removed',
@@ -158,6 +160,13 @@ export const words = {
     title: 'Title',
     basedOn: 'Based on',
     aStandardAndItsEdition: 'A standard and its edition, a risk assessment, a written authority.',
+    excludeMedicine: 'Exclude medicine',
+    excludeTopicals: 'Exclude gels, creams, sprays and antiseptics too',
+    excludeWoundPacking: 'Cover wounds, do not pack them: packing gauze and haemostatic gauze never count',
+    noMedicine: 'No medicine.',
+    noTopicals: 'No gels, creams, sprays or antiseptics.',
+    coveredNotPacked: 'Wounds are covered, not packed.',
+    policyOfTheList: 'Policy of the list',
     excludedClasses: 'Excluded classes',
     classesWithCommasBetweenSuch:
         'Classes, with commas between, such as medicine. Classes below them are excluded too.',

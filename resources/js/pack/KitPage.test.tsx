@@ -19,6 +19,7 @@ const verdict = {
     expiry: 'strict',
     mass_g: 1200,
     max_mass_g: null,
+    is_empty_mass_known: true,
     reasons: [],
     shifts: [],
     lines: [],

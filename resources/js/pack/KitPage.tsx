@@ -106,6 +106,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
         kit.verdict.max_mass_g === null
             ? `${kit.verdict.mass_g} g`
             : words.ofAtMostG(kit.verdict.mass_g, kit.verdict.max_mass_g);
+    const weighed = kit.verdict.is_empty_mass_known ? mass : words.withoutTheBag(mass);
     return (
         <Sheet title={words.checksAndPlace}>
             <Box
@@ -161,7 +162,7 @@ function Facts({ kit }: { kit: Schemas['KitResource'] }) {
                     </Link>
                 </dd>
                 <dt>{words.mass}</dt>
-                <dd>{mass}</dd>
+                <dd>{weighed}</dd>
                 <dt>{words.expiredItems}</dt>
                 <dd>{kit.verdict.expiry === 'strict' ? words.countAsMissing : words.expiredStockKeptAsReserve}</dd>
                 <dt>{words.list}</dt>

@@ -57,9 +57,7 @@ export function PocketContents({ kit, pocket }: { kit: Schemas['KitResource']; p
                         {line.reason && `. ${line.reason}`}
                     </Typography>
                     <Caution text={line.caution} />
-                    {line.told_from !== null && (
-                        <Typography variant="body2">{line.told_from}</Typography>
-                    )}
+                    {line.told_from !== null && <Typography variant="body2">{line.told_from}</Typography>}
                     {line.elsewhere > 0 && <Typography variant="body2">{sayElsewhere(line.elsewhere)}</Typography>}
                     <Rows
                         rows={kit.contents.filter((row) => row.pocket_id === pocket && row.line === line.code)}

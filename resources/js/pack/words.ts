@@ -88,6 +88,7 @@ export const words = {
     kitFile: 'Kit file',
     takenOutOfServiceOn: 'Taken out of service on ',
     onlyItsHistoryRemainsNothing: ' Only its history remains; nothing more is recorded for it.',
+    withoutTheBag: (mass: string) => `${mass}, without the empty bag: its weight is not recorded`,
     ofAtMostG: (massG: number, maxMassG: number) => `${massG} of at most ${maxMassG} g`,
     checksAndPlace: 'Checks and place',
     nextCheck: 'Next check',

@@ -140,6 +140,7 @@ export function foresee(sent: Draft, to: Partial<Schemas['ForesightResource']> =
                 mass_g: 10,
                 bulk_ml: null,
                 cost: 240,
+                hazards: ['bites and stings in Glasshouses'],
                 missed: [
                     { id: 'm1', text: 'Left behind on 3 May 2026, then missed: No way to cut', by: 'Maren Oduya' },
                 ],

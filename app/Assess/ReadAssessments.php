@@ -110,6 +110,7 @@ final class ReadAssessments
             self::asksAgain($assessment, $today),
             self::ref($assessment->follows),
             self::ref($next),
+            $assessment->signed_on === null ? $assessment->areas->sum(PlaceVehicles::missing(...)) : 0,
             $areas,
             array_values($before?->pluck('name')->all() ?? []),
             $this->totals($plans),

@@ -26,6 +26,7 @@ final class SignAssessment
         private readonly AnswerArea $areas,
         private readonly Record $record,
         private readonly Digests $digests,
+        private readonly PlaceVehicles $vehicles,
     ) {
     }
 
@@ -36,6 +37,7 @@ final class SignAssessment
             if ($assessment->areas()->doesntExist()) {
                 throw ValidationException::withMessages(['areas' => 'There is no area yet. Add at least one, and answer its questions.']);
             }
+            ($this->vehicles)($assessment);
             $assessment->update([
                 'chosen' => $chosen,
                 'signed' => $signed,

@@ -138,7 +138,9 @@ final class DesignFromList
         $count = array_count_values(array_map(static fn (Line $line): string => $titles[self::top($line)] ?? ucfirst(self::top($line)), $lines));
         arsort($count);
         // A comma and ">" would part a path.
-        $kinds = array_map(static fn (string $title): string => lcfirst(str_replace([',', '>'], ' ', $title)), array_map(strval(...), array_keys($count)));
+        $kinds = array_map(
+            static fn (int|string $title): string => lcfirst(str_replace([',', '>'], ' ', (string) $title)), array_keys($count),
+        );
         for ($named = min(self::NAMED_KINDS, count($kinds)); $named > 0; $named--) {
             $name = $before.implode($named === 2 ? ' and ' : ' / ', array_slice($kinds, 0, $named));
             if (mb_strlen($name) <= self::NAME_LENGTH) {

@@ -135,7 +135,9 @@ final class CatalogueSheet implements RecordSheet
             'staging' => $row['staging'] === '' ? null : $row['staging'], 'unwraps' => $flag('unwraps'),
             'keep_dry' => $flag('keep_dry'), 'has_latex' => $flag('has_latex'), 'bulk_ml' => Cells::number($row['bulk_ml']),
             'comes_back' => $flag('comes_back'), 'trains_again' => $flag('trains_again'),
-            'told_from' => array_map(static fn (array $one): array => ['item' => $one[0], 'by' => $one[1] === '' ? null : $one[1]], $pairs('told_from', '/: /')),
+            'told_from' => array_map(
+                static fn (array $one): array => ['item' => $one[0], 'by' => $one[1] === '' ? null : $one[1]], $pairs('told_from', '/: /'),
+            ),
             'names' => array_map(
                 static fn (array $one): array => ['name' => $one[0], 'region' => $one[1] === '' ? null : $one[1]], $pairs('other_names', '/ @ /'),
             ),

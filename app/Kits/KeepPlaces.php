@@ -50,6 +50,35 @@ final class KeepPlaces
         });
     }
 
+    /**
+     * Adds several places of one kind, numbered from the first free number on: "Vehicle 1", "Vehicle 2".
+     *
+     * @return list<Place>
+     */
+    public function addNumbered(string $name, string $kind, int $count, ?string $parentId): array
+    {
+        return Transaction::run(function () use ($name, $kind, $count, $parentId): array {
+            $all = $this->lock();
+            $parent = $parentId === null ? null : $all[$parentId] ?? null;
+            $taken = array_fill_keys(array_map(static fn (Place $one): string => mb_strtolower($one->path), $all), true);
+            $added = [];
+            $order = $this->endOf($all, $parent, $count);
+            for ($number = 1; count($added) < $count; $number++) {
+                $place = new Place(['name' => "{$name} {$number}", 'kind' => $kind, 'parent_id' => $parent?->id, 'walk_order' => $order]);
+                $place->path = self::path($place, $parent);
+                if (! isset($taken[mb_strtolower($place->path)])) {
+                    $this->save($place);
+                    $added[] = $place;
+                    $order += self::STEP;
+                }
+            }
+            $this->above->forget();
+            self::followOrder();
+
+            return $added;
+        });
+    }
+
     /** @param  string|null  $afterId  the place that one walks past right before it; null: it is the first */
     public function putAfter(Place $place, ?string $afterId): void
     {
@@ -130,17 +159,17 @@ final class KeepPlaces
     }
 
     /**
-     * After the last one that lies in the same place.
+     * Makes room for new places after the last one in the same place.
      *
      * @param  array<string, Place>  $all
      */
-    private function endOf(array $all, ?Place $parent): int
+    private function endOf(array $all, ?Place $parent, int $count = 1): int
     {
         $within = array_filter($all, static fn (Place $one): bool => $parent === null || $one->id === $parent->id || $one->parent_id === $parent->id);
         $last = max([0, ...array_map(static fn (Place $one): int => $one->walk_order, array_values($within))]);
         foreach ($all as $one) {
             if ($one->walk_order > $last) {
-                $one->update(['walk_order' => $one->walk_order + self::STEP]);
+                $one->update(['walk_order' => $one->walk_order + $count * self::STEP]);
             }
         }
 

@@ -134,6 +134,24 @@ final class AssessmentTest extends TestCase
         $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 3, 'has_freezer' => null]))->assertOk();
     }
 
+    public function test_each_vehicle_becomes_a_place_and_each_vehicle_kit_gets_one_of_its_own(): void
+    {
+        $this->actAs('lead');
+        [$new, $id] = [$this->start(), $this->ulid()];
+        $seen = $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['vehicles' => 3]))->assertOk()->json();
+        $this->assertSame(3, $seen['vehicles_to_place']);
+        $signature = ['chosen' => 'least', 'signed' => 'Maren Oduya'];
+        $signed = $this->putJson("/api/assessments/{$new['id']}/signature", $signature)->assertOk()->json();
+        $this->assertSame(0, $signed['vehicles_to_place']);
+        $vehicles = ['Vehicle 1', 'Vehicle 2', 'Vehicle 3'];
+        $this->assertSame($vehicles, array_column(collect($signed['areas'])->firstWhere('id', $id)['places'], 'name'));
+        $this->putJson("/api/assessments/{$new['id']}/signature", $signature)->assertUnprocessable();
+        $this->assertSame(3, Place::query()->where('name', 'like', 'Vehicle %')->count(), 'Signed twice, each is there once.');
+        $tasks = $this->postJson("/api/assessments/{$new['id']}/tasks")->assertOk()->json('tasks');
+        $this->assertSame($vehicles, array_column(array_filter($tasks, static fn (array $task): bool => $task['area'] === 'Rose terrace' && $task['wanted'] === 'vehicle'), 'place'));
+        $this->artisan('ledger:verify')->assertSuccessful();
+    }
+
     public function test_bad_answers_are_refused_at_their_field(): void
     {
         $this->actAs('lead');

@@ -42,6 +42,8 @@ final readonly class AssessmentResource
         public ?AssessmentRef $follows,
         #[OA\Property]
         public ?AssessmentRef $followed_by,
+        #[OA\Property(description: 'vehicles that no place stands for: signing adds a place for each')]
+        public int $vehicles_to_place,
         #[OA\Property(items: new OA\Items(ref: AreaResource::class))]
         public array $areas,
         #[OA\Property(items: new OA\Items(type: 'string'))]

@@ -29,7 +29,7 @@ final readonly class MayLeaveOut
         public int $cost,
         #[OA\Property(items: new OA\Items(ref: MissedRemark::class), description: 'what came of leaving it behind before')]
         public array $missed,
-        #[OA\Property(items: new OA\Items(type: 'string'), description: "hazards of the kits' places that the item answers, such as burns in Kitchen")]
+        #[OA\Property(items: new OA\Items(type: 'string'), description: 'hazards there that the item answers, such as burns in Kitchen')]
         public array $hazards,
     ) {
     }

@@ -192,7 +192,8 @@ final class SentDraft extends FormRequest
         return new Draft(
             strtolower($draft['list_id']),
             new DraftPolicy(...[
-                'empty_mass_g' => null, 'max_mass_g' => null, 'max_volume_ml' => null, 'max_cost' => null, 'every_unit' => null, 'every_count' => null, 'wrappers' => null,
+                'empty_mass_g' => null, 'max_mass_g' => null,
+                'max_volume_ml' => null, 'max_cost' => null, 'every_unit' => null, 'every_count' => null, 'wrappers' => null,
                 'not_ready_after_days' => null,
                 ...$draft['policy'],
             ]),

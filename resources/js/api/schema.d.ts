@@ -2972,6 +2972,8 @@ export interface components {
             asks_again: string[];
             follows: components["schemas"]["AssessmentRef"] | null;
             followed_by: components["schemas"]["AssessmentRef"] | null;
+            /** @description vehicles that no place stands for: signing adds a place for each */
+            vehicles_to_place: number;
             areas: components["schemas"]["AreaResource"][];
             gone: string[];
             totals: components["schemas"]["TotalResource"][];
@@ -4156,7 +4158,7 @@ export interface components {
             cost: number;
             /** @description what came of leaving it behind before */
             missed: components["schemas"]["MissedRemark"][];
-            /** @description hazards of the kits' places that the item answers, such as burns in Kitchen */
+            /** @description hazards there that the item answers, such as burns in Kitchen */
             hazards: string[];
         };
         /** @description What two people changed in one design, joined. */

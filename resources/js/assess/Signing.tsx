@@ -7,6 +7,7 @@ import { useSession } from '../session/useSession';
 import { Choose, Row, Write } from '../ui/Fields';
 import { Sheet, Trouble } from '../ui/Page';
 import { useForeseen } from '../ui/Foreseen';
+import { count } from '../ui/words';
 import { words } from './words';
 
 /** The plan that is chosen, and a name under it. The assessment stays as it is from then on. */
@@ -33,6 +34,11 @@ export function Signing({ site }: { site: Schemas['AssessmentResource'] }) {
     return (
         <Sheet title={words.chooseAndSign}>
             <Typography sx={{ maxWidth: 760 }}>{words.onceSignedItCannotBe}</Typography>
+            {site.vehicles_to_place > 0 && (
+                <Typography sx={{ mt: 2 }}>
+                    {words.vehiclesToPlace(count(site.vehicles_to_place, 'vehicle'))}
+                </Typography>
+            )}
             <Row columns="minmax(0, 1fr) minmax(0, 1fr) auto">
                 <Choose
                     label={words.plan}

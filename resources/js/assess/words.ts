@@ -20,6 +20,8 @@ export const words = {
     untilAnAmbulanceIsThere: 'Until an ambulance is there',
     minutes: (minutesToHelp: number) => `${minutesToHelp} minutes`,
     runningWater: 'Running water',
+    vehiclesToPlace: (vehicles: string) =>
+        `${vehicles} without a place. Signing adds a place for each, such as Vehicle 1. You can rename them later.`,
     freezer: 'Freezer',
     freezerSaid: (near: boolean | null, means: string) =>
         `${near === null ? 'Not answered' : near ? 'Near' : 'None near'}. ${means}`,

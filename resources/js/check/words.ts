@@ -187,7 +187,7 @@ export const words = {
     check3: (code: string, name: string) => `Check ${code} ${name}`,
     theSealIsIntact: 'The seal is intact',
     anIntactSealConfirmsThat:
-        'An intact seal confirms that the contents have not changed since they were counted. A quick check reads the seal number and looks at the outside; leave the kit closed. ',
+        'An intact seal says that nobody opened the kit. It says nothing about heat, frost or age. A quick check reads the seal number and looks at the outside. Leave the kit closed. ',
     quickCheck: 'Quick check',
     openItForAFull: 'Open it for a full check',
     whySealIsBroken: 'Why the seal is broken',

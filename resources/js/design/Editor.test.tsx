@@ -131,6 +131,9 @@ describe('the design editor', () => {
         await person.clear(field);
         await person.type(field, '900');
         expect(screen.queryByText('Enter a weight from 1 to 1,000,000 g, such as 800 or 4 kg.')).toBeNull();
+        await person.clear(field);
+        await person.type(field, '9 lb');
+        expect(screen.getByText('4082 g')).toBeTruthy();
         const cost = screen.getByLabelText('Costs at most, GBP');
         await person.type(cost, '12.5');
         expect((cost as HTMLInputElement).value).toBe('12.5');

@@ -37,6 +37,7 @@ final class ListedItems
                     $pieces ?? $line->quantity ?? 1, $madeFor === null ? Per::Trip : Per::from($line->per),
                     $madeFor['people'] ?? 1, $madeFor['days'] ?? 1, $line->rank === Rank::Critical,
                 ),
+                $pieces === null && $line->quantity === null ? $line->total_quantity : null,
             );
         }
 

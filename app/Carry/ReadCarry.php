@@ -103,7 +103,8 @@ final class ReadCarry
             $rate === null ? null : self::rounded($rate->setting, 2),
             $rate === null ? null : (int) self::rounded($rate->ownShare()->multipliedBy(100), 0),
             $own === null ? null : $perPersonDays($own->least), $own === null ? null : $perPersonDays($own->most),
-            $pieces, self::rounded($carried->mean, 4), $carried->uses, $carried->par, $carried->from->value, $chance,
+            $pieces, self::rounded($carried->mean, 4), $carried->uses, $carried->par, $listed->measure,
+            $carried->from->value, $chance,
         );
     }
 

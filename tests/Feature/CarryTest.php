@@ -87,6 +87,17 @@ final class CarryTest extends TestCase
         }
     }
 
+    public function test_a_total_that_no_item_serves_is_said_as_its_measure_and_not_as_one_piece(): void
+    {
+        $list = $this->list('sideline-bag');
+        $line = DB::table('lines')->where('list_id', $list->id)->where('need', 'Elastic adhesive bandage')->first() ?? $this->fail('There is no such line.');
+        $row = fn (): array => collect($this->actAs('member')->ask("setting=sport&list={$list->id}&people=18&days=7")['rows'])->firstWhere('line', $line->code);
+        $this->assertSame([null, 2], [$row()['measure'], $row()['list']], 'Two rolls of 4.5 m.');
+        // No item of the catalogue is of that class any more.
+        DB::table('line_entries')->where('line_id', $line->id)->update(['item_id' => null, 'class' => 'tape.unknown']);
+        $this->assertSame([null, '9 m'], [$row()['item'], $row()['measure']]);
+    }
+
     public function test_shipped_rates_agree_with_shipped_lists(): void
     {
         // What a list asks for by people and days and what its setting's rate expects are of one order of magnitude: within a factor of six.

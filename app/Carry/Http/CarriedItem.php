@@ -47,6 +47,8 @@ final readonly class CarriedItem
         public int $uses,
         #[OA\Property(description: 'pieces to carry')]
         public int $par,
+        #[OA\Property(nullable: true, description: 'the total that the line asks for, such as 9 m, where no item turns it into pieces')]
+        public ?string $measure,
         #[OA\Property(enum: ['uses', 'list', 'floor'], description: 'what decides how many pieces')]
         public string $from,
         #[OA\Property(nullable: true, description: 'that this item is enough; null: carried by count alone')]

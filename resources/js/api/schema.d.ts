@@ -3299,6 +3299,8 @@ export interface components {
             uses: number;
             /** @description pieces to carry */
             par: number;
+            /** @description the total that the line asks for, such as 9 m, where no item turns it into pieces */
+            measure: string | null;
             /**
              * @description what decides how many pieces
              * @enum {string}

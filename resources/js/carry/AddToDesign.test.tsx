@@ -33,6 +33,7 @@ const row = (item: string, par: number): Schemas['CarriedItem'] => ({
     mean: '0.4200',
     uses: 2,
     par,
+    measure: null,
     from: 'uses',
     chance: '0.9910',
 });

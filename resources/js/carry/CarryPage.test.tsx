@@ -28,6 +28,7 @@ const row = (of: Partial<Schemas['CarriedItem']> = {}): Schemas['CarriedItem'] =
     mean: '0.4200',
     uses: 2,
     par: 4,
+    measure: null,
     from: 'uses',
     chance: '0.9910',
     ...of,
@@ -127,6 +128,13 @@ function open(reply: (query: URLSearchParams) => Response = () => answer(outcome
 }
 
 describe('how many to carry', () => {
+    it('says the measure of a line that no item serves, and counts no piece for it', async () => {
+        const rows = [...outcome.rows, row({ line: 'L5', need: 'Film', item: null, name: null, measure: '9 m' })];
+        open(() => answer({ ...outcome, rows }));
+        expect(await screen.findByRole('heading', { name: 'Carry 31 pieces on 5 lines' })).toBeTruthy();
+        expect(screen.getByText('9 m')).toBeTruthy();
+    });
+
     it('says first what to carry, and of each line what decides', async () => {
         open();
         expect(await screen.findByRole('heading', { name: 'Carry 31 pieces on 4 lines' })).toBeTruthy();

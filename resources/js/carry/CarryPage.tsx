@@ -132,7 +132,7 @@ function Form({ asked, data, problem, onAsk }: FormProps) {
 
 function Decision({ data }: { data: Schemas['CarryResource'] }) {
     const { may } = useSession();
-    const pieces = data.rows.reduce((sum, row) => sum + row.par, 0);
+    const pieces = data.rows.reduce((sum, row) => sum + (row.measure === null ? row.par : 0), 0);
     return (
         <Sheet
             title={words.carryInAll(count(data.rows.length, 'line'), count(pieces, 'piece'))}
@@ -171,7 +171,9 @@ function Decision({ data }: { data: Schemas['CarryResource'] }) {
                                 </Typography>
                             </td>
                             <td className="n">
-                                <strong>{count(row.par, row.unit === 'each' ? 'piece' : row.unit)}</strong>
+                                <strong>
+                                    {row.measure ?? count(row.par, row.unit === 'each' ? 'piece' : row.unit)}
+                                </strong>
                             </td>
                             <td>{decides(row, data.is_scaled)}</td>
                             <td className="n wide">

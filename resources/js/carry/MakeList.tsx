@@ -58,7 +58,7 @@ function edited(made: Schemas['ListResource'], data: Schemas['CarryResource']): 
         days: String(data.days),
         lines: linesOf(made).map((line) => {
             const row = carried.get(line.code);
-            if (row === undefined || (line.asks === 'total' && row.par === row.listed)) {
+            if (row === undefined || row.measure !== null || (line.asks === 'total' && row.par === row.listed)) {
                 return line;
             }
             return { ...line, asks: 'pieces' as const, quantity: String(row.par) };

@@ -40,6 +40,9 @@ final class AnswerArea
                     0,
                 );
             }
+            if ($area === null && $base > 0) {
+                throw ValidationException::withMessages(['name' => "{$answers['name']} was removed from this assessment. Add the area again if it is needed."]);
+            }
             $this->refuseTwice($assessment, $id, $answers);
             $area ??= new AssessmentArea([
                 'id' => $id,

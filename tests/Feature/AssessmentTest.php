@@ -115,7 +115,8 @@ final class AssessmentTest extends TestCase
         $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 1]))->assertConflict();
         $this->postJson("/api/areas/{$id}/changes", ['what' => 'A pond was dug.'])->assertOk();
         $this->deleteJson("/api/areas/{$id}")->assertOk();
-        $this->assertCount(6, $this->getJson("/api/assessments/{$new['id']}")->json('areas'));
+        $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 3]))->assertUnprocessable();
+        $this->assertCount(6, $this->getJson("/api/assessments/{$new['id']}")->json('areas'), 'Answers that arrive late do not bring a removed area back.');
     }
 
     public function test_it_asks_for_a_freezer_where_a_module_has_cold_packs_and_says_what_the_answer_means(): void

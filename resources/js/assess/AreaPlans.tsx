@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { api, ask, type Schemas } from '../api/client';
 import { Empty, Sheet, Trouble } from '../ui/Page';
 import { sayDay, sayList, sayMoney } from '../ui/words';
+import { keptAnswers } from './answersKept';
 import { ShiftRows } from './CoverTable';
 import { OverrideDialog, type Overriding } from './OverrideDialog';
 import { words } from './words';
@@ -152,7 +153,11 @@ function RemoveArea({ area }: { area: Schemas['AreaResource'] }) {
     const [isSure, setIsSure] = useState(false);
     const remove = useMutation({
         mutationFn: () => ask(api.DELETE('/areas/{area}', { params: { path: { area: area.id } } })),
-        onSuccess: (now) => client.setQueryData(['assessment', now.id], now),
+        onSuccess: (now) => {
+            // Answers that were on their way have no area any more.
+            keptAnswers.drop(area.id);
+            client.setQueryData(['assessment', now.id], now);
+        },
     });
     return (
         <>

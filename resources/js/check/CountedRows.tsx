@@ -78,7 +78,11 @@ export function CountedRows({ check }: { check: Schemas['CheckResource'] }) {
     return (
         <>
             <Typography sx={{ mt: 2 }}>
-                {count(check.rows.length, 'row')} counted,{' '}
+                {count(
+                    check.rows.reduce((sum, row) => sum + row.counted, 0),
+                    'piece',
+                )}{' '}
+                counted,{' '}
                 {others.length === 0 ? words.allAsRecorded : words.fromTheRecord(count(others.length, 'deviation'))}.
             </Typography>
             {others.length > 0 && (

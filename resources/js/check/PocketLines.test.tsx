@@ -75,7 +75,7 @@ describe('the lines of a pocket', () => {
     it('of which nothing is recorded are looked at once somebody says that none is there', async () => {
         show(<Pocket pocket="back" />);
         const third = within(screen.getByRole('group', { name: 'Need of L3' }));
-        expect(third.getByText(/“Glue” by its cap/)).toBeTruthy();
+        expect(third.getByText(/look for its cap/)).toBeTruthy();
         expect(answeredLines(now)).toEqual([]);
         await userEvent.click(third.getByRole('button', { name: 'None there' }));
         expect(answeredLines(now)).toEqual(['L3']);

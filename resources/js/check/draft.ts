@@ -256,6 +256,16 @@ export function progress(draft: Draft, kit: Kit, pocket: string): { done: number
     };
 }
 
+/** Counts the rows that are settled, out of all, for a page that does not have the kit; once all is counted it says what the walk says. */
+export function progressInAll(draft: Draft): { done: number; all: number } {
+    const closed = draft.rows.filter((row) => moduleOf(draft, row.pocket)?.state === 'closed');
+    const settled = draft.rows.filter((row) => !closed.includes(row) && isSettled(row));
+    return {
+        done: closed.length + settled.length + draft.noneFound.length,
+        all: draft.rows.length + draft.noneFound.length,
+    };
+}
+
 export function pocketsOf(kit: Kit): string[] {
     return kit.leaves.flatMap((leaf) => leaf.pockets.map((pocket) => pocket.id));
 }

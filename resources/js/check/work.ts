@@ -6,8 +6,7 @@ import { equipSender, type EquipDraft } from '../pack/equip';
 import { restockSender, type RestockDraft } from '../restock/draft';
 import { storeSender, type StoreDraft } from '../restock/storeWork';
 import { piecesIn, usedSender, type UseDraft } from '../use/draft';
-import { type Draft } from './draft';
-import { counted } from './rows';
+import { progressInAll, type Draft } from './draft';
 import { checkSender } from './outbox';
 import { words } from './words';
 
@@ -51,10 +50,10 @@ export function allWork(): Work[] {
 function named(kind: string, value: Outgoing): Omit<Work, 'id' | 'kind' | 'value'> {
     if (kind === 'check') {
         const check = value as Draft;
-        const done = check.rows.filter((row) => counted(row) !== null).length;
+        const { done, all } = progressInAll(check);
         return {
             title: words.checkOf2(check.kit),
-            detail: check.kind === 'full' ? words.countedOf(done, check.rows.length) : '',
+            detail: check.kind === 'full' ? words.countedOf(done, all) : '',
             startedAt: check.startedAt,
             href: `/kits/${check.kit}/check`,
         };

@@ -2,7 +2,7 @@ import Box from '@mui/material/Box';
 import Button from '@mui/material/Button';
 import Typography from '@mui/material/Typography';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { newId } from '../api/newId';
 import { designQuestions } from '../api/designQuestions';
@@ -21,7 +21,7 @@ import { DesignSheet } from './DesignSheet';
 import { LineSheet } from './LineSheet';
 import type { Chosen } from './chosen';
 import { LooseLines, PackedKit } from './PackedKit';
-import { addLine, moveLine, putLine, shiftLine } from './lines';
+import { addLine, moveLine, putLine, stepLine } from './lines';
 import { addCompartment, shiftCompartment } from './packing';
 import { PublishSheet } from './PublishSheet';
 import type { PackingHands } from './usePacking';
@@ -53,6 +53,13 @@ export function Editor({ hands, onPublished, onDiscarded }: EditorProps) {
         () => new Map((designs ?? []).filter((one) => one.id !== packing.design).map((one) => [one.code, one.name])),
         [designs, packing.design],
     );
+    const isRefocused = useRef(false);
+    useEffect(() => {
+        if (isRefocused.current) {
+            isRefocused.current = false;
+            document.querySelector<HTMLElement>('[data-line][aria-pressed="true"]')?.focus();
+        }
+    }, [draft]);
     useEffect(() => {
         const onKey = (event: KeyboardEvent) => {
             const isTyping = document.activeElement?.matches('input, textarea, select') === true;
@@ -91,14 +98,17 @@ export function Editor({ hands, onPublished, onDiscarded }: EditorProps) {
             change((now) => (from === null || to === null ? putLine(now, code, to) : moveLine(now, code, from, to)));
             setChosen({ kind: 'line', code, from: to });
         },
-        onShift: (what: NonNullable<Chosen>, by: 1 | -1) =>
-            change((now) =>
-                what.kind === 'compartment'
-                    ? shiftCompartment(now, what.id, by)
-                    : what.from === null
-                      ? now
-                      : shiftLine(now, what.code, what.from, by),
-            ),
+        onShift: (what: NonNullable<Chosen>, by: 1 | -1) => {
+            if (what.kind === 'compartment') {
+                change((now) => shiftCompartment(now, what.id, by));
+                return;
+            }
+            const moved = stepLine(draft, what.code, what.from, by);
+            change(() => moved.draft);
+            setChosen({ kind: 'line', code: what.code, from: moved.in });
+            // The line is drawn again in another pocket: the keys stay with it.
+            isRefocused.current = true;
+        },
     };
     return (
         <Page

@@ -1,4 +1,4 @@
-import { linesIn, type Draft, type Placement } from './packing';
+import { linesIn, pocketsOf, type Draft, type Placement } from './packing';
 
 /** All of a line in one compartment; null: in none. What was planned stays planned. */
 export function putLine(draft: Draft, line: string, into: string | null): Draft {
@@ -116,6 +116,35 @@ export function shiftLine(draft: Draft, line: string, compartment: string, by: 1
               ),
           }
         : draft;
+}
+
+/**
+ * Moves a line one step: past its neighbour, at the end of a pocket into the next one, and from outside into the first or last pocket.
+ *
+ * @return the draft, and the compartment that the line is in now
+ */
+export function stepLine(
+    draft: Draft,
+    line: string,
+    from: string | null,
+    by: 1 | -1,
+): { draft: Draft; in: string | null } {
+    const pockets = pocketsOf(draft).map(([id]) => id);
+    const own = from === null ? [] : linesIn(draft, from);
+    const at = own.findIndex((one) => one.line === line);
+    if (from !== null && own[at + by] !== undefined) {
+        return { draft: shiftLine(draft, line, from, by), in: from };
+    }
+    const to = from === null ? pockets.at(by === 1 ? 0 : -1) : pockets[pockets.indexOf(from) + by];
+    if (to === undefined) {
+        return { draft, in: from };
+    }
+    const moved = from === null ? putLine(draft, line, to) : moveLine(draft, line, from, to);
+    const isMoved = (one: Placement) => one.line === line && one.compartment === to;
+    const placed = moved.placements.filter(isMoved);
+    const others = moved.placements.filter((one) => !isMoved(one));
+    // Downwards it comes before the lines of the next pocket, upwards after those of the one before.
+    return { draft: { ...moved, placements: by === 1 ? [...placed, ...others] : [...others, ...placed] }, in: to };
 }
 
 /** A line that the design adds to its list: pieces of one item. */

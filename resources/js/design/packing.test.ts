@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addLine, moveLine, putLine, removeLine, setShare, shiftLine, splitLine } from './lines';
+import { addLine, moveLine, putLine, removeLine, setShare, shiftLine, splitLine, stepLine } from './lines';
 import {
     addCompartment,
     anew,
@@ -103,10 +103,33 @@ describe('packing a design', () => {
         expect(removeLine(known, code)).toEqual(kit());
     });
 
+    it('steps a line past every place of every pocket, and back', () => {
+        const pockets = pocketsOf(kit()).map(([id]) => id);
+        const outside = putLine(kit(), 'L2', null);
+        // Two lines stay: each pocket has as many places as lines, and one more.
+        const places = outside.placements.length + pockets.length;
+        const seen: string[] = [];
+        let now: { draft: Draft; in: string | null } = { draft: outside, in: null };
+        for (let press = 0; press < places; press++) {
+            now = stepLine(now.draft, 'L2', now.in, 1);
+            const at = linesIn(now.draft, now.in ?? '').findIndex((one) => one.line === 'L2');
+            seen.push(`${now.in ?? ''} ${at}`);
+        }
+        expect(new Set(seen).size).toBe(places);
+        expect(now.in).toBe(pockets.at(-1));
+        expect(stepLine(now.draft, 'L2', now.in, 1)).toEqual(now);
+        for (let press = 1; press < places; press++) {
+            now = stepLine(now.draft, 'L2', now.in, -1);
+        }
+        expect(now.in).toBe(pockets[0]);
+        expect(linesIn(now.draft, pockets[0] ?? '')[0]?.line).toBe('L2');
+        expect(stepLine(outside, 'L2', null, -1).in).toBe(pockets.at(-1));
+    });
+
     it('keeps every line in as many pieces, whatever is done', () => {
         const doing = fc.array(
             fc.record({
-                what: fc.constantFrom('put', 'move', 'split', 'shift'),
+                what: fc.constantFrom('put', 'move', 'split', 'shift', 'step'),
                 line: fc.constantFrom('L1', 'L2', 'L3'),
                 from: fc.constantFrom('a', 'b', 'c', 'in'),
                 to: fc.constantFrom('a', 'b', 'c', 'in'),
@@ -125,6 +148,10 @@ describe('packing a design', () => {
                                 : draft;
                         case 'split':
                             return splitLine(draft, line, to, pieces, 6);
+                        case 'step':
+                            return draft.placements.some((one) => one.line === line && one.compartment === from)
+                                ? stepLine(draft, line, from, pieces > 3 ? 1 : -1).draft
+                                : draft;
                         default:
                             return shiftLine(draft, line, from, 1);
                     }

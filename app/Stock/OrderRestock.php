@@ -41,8 +41,8 @@ final class OrderRestock
             }
         }
         $moves = array_map(static fn (PlannedIn|PlannedOut $one): Move => $one instanceof PlannedIn
-            ? Move::in($one->quantity, $one->rank, isset($needed[$one->item]))
-            : Move::out($one->quantity), $planned);
+            ? Move::in($one->quantity, $one->rank, isset($needed[$one->item]), $at($one))
+            : Move::out($one->quantity, $at($one)), $planned);
         $order = SafeOrder::of($moves, function (array $done) use ($judged, $planned): Standing {
             [$verdict, $judgement] = $this->judge->standingWith($judged, self::after($judged, $planned, $done));
 

@@ -27,6 +27,26 @@ final class RestockTest extends TestCase
         $this->assertSame('Not into chest or belly; trained people only.', $plan['in'][0]['caution']);
     }
 
+    public function test_a_restock_of_each_demo_kit_visits_each_pocket_once(): void
+    {
+        $this->actAs('keeper');
+        $longest = 0;
+        foreach (DB::table('kits')->whereNull('retired_on')->whereNull('parent_kit_id')->orderBy('code')->pluck('code') as $code) {
+            $plan = $this->getJson("/api/kits/{$code}/restock")->assertOk()->json();
+            $pockets = array_column([...$plan['in'], ...$plan['out']], 'pocket_id', 'step');
+            ksort($pockets);
+            $visits = [];
+            foreach ($pockets as $pocket) {
+                if (end($visits) !== $pocket) {
+                    $visits[] = $pocket;
+                }
+            }
+            $this->assertSame(array_values(array_unique($visits)), $visits, $code);
+            $longest = max($longest, count($visits));
+        }
+        $this->assertGreaterThan(2, $longest);
+    }
+
     public function test_done_it_makes_the_kit_ready_and_is_in_its_history(): void
     {
         $this->assertSame('not_ready', $this->actAs('keeper')->readKit('QH-07')['verdict']['verdict']);

@@ -9,12 +9,16 @@ use Sarcina\Core\Lists\Rank;
 /** Pieces that may go into a kit or out of it, before it is known whether they had better. */
 final readonly class Move
 {
-    /** @param  int  $turn  0 before 1: what is tried first */
+    /**
+     * @param  int  $turn  0 before 1: what is tried first
+     * @param  int  $pocket  the place of its pocket in the walk
+     */
     private function __construct(
         public bool $isIn,
         public int $pieces,
         public int $turn,
         public bool $isOptional,
+        public int $pocket,
     ) {
     }
 
@@ -22,7 +26,7 @@ final readonly class Move
      * @param  Rank|null  $rank  of the line that they are for; null for a companion
      * @param  bool  $isNeeded  whether something else that goes in does not work without it: it comes before that
      */
-    public static function in(int $pieces, ?Rank $rank, bool $isNeeded = false): self
+    public static function in(int $pieces, ?Rank $rank, bool $isNeeded = false, int $pocket = 0): self
     {
         $turn = match ($isNeeded ? null : $rank) {
             null => 0,
@@ -31,11 +35,11 @@ final readonly class Move
             Rank::Optional => 3,
         };
 
-        return new self(true, $pieces, $turn, $rank === null || $rank === Rank::Optional);
+        return new self(true, $pieces, $turn, $rank === null || $rank === Rank::Optional, $pocket);
     }
 
-    public static function out(int $pieces): self
+    public static function out(int $pieces, int $pocket = 0): self
     {
-        return new self(false, $pieces, 4, false);
+        return new self(false, $pieces, 4, false, $pocket);
     }
 }

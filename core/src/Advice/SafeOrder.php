@@ -6,7 +6,8 @@ namespace Sarcina\Core\Advice;
 
 /**
  * Puts a restock in an order in which the kit is never worse than it was, after whatever step somebody stops: companions before what needs
- * them, in before out, critical lines first. What would make it worse whatever the order is held back, with the reason.
+ * them, in before out, critical lines first. Each pocket is visited once where such an order exists (PocketVisits). Pieces that would make
+ * the kit worse whatever the order are held back, with the reason.
  */
 final class SafeOrder
 {
@@ -42,6 +43,8 @@ final class SafeOrder
         do {
             $order->walk($before);
         } while ($order->dropsEncumbrance($before));
+        $order->steps = PocketVisits::of($moves, $order->steps, $stand, $before) ?? $order->steps;
+        $order->join();
 
         return $order;
     }
@@ -76,7 +79,6 @@ final class SafeOrder
         foreach ($this->dropped as $place => $because) {
             $this->held[] = [$place, $this->moves[$place]->pieces, $because];
         }
-        $this->join();
     }
 
     /**

@@ -54,7 +54,8 @@ export function stepsOf(plan: Schemas['RestockResource'], elsewhere: string): St
 export function stopsOf(steps: Step[]): Stop[] {
     const stops: Stop[] = [];
     for (const step of steps) {
-        const last = stops.at(-1);
+        // What somebody adds waits for nothing: it goes in where the pocket is open anyway.
+        const last = step.isAdded ? stops.find((stop) => stop.pocket === step.pocket) : stops.at(-1);
         if (last?.pocket === step.pocket) {
             last.steps.push(step);
         } else {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalogue;
 
+use App\Support\Spelling;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -12,9 +13,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class ItemWords
 {
-    /** Letters from which on a word may be misspelt. */
-    private const LONG = 5;
-
     private const LONGEST = 40;
 
     /** Words of a question that are looked for. */
@@ -37,18 +35,16 @@ final class ItemWords
     public static function index(array $ids): void
     {
         $rows = [];
-        $variants = [];
+        $known = [];
         foreach (self::terms($ids) as $item => $terms) {
             foreach ($terms as $number => $term) {
-                $words = self::split($term);
+                $words = Spelling::words($term);
                 // "Eye wash" is found as "eyewash" too.
                 $joined = array_map(static fn (int $at): string => $words[$at].$words[$at + 1], array_keys(array_slice($words, 1)));
                 foreach (array_unique([...$words, ...preg_grep('/\d/', $joined, PREG_GREP_INVERT) ?: []]) as $word) {
                     $word = mb_substr($word, 0, self::LONGEST);
                     $rows[] = ['item_id' => $item, 'term' => $number, 'words' => min(255, count($words)), 'word' => $word];
-                    foreach (self::variants($word) as $variant) {
-                        $variants["{$variant} {$word}"] = ['variant' => $variant, 'word' => $word];
-                    }
+                    $known[] = $word;
                 }
             }
         }
@@ -58,9 +54,7 @@ final class ItemWords
         foreach (array_chunk($rows, 2000) as $some) {
             DB::table('item_words')->insert($some);
         }
-        foreach (array_chunk(array_values($variants), 2000) as $some) {
-            DB::table('word_variants')->insertOrIgnore($some);
-        }
+        Spelling::learn($known);
     }
 
     /**
@@ -70,7 +64,7 @@ final class ItemWords
      */
     public static function find(string $text): array
     {
-        $asked = array_slice(self::split($text), 0, self::MOST_WORDS);
+        $asked = array_slice(Spelling::words($text), 0, self::MOST_WORDS);
         $found = array_map(self::matches(...), $asked);
         foreach (array_keys(array_slice($asked, 1)) as $at) {
             foreach (self::matches($asked[$at].$asked[$at + 1]) as $item => $terms) {
@@ -121,7 +115,7 @@ final class ItemWords
     /** @return array<string, array<int, array{int, int}>> quality and number of words in the term, by item and term */
     private static function matches(string $word): array
     {
-        $near = self::near($word);
+        $near = Spelling::near($word);
         $rows = DB::table('item_words')->where('word', 'like', addcslashes($word, '%_\\').'%')->orderByRaw('word = ? DESC', [$word])->orderBy('words')
             ->limit(self::MOST_ROWS)->get()
             ->concat($near === [] ? [] : DB::table('item_words')->whereIn('word', $near)->orderBy('words')->limit(self::MOST_ROWS)->get());
@@ -141,47 +135,6 @@ final class ItemWords
         return $found;
     }
 
-    /** @return list<string> words of the index that differ from this one by one letter */
-    private static function near(string $word): array
-    {
-        $variants = mb_strlen($word) < self::LONG ? [] : self::variants($word);
-        if ($variants === []) {
-            return [];
-        }
-        $words = DB::table('word_variants')->whereIn('variant', $variants)->limit(self::MOST_ROWS)->pluck('word')->all();
-
-        return array_values(array_filter(
-            array_unique(array_map(strval(...), $words)), static fn (string $one): bool => $one !== $word && self::isOneApart($one, $word),
-        ));
-    }
-
-    /** Says whether one letter is wrong, missing, added, or swapped with its neighbour. */
-    private static function isOneApart(string $one, string $other): bool
-    {
-        if (levenshtein($one, $other) <= 1) {
-            return true;
-        }
-        $at = strspn($one ^ $other, "\0");
-
-        return strlen($one) === strlen($other) && $at + 1 < strlen($one)
-            && substr_replace($one, $one[$at + 1].$one[$at], $at, 2) === $other;
-    }
-
-    /** @return list<string> the word and the word with one letter left out; none for short words and words with digits */
-    private static function variants(string $word): array
-    {
-        if (mb_strlen($word) < self::LONG - 1 || preg_match('/\d/', $word) === 1) {
-            return [];
-        }
-        $letters = mb_str_split($word);
-        $variants = [$word => true];
-        foreach (array_keys($letters) as $at) {
-            $variants[implode('', [...array_slice($letters, 0, $at), ...array_slice($letters, $at + 1)])] = true;
-        }
-
-        return array_map(strval(...), array_keys($variants));
-    }
-
     /**
      * @param  list<string>  $ids
      * @return array<string, list<string>> the name and the other names, by id of the item
@@ -199,11 +152,5 @@ final class ItemWords
         }
 
         return $terms;
-    }
-
-    /** @return list<string> */
-    private static function split(string $text): array
-    {
-        return preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
     }
 }

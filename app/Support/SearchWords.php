@@ -17,7 +17,7 @@ final readonly class SearchWords
     ];
 
     /**
-     * @param  list<string>  $indexed
+     * @param  list<list<string>>  $indexed  words of which one must be there, for each word
      * @param  list<string>  $others  that are looked for among what the index finds
      */
     private function __construct(
@@ -29,14 +29,22 @@ final readonly class SearchWords
 
     public static function of(string $text): self
     {
-        $words = preg_split('/[^\p{L}\p{N}]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $words = Spelling::words($text);
         $isIndexed = static fn (string $word): bool => mb_strlen($word) >= self::LEAST && ! in_array($word, self::SILENT, true);
 
         return new self(
             $text,
-            array_values(array_filter($words, $isIndexed)),
+            array_values(array_map(static fn (string $word): array => [$word], array_filter($words, $isIndexed))),
             array_values(array_filter($words, static fn (string $word): bool => ! $isIndexed($word))),
         );
+    }
+
+    /** Returns the same words, each also as the known words that differ from it by one letter; null where there are none. */
+    public function misspelt(): ?self
+    {
+        $words = array_map(static fn (array $words): array => [...$words, ...Spelling::near($words[0])], $this->indexed);
+
+        return $words === $this->indexed ? null : new self($this->text, $words, $this->others);
     }
 
     /** Rows whose column has all the words, by its full-text index; where no word is in that, those that begin so, by its index. */
@@ -50,7 +58,7 @@ final readonly class SearchWords
         }
 
         return $rows->whereRaw("MATCH ({$column}) AGAINST (? IN BOOLEAN MODE)", [
-            implode(' ', array_map(static fn (string $word): string => "+{$word}*", $this->indexed)),
+            implode(' ', array_map(static fn (array $words): string => '+('.implode(' ', array_map(static fn (string $word): string => "{$word}*", $words)).')', $this->indexed)),
         ]);
     }
 

@@ -29,10 +29,15 @@ final class Find
         }
         $words = SearchWords::of($text);
 
+        $kits = $this->kits($words);
+        $places = $this->places($words);
+        // A misspelling counts only where nothing is spelled so.
+        $misspelt = $kits === [] || $places === [] ? $words->misspelt() : null;
+
         return new FindResource($query, [
-            ...$this->kits($words),
+            ...($kits === [] && $misspelt !== null ? $this->kits($misspelt) : $kits),
             ...$this->items($text),
-            ...$this->places($words),
+            ...($places === [] && $misspelt !== null ? $this->places($misspelt) : $places),
             ...$this->lots($words->beginning()),
         ]);
     }

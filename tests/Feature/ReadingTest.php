@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Support\Spelling;
 use Tests\TestCase;
 
 final class ReadingTest extends TestCase
@@ -26,7 +27,19 @@ final class ReadingTest extends TestCase
         }
         $this->assertSame(['kit', '/kits/QH-01'], $find('desk visitor')[0] ?? null, 'Words in any order.');
         $this->assertContains(['kit', '/kits/QH-13'], $find('Walk pouch A'));
+        $this->assertSame(['kit', '/kits/QH-01'], $find('desk visitr')[0] ?? null, 'One letter is missing.');
+        $this->assertSame('place', $find('latnern meadow')[0][0] ?? null, 'Two letters are swapped.');
+        $this->assertSame([], $find('lantren meadwo'.' xyzzy'));
         $this->getJson('/api/find?q='.str_repeat('x', 121))->assertUnprocessable();
+    }
+
+    public function test_the_finder_knows_the_words_of_a_new_kit_and_a_new_place_misspelt(): void
+    {
+        $this->actAs('lead');
+        $this->assertSame([], Spelling::near('obsevatory'));
+        $this->putJson("/api/places/{$this->ulid()}", ['name' => 'Observatory', 'kind' => 'building', 'parent_id' => null])->assertSuccessful();
+        // The database's full-text index shows a row only after its transaction: the words are known at once.
+        $this->assertSame(['observatory'], Spelling::near('obsevatory'));
     }
 
     public function test_a_kits_page_offers_the_same_action_first_as_today_and_the_list(): void

@@ -18,9 +18,6 @@ final class Choices
 {
     private const COLD_PACKS = 'pack.cold';
 
-    /** @var array<string, true>|null kits and modules whose list accepts a cold pack */
-    private ?array $withColdPacks = null;
-
     /** @var array<string, ProvisionChoice>|null */
     private ?array $choices = null;
 
@@ -35,11 +32,12 @@ final class Choices
     {
         if ($this->choices === null) {
             $this->choices = [];
-            foreach (
-                ProvisionChoice::query()
-                    ->with(['list', 'design'])
-                    ->get() as $choice
-            ) {
+            $all = ProvisionChoice::query()->with(['list', 'design']);
+            $all->getQuery()->select('provision_choices.*')
+                ->selectRaw('EXISTS (SELECT 1 FROM `lines` JOIN line_entries ON line_entries.line_id = `lines`.id
+                    LEFT JOIN items ON items.id = line_entries.item_id WHERE `lines`.list_id = provision_choices.list_id
+                    AND COALESCE(items.class, line_entries.class) = ?) AS has_cold_packs', [self::COLD_PACKS]);
+            foreach ($all->get() as $choice) {
                 $this->choices[$choice->wanted] = $choice;
             }
         }
@@ -50,13 +48,7 @@ final class Choices
     /** Says whether the list chosen for a kit or a module accepts a cold pack. */
     public function hasColdPacks(string $wanted): bool
     {
-        $this->withColdPacks ??= array_fill_keys(array_map(strval(...), DB::table('provision_choices')
-            ->join('lines', 'lines.list_id', '=', 'provision_choices.list_id')
-            ->join('line_entries', 'line_entries.line_id', '=', 'lines.id')
-            ->leftJoin('items', 'items.id', '=', 'line_entries.item_id')
-            ->whereRaw('COALESCE(items.class, line_entries.class) = ?', [self::COLD_PACKS])->distinct()->pluck('wanted')->all()), true);
-
-        return isset($this->withColdPacks[$wanted]);
+        return (bool) ($this->of($wanted)?->getAttribute('has_cold_packs') ?? false);
     }
 
     /** @return array{int, int}|null what one costs, and how many of its items have no price; null where no list is chosen */
@@ -133,6 +125,5 @@ final class Choices
     {
         $this->choices = null;
         $this->costs = null;
-        $this->withColdPacks = null;
     }
 }

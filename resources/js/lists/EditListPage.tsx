@@ -124,7 +124,7 @@ function Editor({ list }: { list: Schemas['ListResource'] }) {
                         slotProps={{ htmlInput: { inputMode: 'numeric' } }}
                     />
                 </Row>
-                <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 3 }}>
+                <Box component="fieldset" sx={{ border: 0, p: 0, m: 0, mb: 3, display: 'grid', justifyItems: 'start' }}>
                     <Typography component="legend" variant="h3">
                         {words.policyOfTheList}
                     </Typography>

@@ -86,7 +86,7 @@ describe('the page of a kit', () => {
         expect(fact('Next check')).toBe('Full check on 20 Nov 2026. 7 days overdue.');
         expect(fact('Last check')).toBe('Never checked.');
         expect(fact('Expired items')).toBe('count as missing');
-        expect(fact('Mass')).toBe('1200 g');
+        expect(fact('Weight')).toBe('1200 g');
     });
 
     it('names who signed the last check, from whose account, and what they found', async () => {

@@ -71,9 +71,14 @@ final class ReadUnsettled
 
         return match ($one->because) {
             LateMovements::COUNTED_LATER => "{$mine}. The kit was counted later, by {$theirs}. That count stands",
+            LateMovements::KIT_RETIRED => "{$mine}. The kit was taken out of service by {$theirs}",
             LateMovements::IN_DOUBT => "{$mine}. The kit was also counted by {$theirs}. Nobody knows which came first",
             default => "{$mine}. The same was put in by {$theirs}",
-        }.($one->pieces > 0 ? '. Say where these pieces are' : '. Count again');
+        }.match (true) {
+            $one->pieces > 0 => '. Say where these pieces are',
+            $one->because === LateMovements::KIT_RETIRED => '. These pieces were given another place then. Count the store',
+            default => '. Count again',
+        };
     }
 
     private function time(string $instant): string

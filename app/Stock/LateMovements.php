@@ -20,14 +20,16 @@ use Illuminate\Support\Facades\DB;
 
 /**
  * Compares the movements of an operation that arrived late with what was recorded of its kits since (docs/rules.md, late arrivals). A kit
- * that was counted later keeps that count: the pieces pass it by, and those that should be in it are unaccounted for until somebody
- * settles them.
+ * that was counted later keeps that count, and one that was taken out of service takes nothing in: the pieces pass it by, and those that
+ * should be in it are unaccounted for until somebody settles them.
  */
 final class LateMovements
 {
     public const COUNTED_LATER = 'counted_later';
 
     public const IN_DOUBT = 'order_in_doubt';
+
+    public const KIT_RETIRED = 'kit_retired';
 
     public const ANSWERED = 'answered';
 
@@ -46,13 +48,16 @@ final class LateMovements
     public function of(array $movements, array $kits, Base $base, Head $head, WhenDone $when, User $by): array
     {
         $since = array_map(fn (Kit $kit): array => $this->since->of($kit, $base, $head), $kits);
-        $counted = array_map(static fn (array $some): ?CountedSince => CountedSince::of($some, $when), $since);
+        $counted = [];
+        foreach ($kits as $id => $kit) {
+            $counted[$id] = CountedSince::retired($kit) ?? CountedSince::of($since[$id], $when);
+        }
         $passing = [];
         $doubted = [];
         foreach ($movements as $movement) {
             $later = $counted[$movement->from->kitId ?? ''] ?? null;
             array_push($passing, ...self::passingFrom($movement, $later));
-            if ($later?->because === self::IN_DOUBT) {
+            if (in_array($later?->because, [self::IN_DOUBT, self::KIT_RETIRED], true)) {
                 $doubted[] = $movement;
             }
         }

@@ -61,9 +61,6 @@ final class RestockKit
                 return $before;
             }
             $arrival = $this->arrivals->of($kit, $report->base, $report->when);
-            if ($arrival->isAfterRetirement) {
-                return $this->arrivals->keepRetired($report->id, OperationKind::Restock, $kit, $by, $report->when, $report->body);
-            }
             if ($report->touchesKit()) {
                 $arrival->refuseUnexplained([$kit, ...$kit->modulesAt($report->pockets())], $report->sealReason, 'Restocking');
             }

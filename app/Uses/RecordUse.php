@@ -64,9 +64,6 @@ final class RecordUse
                 return $before;
             }
             $arrival = $this->arrivals->of($kit, $report->base, $report->when);
-            if ($arrival->isAfterRetirement) {
-                return $this->arrivals->keepRetired($report->id, $report->kind(), $kit, $by, $report->when, $report->body);
-            }
             $opened = [$kit, ...$kit->modulesAt($report->pockets())];
             $arrival->refuseUnexplained($opened, $report->sealReason, 'Taking something out');
             if (! $arrival->isLate) {

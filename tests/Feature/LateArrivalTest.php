@@ -275,12 +275,30 @@ final class LateArrivalTest extends TestCase
         $this->actAs('lead')->finish($after, $id)->assertUnprocessable()->assertJsonValidationErrors('id');
     }
 
-    public function test_a_restock_of_a_kit_that_is_out_of_service_is_kept_whole(): void
+    public function test_pieces_for_a_kit_that_is_out_of_service_leave_the_store_and_wait_for_somebody_to_settle_them(): void
     {
         $plan = $this->actAs('keeper')->getJson('/api/kits/QH-07/restock')->json();
         app(\App\Kits\RetireKit::class)($this->kit('QH-07'), 'worn out', [], $this->person('lead'), now()->subMinutes(10), now()->toDateString());
-        $answer = $this->putJson("/api/kits/QH-07/restocks/{$this->ulid()}", $this->restock($plan))->assertAccepted()->json();
-        $this->assertSame([null, 'kit_retired'], [$answer['operation'], $answer['unsettled'][0]['because']]);
+        $inKit = fn (): int => (int) DB::table('holdings')->where('kit_id', $this->kit('QH-07')->id)->sum('quantity');
+        $unaccounted = static fn (): int => (int) DB::table('holdings')->whereNull('kit_id')->whereNull('store_id')->sum('quantity');
+        [$before, $open] = [$inKit(), $unaccounted()];
+        $id = $this->ulid();
+        $answer = $this->putJson("/api/kits/QH-07/restocks/{$id}", $this->restock($plan))->assertOk()->json();
+        $this->assertNotNull($answer['operation'], 'The pieces left the store: that is on record.');
+        $this->assertSame(['kit_retired'], array_values(array_unique(array_column($answer['unsettled'], 'because'))));
+        $put = array_sum(array_column($plan['in'], 'quantity'));
+        $this->assertGreaterThan(0, $put);
+        $this->assertSame([$before, $open + $put], [$inKit(), $unaccounted()], 'Nothing reached the kit.');
+        $this->assertSame($answer, $this->putJson("/api/kits/QH-07/restocks/{$id}", $this->restock($plan))->assertOk()->json(), 'Sent twice, it counts once.');
+        $rows = Unsettled::query()->where('operation_id', $id)->where('pieces', '>', 0)->get();
+        $this->assertStringContainsString('The kit was taken out of service by', collect($this->getJson('/api/unsettled')->assertOk()->json())
+            ->pluck('text')->implode(' '));
+        foreach ($rows as $row) {
+            $this->putJson("/api/unsettled/{$row->id}", ['note' => 'Still in the box', 'where' => 'into_kit'])->assertUnprocessable();
+            $this->putJson("/api/unsettled/{$row->id}", ['note' => 'Still in the box', 'where' => 'to_store'])->assertSuccessful();
+        }
+        $this->assertSame([$before, $open], [$inKit(), $unaccounted()]);
+        $this->artisan('ledger:verify')->assertSuccessful();
     }
 
     public function test_a_seal_that_was_broken_or_set_while_restocking_stays_on_record(): void

@@ -182,6 +182,21 @@ function RetireKit({ kit }: { kit: Kit }) {
                         help={words.whatIsGoodGoes}
                         slotProps={{ htmlInput: { maxLength: 200 } }}
                     />
+                    {kit.contents.length > 1 && (
+                        <Choose
+                            label={words.allPieces}
+                            value=""
+                            empty={words.eachAsBelow}
+                            onChoose={(chosen) => {
+                                const way = ways.find((one) => one === chosen);
+                                if (way) {
+                                    setWhere(Object.fromEntries(kit.contents.map((row) => [keyOf(row), way])));
+                                }
+                            }}
+                            options={ways.map((way) => [way, words.retiredTo[way]] as const)}
+                            helperText={words.allPiecesHelp}
+                        />
+                    )}
                     {kit.contents.map((row) => (
                         <Choose
                             key={keyOf(row)}

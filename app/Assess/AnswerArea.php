@@ -41,7 +41,9 @@ final class AnswerArea
                 );
             }
             if ($area === null && $base > 0) {
-                throw ValidationException::withMessages(['name' => "{$answers['name']} was removed from this assessment. Add the area again if it is needed."]);
+                throw ValidationException::withMessages([
+                    'name' => "{$answers['name']} was removed from this assessment. Add the area again if it is needed.",
+                ]);
             }
             $this->refuseTwice($assessment, $id, $answers);
             $area ??= new AssessmentArea([

@@ -58,7 +58,7 @@ final readonly class SearchWords
         }
 
         return $rows->whereRaw("MATCH ({$column}) AGAINST (? IN BOOLEAN MODE)", [
-            implode(' ', array_map(static fn (array $words): string => '+('.implode(' ', array_map(static fn (string $word): string => "{$word}*", $words)).')', $this->indexed)),
+            implode(' ', array_map(static fn (array $words): string => '+('.implode('* ', $words).'*)', $this->indexed)),
         ]);
     }
 

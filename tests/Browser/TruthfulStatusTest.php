@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Facebook\WebDriver\Remote\RemoteWebElement;
+
 /** A status tells the truth: without a network, with a wrong seal, before the first check, and to whoever may only read. */
 final class TruthfulStatusTest extends BrowserTestCase
 {
@@ -42,6 +44,38 @@ final class TruthfulStatusTest extends BrowserTestCase
         $visit = $this->atDesk()->signIn('lead');
         $visit->open('/kits/QH-G6')->see('Not checked yet. Nobody has checked this kit in full.')->dontSee('Ready. Everything');
         $visit->open('/')->see('Due now')->see('QH-G6');
+    }
+
+    public function test_a_restock_that_arrives_after_a_later_full_check_waits_for_somebody(): void
+    {
+        $keeper = $this->atDesk()->signIn('keeper');
+        $keeper->open('/kits/QH-03/restock')->seeHeading('Restock QH-03 Tropical house box')->press('All of this pocket done')->see('2 of 2 done')->settle();
+        $keeper->chrome->network(true);
+        $keeper->press('Save and update status')->see('Saved on this device. It is sent as soon as the server answers.');
+        $lead = $this->atDesk()->signIn('lead');
+        $lead->open('/kits/QH-03/check')->seeHeading('Check QH-03 Tropical house box');
+        $this->finishAll($lead);
+        $lead->seeHeading('Full check of QH-03 Tropical house box')->see('all as recorded');
+        $keeper->press('Today')->chrome->network(false);
+        $keeper->dontSee('Restock of QH-03');
+        $lead->open('/kits/QH-03')->see('The kit was counted later, by Maren Oduya')->see('Say where these pieces are');
+        $lead->press('Settle')->choose('Where are the pieces?', 'Back in the store')->fill('What you found and did', 'Still in the box')->press('Save');
+        $lead->dontSee('Say where these pieces are');
+    }
+
+    public function test_pieces_for_a_kit_that_was_taken_out_of_service_meanwhile_wait_for_somebody(): void
+    {
+        $keeper = $this->atDesk()->signIn('keeper');
+        $keeper->open('/kits/QH-03/restock')->seeHeading('Restock QH-03 Tropical house box')->press('All of this pocket done')->see('2 of 2 done')->settle();
+        $keeper->chrome->network(true);
+        $keeper->press('Save and update status')->see('Saved on this device. It is sent as soon as the server answers.');
+        $lead = $this->atDesk()->signIn('lead');
+        $lead->open('/kits/QH-03')->press('Take out of service')->fill('Reason', 'Water got in')->choose('All pieces', 'To the store');
+        $lead->click(fn (): RemoteWebElement => $lead->find("//*[@role='dialog']//button[normalize-space()='Take out of service']"));
+        $lead->see('Out of service')->open('/')->seeHeading('Today')->dontSee('QH-03');
+        $keeper->press('Today')->chrome->network(false);
+        $keeper->dontSee('Restock of QH-03');
+        $lead->open('/kits/QH-03')->see('The kit was taken out of service by Maren Oduya')->see('Say where these pieces are');
     }
 
     public function test_a_check_left_without_an_entry_leaves_nothing(): void

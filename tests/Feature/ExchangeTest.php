@@ -252,7 +252,7 @@ final class ExchangeTest extends TestCase
         )->assertOk();
         $all = collect(json_decode((string) $this->get('/api/exports/kits')->getContent(), true)['kits']);
         [$box, $pouch] = [$all->firstWhere('code', 'QH-05'), $all->firstWhere('code', $module)];
-        $this->assertSame(['QH-05', ['Pouch, Contents']], [$pouch['in'], array_column($pouch['contents'], 'pocket')]);
+        $this->assertSame(['QH-05', ['Pouch, Waste / tools / gloves']], [$pouch['in'], array_column($pouch['contents'], 'pocket')]);
         $file = static fn (array ...$kits): string => (string) json_encode(['format' => 'sarcina.kits/1', 'kits' => $kits]);
         $this->assertSame(2, $this->bringIn('kits', 'json', $file($pouch, $box))['same']);
         $nowhere = $this->bringIn('kits', 'json', $file([...$pouch, 'code' => 'QH-M9', 'in' => 'QH-99']));

@@ -94,8 +94,8 @@ final class WordsTest extends TestCase
             'No usable piece for 5 of 7 required lines', 'Fill the kit from the restock list, or take it out of service.', Action::Restock,
         ];
         yield 'overweight' => [
-            FindingKind::Overweight, ['quantity' => 4200, 'detail' => '4000'],
-            'The kit weighs 4200 g; its limit is 4000 g', 'Remove items that no line asks for.', Action::Remove,
+            FindingKind::Overweight, ['quantity' => 4200, 'detail' => '4000 g'],
+            'The kit weighs 4200 g of at most 4000 g', 'Remove items that no line asks for, or use a lighter bag.', Action::Remove,
         ];
         yield 'expired, and replaced already' => [
             FindingKind::Expired, $pad, 'Medium dressing (lot K77) expired on 31 Mar 2026', 'Remove it.', Action::Remove,

@@ -79,7 +79,9 @@ function Entry({ row, withKit }: { row: Schemas['UnsettledResource']; withKit: b
                     value={where ?? ''}
                     empty={words.chooseWhere}
                     onChoose={(chosen) => setWhere(wheres.find((one) => one === chosen) ?? null)}
-                    options={wheres.map((one) => [one, words.piecesWhere[one]] as const)}
+                    options={wheres
+                        .filter((one) => one !== 'into_kit' || row.because !== 'kit_retired')
+                        .map((one) => [one, words.piecesWhere[one]] as const)}
                 />
             )}
         </Awaiting>

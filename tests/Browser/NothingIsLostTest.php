@@ -156,7 +156,7 @@ final class NothingIsLostTest extends BrowserTestCase
         $visit->open('/kits/QH-01')->seeHeading('QH-01 Visitor desk box');
         $visit->open('/assess/people')->see('Casimir Holt');
         $visit->open('/kits/QH-01/history')->see('Equipped');
-        $visit->open('/items')->seeHeading('Items')->see('of 109 items');
+        $visit->open('/items')->seeHeading('Items')->see('of 112 items');
         $kept = fn (): array => (array) $visit->chrome->driver->executeAsyncScript(<<<'JS'
             const done = arguments[0];
             (async () => {

@@ -72,7 +72,7 @@ final class TruthfulStatusTest extends BrowserTestCase
         $lead = $this->atDesk()->signIn('lead');
         $lead->open('/kits/QH-03')->press('Take out of service')->fill('Reason', 'Water got in')->choose('All pieces', 'To the store');
         $lead->click(fn (): RemoteWebElement => $lead->find("//*[@role='dialog']//button[normalize-space()='Take out of service']"));
-        $lead->see('Out of service')->open('/')->seeHeading('Today')->dontSee('QH-03');
+        $lead->see('Taken out of service on')->open('/')->seeHeading('Today')->dontSee('QH-03');
         $keeper->press('Today')->chrome->network(false);
         $keeper->dontSee('Restock of QH-03');
         $lead->open('/kits/QH-03')->see('The kit was taken out of service by Maren Oduya')->see('Say where these pieces are');

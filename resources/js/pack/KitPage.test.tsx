@@ -157,6 +157,7 @@ describe('the page of a kit', () => {
 
     it('that was retired offers its history and nothing to do', async () => {
         await open({ retired_on: '2026-10-01' }, ['check', 'restock', 'equip', 'export']);
+        expect(screen.queryByText(/Do not use this kit/)).toBeNull();
         expect(screen.getByText(/1 Oct 2026/)).toBeTruthy();
         expect(offered()).toContain('/kits/QH-03/history');
         for (const work of ['check', 'restock', 'use', 'build', 'label', 'coping']) {

@@ -76,7 +76,9 @@ export default function KitPage() {
                 )}
                 <TwoColumns widths="1.25fr 1fr">
                     <Box sx={{ minWidth: 0 }}>
-                        <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} first={kit.job} />
+                        {!kit.retired_on && (
+                            <VerdictSheet verdict={kit.verdict} kit={kit.code} leaves={kit.leaves} first={kit.job} />
+                        )}
                         <Unsettled kit={kit.code} />
                         <NotStaged kit={kit} />
                         <Shortfalls kit={kit.code} />

@@ -68,6 +68,9 @@ final class FinishBuild
                 return $before;
             }
             $arrival = $this->arrivals->of($kit, $report->base, $report->when);
+            if ($arrival->isAfterRetirement) {
+                return $this->arrivals->keepRetired($report->id, OperationKind::Build, $kit, $by, $report->when, $report->body);
+            }
             $arrival->refuseUnexplained([$kit], $report->sealReason, 'Packing anew');
             if (! $arrival->isLate) {
                 LockWhole::refuseSealedAround($whole, $kit, 'seal_reason');

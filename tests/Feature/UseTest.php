@@ -127,16 +127,23 @@ final class UseTest extends TestCase
         $this->assertSame(0, $this->piecesOf('QH-16', $row['item'], $row['lot']));
     }
 
-    public function test_what_was_used_before_the_kit_was_retired_asks_for_no_seal_and_what_was_after_is_kept(): void
+    public function test_a_use_of_a_kit_that_is_out_of_service_asks_for_no_seal_and_somebody_counts_the_store(): void
     {
         $kit = $this->actAs('lead')->readKit('QH-15');
         $sent = ['base' => $kit['base'], 'taken' => [self::piece($kit['contents'][0], 1)]];
         $this->putJson('/api/kits/QH-15/retirement', ['reason' => 'Torn'])->assertOk();
         $earlier = ['begun_at' => now()->subMinutes(31)->toIso8601ZuluString(), 'done_at' => now()->subMinutes(30)->toIso8601ZuluString()];
-        // Its pieces went to the store since: what was used of them somebody settles.
-        $this->assertSame(['not_there'], array_column($this->record('QH-15', [...$sent, ...$earlier])->assertStatus(202)->json('unsettled'), 'because'));
         $later = ['begun_at' => now()->addMinutes(2)->toIso8601ZuluString(), 'done_at' => now()->addMinutes(3)->toIso8601ZuluString()];
-        $this->assertSame(['kit_retired'], array_column($this->record('QH-15', [...$sent, ...$later])->assertStatus(202)->json('unsettled'), 'because'));
+        $inKit = $this->piecesOf('QH-15', $kit['contents'][0]['item']);
+        foreach ([$earlier, $later] as $when) {
+            // The use is on record. The retirement gave the same piece another place: somebody counts the store.
+            $answer = $this->record('QH-15', [...$sent, ...$when])->assertOk()->json();
+            $this->assertNotNull($answer['operation']);
+            $this->assertSame(['kit_retired'], array_column($answer['unsettled'], 'because'));
+        }
+        $this->assertSame($inKit, $this->piecesOf('QH-15', $kit['contents'][0]['item']));
+        $this->assertStringContainsString('Count the store', collect($this->getJson('/api/unsettled')->json())->pluck('text')->implode(' '));
+        $this->artisan('ledger:verify')->assertSuccessful();
     }
 
     /**

@@ -200,10 +200,10 @@ final class ReadAssessments
             $parts, fn (PlannedPart $part): bool => $part->count() > 0 && $this->choices->hasColdPacks($part->wanted),
         )));
 
-        return $modules === [] ? null : implode(', ', $modules).': '.match ($area->has_freezer) {
-            null => 'has cold packs. Answer whether a freezer is near.',
-            true => 'frozen packs from the freezer can be used beside instant cold packs.',
-            false => 'only instant cold packs work here, because no freezer is near.',
+        return $modules === [] ? null : 'Cold packs in: '.implode(', ', $modules).'. '.match ($area->has_freezer) {
+            null => 'Answer whether a freezer is near.',
+            true => 'Frozen packs from the freezer can be used beside instant ones.',
+            false => 'Only instant cold packs work here.',
         };
     }
 

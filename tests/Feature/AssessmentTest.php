@@ -127,9 +127,9 @@ final class AssessmentTest extends TestCase
             ->assertOk()->json('areas'))->firstWhere('id', $id);
         $this->assertNull($answer(['risks' => ['burn']])['cold_packs'], 'Burns are cooled with water.');
         $asked = $answer(['base' => 1, 'risks' => ['heat']]);
-        $this->assertSame([null, 'Heat module: has cold packs. Answer whether a freezer is near.'], [$asked['has_freezer'], $asked['cold_packs']]);
+        $this->assertSame([null, 'Cold packs in: Heat module. Answer whether a freezer is near.'], [$asked['has_freezer'], $asked['cold_packs']]);
         $none = $answer(['base' => 2, 'risks' => ['heat'], 'has_freezer' => false]);
-        $this->assertSame([false, 'Heat module: only instant cold packs work here, because no freezer is near.'], [$none['has_freezer'], $none['cold_packs']]);
+        $this->assertSame([false, 'Cold packs in: Heat module. Only instant cold packs work here.'], [$none['has_freezer'], $none['cold_packs']]);
         $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 3, 'has_freezer' => 'maybe']))
             ->assertUnprocessable()->assertJsonValidationErrorFor('has_freezer');
         $this->putJson("/api/assessments/{$new['id']}/areas/{$id}", $this->answers(['base' => 3, 'has_freezer' => null]))->assertOk();

@@ -6,7 +6,7 @@ namespace App\Assess;
 
 use App\Assess\Models\AssessmentArea;
 
-/** What was answered otherwise of an area in the assessment before, in words. */
+/** Compares an area with the same area of the assessment before, in words. */
 final class AreaChanges
 {
     /** @return list<string> */

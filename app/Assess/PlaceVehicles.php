@@ -9,7 +9,7 @@ use App\Assess\Models\AssessmentArea;
 use App\Kits\KeepPlaces;
 use App\Kits\Models\Place;
 
-/** Makes a place of every vehicle that an assessment counts, so that each vehicle kit has a vehicle of its own. */
+/** Adds a place for each vehicle that an assessment counts, so that no two vehicle kits share one. */
 final class PlaceVehicles
 {
     private const KIND = 'vehicle';

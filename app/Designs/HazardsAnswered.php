@@ -53,9 +53,12 @@ final class HazardsAnswered
         $places = $this->above(array_values(array_map(strval(...), DB::table('kits')
             ->join('design_editions', 'design_editions.id', '=', 'kits.design_edition_id')->where('design_editions.design_id', $design->id)
             ->whereNull('kits.retired_on')->distinct()->pluck('kits.place_id')->all())));
-        $risks = DB::table('assessment_area_risks')->get(['assessment_area_id', 'risk'])->groupBy('assessment_area_id');
+        $assessed = $this->assessed($places);
+        $ids = array_map(static fn (stdClass $area): string => (string) $area->id, $assessed);
+        $risks = DB::table('assessment_area_risks')->whereIn('assessment_area_id', $ids)
+            ->get(['assessment_area_id', 'risk'])->groupBy('assessment_area_id');
         $areas = [];
-        foreach ($this->assessed($places) as $area) {
+        foreach ($assessed as $area) {
             $named = array_values(array_filter(array_map(
                 static fn (stdClass $row): ?Risk => Risk::tryFrom((string) $row->risk), $risks->get($area->id)?->all() ?? [],
             )));

@@ -193,7 +193,8 @@ final class PackingTest extends TestCase
         $this->assertStringStartsWith('Called “sling”.', $found('sling')['Triangular bandage']);
         $this->assertArrayNotHasKey('Head torch', $found('lampshade'));
         $item = $this->getJson('/api/items/chest-needle')->assertOk()->json('handling');
-        $this->assertSame('Easily confused with “Chest decompression needle”, and no mark is recorded. Keep them in separate pockets.', collect($this->readKit('QH-07')['verdict']['lines'])->firstWhere('item', 'marker-pen')['told_from']);
+        $this->assertNull(collect($this->readKit('QH-07')['verdict']['lines'])->firstWhere('item', 'marker-pen')['told_from'], 'A pen warns of no needle in kits without one.');
+        $this->assertSame('Easily confused with “Marker pen, permanent”, and no mark is recorded. Keep them in separate pockets.', app(\App\Catalogue\Catalogue::class)->item('chest-needle')?->told_from);
         $this->assertSame([['item' => 'marker-pen', 'name' => 'Marker pen, permanent', 'by' => null]], $item['told_from']);
     }
 

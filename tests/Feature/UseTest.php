@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Kits\Models\Kit;
 use App\Ledger\Verification\Verify;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Testing\TestResponse;
@@ -144,6 +145,16 @@ final class UseTest extends TestCase
         $this->assertSame($inKit, $this->piecesOf('QH-15', $kit['contents'][0]['item']));
         $this->assertStringContainsString('Count the store', collect($this->getJson('/api/unsettled')->json())->pluck('text')->implode(' '));
         $this->artisan('ledger:verify')->assertSuccessful();
+    }
+
+    public function test_a_piece_never_moves_into_a_kit_that_is_out_of_service(): void
+    {
+        $kit = $this->actAs('lead')->readKit('QH-16');
+        $this->putJson('/api/kits/QH-15/retirement', ['reason' => 'Torn'])->assertOk();
+        $there = (int) DB::table('holdings')->where('kit_id', Kit::query()->where('code', 'QH-15')->value('id'))->sum('quantity');
+        $this->record('QH-16', ['taken' => [[...self::piece($kit['contents'][0], 1), 'why' => 'moved', 'to_kit' => 'QH-15']]])
+            ->assertUnprocessable()->assertJsonPath('errors.kit.0', fn (string $said): bool => str_starts_with($said, 'QH-15 was taken out of service'));
+        $this->assertSame($there, (int) DB::table('holdings')->where('kit_id', Kit::query()->where('code', 'QH-15')->value('id'))->sum('quantity'));
     }
 
     /**

@@ -8,7 +8,7 @@ use App\Accounts\Models\User;
 use App\Designs\Models\DesignEdition;
 use App\Kits\KitIsRetired;
 use App\Stock\Models\Holding;
-use App\Support\Spelling;
+use App\Support\TeachesSpelling;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
@@ -67,18 +67,9 @@ use Sarcina\Core\Kit\Scope;
 final class Kit extends Model
 {
     use HasUlids;
+    use TeachesSpelling;
 
     protected $guarded = [];
-
-    /** Teaches the finder the words of a new name. */
-    protected static function booted(): void
-    {
-        self::saved(static function (self $saved): void {
-            if ($saved->wasRecentlyCreated || $saved->wasChanged('name')) {
-                Spelling::learn(Spelling::words($saved->name));
-            }
-        });
-    }
 
     /** By the code on its label, also by one that it had before; null where no kit has or had it. */
     public static function coded(string $code): ?self

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Kits\Models;
 
-use App\Support\Spelling;
+use App\Support\TeachesSpelling;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Concerns\HasUlids;
 use Illuminate\Database\Eloquent\Model;
@@ -26,20 +26,11 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
 final class Place extends Model
 {
     use HasUlids;
+    use TeachesSpelling;
 
     public $timestamps = false;
 
     protected $guarded = [];
-
-    /** Teaches the finder the words of a new name. */
-    protected static function booted(): void
-    {
-        self::saved(static function (self $saved): void {
-            if ($saved->wasRecentlyCreated || $saved->wasChanged('name')) {
-                Spelling::learn(Spelling::words($saved->name));
-            }
-        });
-    }
 
     /** @return HasMany<Kit, $this> */
     public function kits(): HasMany

@@ -38,6 +38,12 @@ final readonly class Move
         return new self(true, $pieces, $turn, $rank === null || $rank === Rank::Optional, $pocket);
     }
 
+    /** Says whether doing this move leaves the kit no worse; pieces that leave must not leave anything without its companion either. */
+    public function isSafe(Standing $before, Standing $after): bool
+    {
+        return $after->isNoWorseThan($before) && ($this->isIn || $after->unpaired <= $before->unpaired);
+    }
+
     public static function out(int $pieces, int $pocket = 0): self
     {
         return new self(false, $pieces, 4, false, $pocket);

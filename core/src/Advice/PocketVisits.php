@@ -96,7 +96,7 @@ final class PocketVisits
             $isMoving = false;
             foreach ($left as $at => $place) {
                 $then = ($this->stand)($done + [$place => $this->pieces[$place]]);
-                if ($then->isNoWorseThan($now) && ($this->moves[$place]->isIn || $then->unpaired <= $now->unpaired)) {
+                if ($this->moves[$place]->isSafe($now, $then)) {
                     $done[$place] = $this->pieces[$place];
                     $steps[] = [$place, $this->pieces[$place]];
                     unset($left[$at]);

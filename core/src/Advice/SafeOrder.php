@@ -91,8 +91,7 @@ final class SafeOrder
     {
         for ($most = $pieces; $most > 0; $most--) {
             $then = $this->after($done, $place, $most);
-            // What leaves must not leave anything without its companion either.
-            if ($then->isNoWorseThan($now) && ($this->moves[$place]->isIn || $then->unpaired <= $now->unpaired)) {
+            if ($this->moves[$place]->isSafe($now, $then)) {
                 return [$most, $then];
             }
         }

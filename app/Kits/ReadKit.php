@@ -239,6 +239,7 @@ final class ReadKit
     {
         $contents = [];
         $shown = new ShownUnder($judged);
+        $order = self::useOrder($judged);
         foreach ($judged->rows as $index => $row) {
             $item = $this->catalogue->item($row->itemCode);
             $condition = PieceCondition::of($row->condition);
@@ -265,9 +266,20 @@ final class ReadKit
                 isset($item->start_minutes) ? (int) $item->start_minutes : null,
                 $item?->class,
                 (bool) ($item->comes_back ?? false),
+                $order[$index],
             );
         }
 
         return $contents;
+    }
+
+    /** @return array<int, int> the place of each row among all, by their last good day; what has none comes last */
+    private static function useOrder(Judged $judged): array
+    {
+        $counted = $judged->recorded->assignment->counted;
+        $days = array_map(static fn (int $row): string => (string) ($counted[$row]->lastGoodDay() ?? '9'), array_keys($judged->rows));
+        asort($days);
+
+        return array_flip(array_keys($days));
     }
 }

@@ -34,6 +34,7 @@ final class ReadVerdict
     {
         $judgement = $judged->judgement;
         $shown = new ShownUnder($judged);
+        $first = array_flip($judgement->linesToCountFirst());
 
         return new VerdictResource(
             $judged->verdict()->value,
@@ -59,13 +60,13 @@ final class ReadVerdict
                 ),
                 $this->words->reasons($judged),
             ),
-            array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $shown, $outcome), $judgement->lines),
+            array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $shown, $outcome, isset($first[$outcome->line->id])), $judgement->lines),
             $judged->shifts() === [] ? [] : ShiftVerdictResource::each($judged->shifts(), $this->shifts->on(now())),
             $judged->holdsThrough()?->__toString(),
         );
     }
 
-    private function line(Judged $judged, ShownUnder $shown, LineOutcome $outcome): LineResource
+    private function line(Judged $judged, ShownUnder $shown, LineOutcome $outcome, bool $isCountedFirst): LineResource
     {
         $line = $judged->plan->line($outcome->line->id);
         $code = $this->firstItem($judged, $line, $outcome);
@@ -92,6 +93,7 @@ final class ReadVerdict
             $shown->elsewhere($line->code()),
             $this->accepted($line),
             array_map(static fn (PlanShare $share): ShareResource => new ShareResource($share->pocketId, $share->quantity), $line->shares),
+            $isCountedFirst,
         );
     }
 

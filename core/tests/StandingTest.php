@@ -64,6 +64,12 @@ final class StandingTest extends TestCase
         $this->assertFalse(Standing::of($judgement, Verdict::Limited)->isNoWorseThan(Standing::of($judgement)));
     }
 
+    public function test_which_lines_are_counted_before_a_check_shows_a_status(): void
+    {
+        $this->assertSame(['P', 'S', 'W'], Judge::judge(self::kit([]))->linesToCountFirst(), 'the optional line is not waited for');
+        $this->assertSame(['P', 'G'], Judge::judge(self::kit([], rank: 'optional', lines: 2))->linesToCountFirst(), 'where all are optional, all are');
+    }
+
     public function test_companions_and_mass_encumber_only_where_they_did_not_before(): void
     {
         $fine = self::standing(self::rows(['pad' => 2, 'shears' => 1, 'water' => 2]));
@@ -102,7 +108,7 @@ final class StandingTest extends TestCase
     }
 
     /** @param  list<array<string, mixed>>  $rows */
-    private static function kit(array $rows, string $expiry = 'strict', string $rank = 'critical'): \Sarcina\Core\Check\Assignment
+    private static function kit(array $rows, string $expiry = 'strict', string $rank = 'critical', int $lines = 4): \Sarcina\Core\Check\Assignment
     {
         $line = static fn (string $id, string $rank, int $quantity, string $item): array => [
             'id' => $id, 'rank' => $rank, 'quantity' => $quantity, 'accepts' => [['item' => $item]],
@@ -111,10 +117,10 @@ final class StandingTest extends TestCase
         return RandomKits::read([
             'format' => 'sarcina.kit/1', 'as_of' => '2026-03-14', 'kit' => ['code' => 'Q', 'max_mass_g' => 200],
             'policy' => ['expiry' => $expiry, 'next_check' => '2026-06-14'], 'items' => self::ITEMS,
-            'list' => ['code' => 'l', 'lines' => [
+            'list' => ['code' => 'l', 'lines' => array_slice([
                 $line('P', $rank, 2, 'pad'), $line('G', 'optional', 2, 'gauze'), $line('S', 'required', 1, 'shears'),
                 ['id' => 'W', 'rank' => 'required', 'total' => ['volume' => '200 ml'], 'accepts' => [['item' => 'water']]],
-            ]],
+            ], 0, $lines)],
             'contents' => $rows,
         ]);
     }

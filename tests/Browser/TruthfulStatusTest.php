@@ -75,6 +75,28 @@ final class TruthfulStatusTest extends BrowserTestCase
         $lead->open('/kits/QH-03')->see('The kit was taken out of service by Maren Oduya')->see('Say where these pieces are');
     }
 
+    public function test_where_nobody_posted_is_trained_a_first_aider_is_offered(): void
+    {
+        $visit = $this->atDesk()->signIn('lead');
+        $visit->open('/kits/QH-09')->see('Post a first aider who is, or change the list.')->press('Post a first aider')->seeHeading('First aiders');
+    }
+
+    public function test_a_recalled_lot_counts_as_missing_until_a_lead_puts_it_back(): void
+    {
+        $keeper = $this->atDesk()->signIn('keeper');
+        $keeper->open('/kits/QH-07')->seeHeading('QH-07 Tree crew bag')->dontSee('Head torch (lot C8199-A) is recalled');
+        $keeper->press('Restock')->press('Potting shed cupboard')->press('More')->press('Set apart')->fill('Show only', 'C8199')->see('On the shelf: 1 lot');
+        $keeper->fieldThatBegins('To set apart: Head torch')->sendKeys('5');
+        $keeper->click(fn (): RemoteWebElement => $keeper->find("//label[contains(., 'These lots are recalled')]"));
+        $keeper->fill('Why it is set apart', 'The switch may fail')->press('Set apart');
+        $keeper->seeHeading('Potting shed cupboard')->open('/kits/QH-07')->see('Head torch (lot C8199-A) is recalled');
+        $lead = $this->atDesk()->signIn('lead');
+        $lead->press('Restock')->press('Potting shed cupboard')->press('More')->press('Put back into stock')->fill('Show only', 'C8199')->see('On the shelf: 1 lot');
+        $lead->fieldThatBegins('To put back: Head torch')->sendKeys('5');
+        $lead->fill('What was looked over', 'Not of the recalled batch')->press('Put back into stock')->seeHeading('Potting shed cupboard');
+        $lead->open('/kits/QH-07')->seeHeading('QH-07 Tree crew bag')->dontSee('Head torch (lot C8199-A) is recalled');
+    }
+
     public function test_a_check_left_without_an_entry_leaves_nothing(): void
     {
         $visit = $this->atDesk()->signIn('keeper');

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Sarcina\Core\Check;
 
+use Sarcina\Core\Lists\Rank;
+
 /** The answer of the `check` rule. */
 final readonly class Judgement
 {
@@ -25,5 +27,18 @@ final readonly class Judgement
         public array $missingCompanions,
         public int $judged = 0,
     ) {
+    }
+
+    /**
+     * Lists the ids of the lines that must have been counted before a check that is under way shows a status: critical and required
+     * ones, or all where there are none of these (rules.md, check: what nobody looked at is not known).
+     *
+     * @return list<string>
+     */
+    public function linesToCountFirst(): array
+    {
+        $grave = array_filter($this->lines, static fn (LineOutcome $one): bool => $one->line->rank !== Rank::Optional);
+
+        return array_values(array_map(static fn (LineOutcome $one): string => $one->line->id, $grave === [] ? $this->lines : $grave));
     }
 }

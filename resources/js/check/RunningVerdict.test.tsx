@@ -9,8 +9,8 @@ import { lookAt } from './looked';
 import { RunningVerdict } from './RunningVerdict';
 
 const lines = [
-    { ...line('L1', 'front'), rank: 'critical' },
-    { ...line('L2', 'back'), rank: 'required' },
+    { ...line('L1', 'front'), count_first: true },
+    { ...line('L2', 'back'), count_first: true },
 ] as Schemas['LineResource'][];
 
 const reason = (of: string | null, text: string, severity = 'critical') =>

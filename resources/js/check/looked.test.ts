@@ -5,9 +5,9 @@ import { setModule } from './modules';
 import { answeredLines, lookAt } from './looked';
 
 const lines = [
-    { code: 'L1', rank: 'critical', pocket_id: 'front' },
-    { code: 'L2', rank: 'required', pocket_id: 'back' },
-    { code: 'L3', rank: 'optional', pocket_id: 'back' },
+    { code: 'L1', count_first: true, pocket_id: 'front' },
+    { code: 'L2', count_first: true, pocket_id: 'back' },
+    { code: 'L3', count_first: false, pocket_id: 'back' },
 ] as const;
 
 function counting(draft: Draft, line: string): Draft {
@@ -31,15 +31,15 @@ describe('a check is a look', () => {
         expect([...lookAt(unread, lines).looked]).toEqual([]);
     });
 
-    it('is judged once every critical and required line was looked at, whatever the optional ones', () => {
+    it('has a status once every line to count first was looked at, whatever the others', () => {
         const done = counting(counting(begin(kit(), user, 'full'), 'L1'), 'L2');
         expect(lookAt(done, lines)).toMatchObject({ done: 2, needed: 2, isJudged: true });
         expect(lookAt(done, lines).looked.has('L3')).toBe(false);
         expect(lookAt(toggleNoneFound(done, 'L3'), lines).looked.has('L3')).toBe(true);
     });
 
-    it('needs every line where none is critical or required', () => {
-        const optional = lines.map((line) => ({ ...line, rank: 'optional' as const }));
+    it('needs every line where all are to be counted first', () => {
+        const optional = lines.map((line) => ({ ...line, count_first: true }));
         const done = counting(counting(begin(kit(), user, 'full'), 'L1'), 'L2');
         expect(lookAt(done, optional)).toMatchObject({ done: 2, needed: 3, isJudged: false });
         expect(lookAt(toggleNoneFound(done, 'L3'), optional).isJudged).toBe(true);
@@ -54,7 +54,7 @@ describe('a check is a look', () => {
 
     it('takes what lies in a module that was left closed as looked at', () => {
         const begun = begin(kit({ modules: [sealedModule()] }), user, 'full');
-        const inModule = [{ code: 'M.L1', rank: 'required', pocket_id: 'roll.in' }] as const;
+        const inModule = [{ code: 'M.L1', count_first: true, pocket_id: 'roll.in' }] as const;
         expect(lookAt(begun, inModule).isJudged).toBe(false);
         expect(lookAt(setModule(begun, 'QH-M1', { state: 'closed' }), inModule).isJudged).toBe(true);
     });

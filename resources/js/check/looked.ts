@@ -3,7 +3,7 @@ import { type Draft } from './draft';
 import { moduleOf } from './modules';
 import { isSettled } from './rows';
 
-type Line = Pick<Schemas['LineResource'], 'code' | 'rank' | 'pocket_id'>;
+type Line = Pick<Schemas['LineResource'], 'code' | 'count_first' | 'pocket_id'>;
 
 export interface Look {
     /** Lines that were looked at. */
@@ -41,11 +41,10 @@ function isSplitSaid(draft: Draft, line: string): boolean {
         );
 }
 
-/** A check is a look: until every critical and required line was looked at (every line where there are none), nothing is judged. */
+/** Says how far a check has come: until every line that the server wants counted first was looked at, there is no status. */
 export function lookAt(draft: Draft, lines: readonly Line[]): Look {
     const looked = new Set(lines.filter((line) => isLooked(draft, line)).map((line) => line.code));
-    const grave = lines.filter((line) => line.rank !== 'optional');
-    const needed = grave.length > 0 ? grave : lines;
+    const needed = lines.filter((line) => line.count_first);
     const done = needed.filter((line) => looked.has(line.code)).length;
     return { looked, done, needed: needed.length, isJudged: done === needed.length };
 }

@@ -115,7 +115,7 @@ export function lostTool(draft: UseDraft, row: Content): UseDraft {
 
 /** With the pieces that somebody reported: of each item those that expire first, as far as they are there. */
 export function withReported(draft: UseDraft, rows: Content[], report: Schemas['ReportResource']): UseDraft {
-    const byDate = [...rows].sort((one, other) => (one.good_until ?? '9').localeCompare(other.good_until ?? '9'));
+    const byDate = [...rows].sort((one, other) => one.use_order - other.use_order);
     let now: UseDraft = { ...draft, report: report.id };
     for (const { item, pieces } of report.items) {
         let left = pieces;

@@ -3,8 +3,8 @@ import { content, kit } from '../testing/samples';
 import { beginUse, bodyOf, isWhole, keyOf, lostTool, piecesIn, toolIsBack, withMore, withReported } from './draft';
 
 const shears = content({ lot_id: 'l1', item: 'shears', quantity: 2 });
-const early = content({ lot_id: 'l2', item: 'pad', lot: 'A', quantity: 1, good_until: '2027-01-31' });
-const late = content({ lot_id: 'l3', item: 'pad', lot: 'B', quantity: 3, good_until: '2029-01-31' });
+const early = content({ lot_id: 'l2', item: 'pad', lot: 'A', quantity: 1, use_order: 0 });
+const late = content({ lot_id: 'l3', item: 'pad', lot: 'B', quantity: 3, use_order: 1 });
 
 describe('a kit that is handed back', () => {
     it('is whole once every tool was spoken of and it is signed, also where nothing was used', () => {

@@ -39,6 +39,7 @@ abstract class TestCase extends FrameworkTestCase
             // The tables are made by their owner; the tests go on as who serves people does.
             Artisan::call('migrate:fresh', ['--force' => true, '--database' => 'owner']);
             Artisan::call('database:grants');
+            Artisan::call('database:triggers');
             Artisan::call('db:seed', ['--class' => DemoSeeder::class, '--force' => true]);
             self::$isLoaded = true;
         }

@@ -6,18 +6,32 @@ namespace App\Backup;
 
 use JsonException;
 use RuntimeException;
-use SodiumException;
 
 /**
- * The key pair of an instance's backups: to its public half the instance's keys are sealed without anybody there, and its secret half opens
- * only with the passphrase (Argon2id, XSalsa20-Poly1305 of libsodium). It is no secret as it lies there, and goes into each backup.
+ * The key of an instance's backups, stretched from their passphrase (Argon2id). It lies on the machine, readable for the instance alone, so
+ * that backups are made and tried with nobody there; a backup holds only what the passphrase is stretched with, so that the key can be had
+ * again from file and passphrase. By it what a backup says of itself is authenticated, and its contents are encrypted.
  */
-final class BackupKey
+final readonly class BackupKey
 {
-    public const FORMAT = 'sarcina.backup-key-1';
+    public const FORMAT = 'sarcina.backup-key-2';
 
-    /** @param  array{format: string, public: string, salt: string, operations: int, memory: int, nonce: string, secret: string}  $document */
-    private function __construct(private readonly array $document)
+    private const CONTEXT = 'sarcinab';
+
+    /** A file that somebody changed must not make this machine work for minutes or take all its memory. */
+    private const MOST_OPERATIONS = 20;
+
+    private const MOST_MEMORY = 1_073_741_824;
+
+    /** The least that libsodium stretches with. */
+    private const LEAST_MEMORY = 8192;
+
+    /**
+     * @param  string  $salt  16 bytes
+     * @param  int  $memory  bytes
+     * @param  string  $key  32 bytes
+     */
+    private function __construct(private string $salt, private int $operations, private int $memory, private string $key)
     {
     }
 
@@ -26,18 +40,14 @@ final class BackupKey
         int $operations = SODIUM_CRYPTO_PWHASH_OPSLIMIT_MODERATE,
         int $memory = SODIUM_CRYPTO_PWHASH_MEMLIMIT_MODERATE,
     ): self {
-        $pair = sodium_crypto_box_keypair();
-        $salt = random_bytes(SODIUM_CRYPTO_PWHASH_SALTBYTES);
-        $nonce = random_bytes(SODIUM_CRYPTO_SECRETBOX_NONCEBYTES);
-        $secret = sodium_crypto_secretbox(sodium_crypto_box_secretkey($pair), $nonce, self::stretched($passphrase, $salt, $operations, $memory));
-
-        return new self([
-            'format' => self::FORMAT, 'public' => base64_encode(sodium_crypto_box_publickey($pair)), 'salt' => base64_encode($salt),
-            'operations' => $operations, 'memory' => $memory, 'nonce' => base64_encode($nonce), 'secret' => base64_encode($secret),
-        ]);
+        return self::stretched($passphrase, random_bytes(SODIUM_CRYPTO_PWHASH_SALTBYTES), $operations, $memory);
     }
 
-    /** @throws RuntimeException where the document is no key */
+    /**
+     * Reads the key that lies on the machine.
+     *
+     * @throws RuntimeException where the document is no key
+     */
     public static function read(string $json): self
     {
         try {
@@ -45,68 +55,80 @@ final class BackupKey
         } catch (JsonException) {
             $document = null;
         }
-        $isWhole = is_array($document) && ($document['format'] ?? null) === self::FORMAT && is_int($document['operations'] ?? null)
-            && is_int($document['memory'] ?? null);
-        foreach (['public', 'salt', 'nonce', 'secret'] as $part) {
-            $isWhole = $isWhole && is_string($document[$part] ?? null) && base64_decode($document[$part], true) !== false;
-        }
-        if (! $isWhole) {
-            throw new RuntimeException('This is not the key of a backup, or only a part of one.');
+        [$salt, $operations, $memory] = self::stretchedWith($document);
+        $key = base64_decode(is_string($document['key'] ?? null) ? $document['key'] : '', true);
+        if (($document['format'] ?? null) !== self::FORMAT || $key === false || strlen($key) !== SODIUM_CRYPTO_KDF_KEYBYTES) {
+            throw new RuntimeException('This is not the key of backups, or only a part of one.');
         }
 
-        /** @var array{format: string, public: string, salt: string, operations: int, memory: int, nonce: string, secret: string} $document */
-        return new self($document);
+        return new self($salt, $operations, $memory, $key);
     }
 
+    /**
+     * Works the key out again from the passphrase and from what a backup says that it was stretched with.
+     *
+     * @param  mixed  $stretch  `salt`, `operations`, `memory`, as `stretch` gives them
+     *
+     * @throws RuntimeException where they are not given, or ask for too much
+     */
+    public static function recover(string $passphrase, mixed $stretch): self
+    {
+        return self::stretched($passphrase, ...self::stretchedWith($stretch));
+    }
+
+    /** @return array{salt: string, operations: int, memory: int} what a backup says of it: no secret */
+    public function stretch(): array
+    {
+        return ['salt' => base64_encode($this->salt), 'operations' => $this->operations, 'memory' => $this->memory];
+    }
+
+    /** @return string as it lies on the machine */
     public function json(): string
     {
-        return json_encode($this->document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        return json_encode(['format' => self::FORMAT, ...$this->stretch(), 'key' => base64_encode($this->key)], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
     }
 
-    /** @return string base64: only this key's secret half opens it */
-    public function seal(string $text): string
+    /** @return string sixteen hexadecimal digits in groups of four, to be compared with those that were written down */
+    public function fingerprint(): string
     {
-        return base64_encode(sodium_crypto_box_seal($text, $this->part('public')));
+        return implode(' ', str_split(substr(bin2hex(sodium_crypto_kdf_derive_from_key(32, 3, self::CONTEXT, $this->key)), 0, 16), 4));
     }
 
-    /** @throws RuntimeException where the passphrase is another, or what is sealed was not sealed to this key */
-    public function open(string $sealed, string $passphrase): string
+    /** @return string the code, in hexadecimal digits, by which whoever has the key knows that a text is as it was */
+    public function authenticate(string $text): string
     {
-        try {
-            return $this->opened($sealed, $passphrase);
-        } catch (SodiumException) {
-            throw new RuntimeException('The key of this backup was changed: its parts are not of the length that they have.');
+        return hash_hmac('sha256', $text, sodium_crypto_kdf_derive_from_key(32, 1, self::CONTEXT, $this->key));
+    }
+
+    /** @return string 32 bytes, for the contents of backups (XChaCha20-Poly1305 of libsodium, piece by piece) */
+    public function forContents(): string
+    {
+        return sodium_crypto_kdf_derive_from_key(SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_KEYBYTES, 2, self::CONTEXT, $this->key);
+    }
+
+    private static function stretched(string $passphrase, string $salt, int $operations, int $memory): self
+    {
+        $key = sodium_crypto_pwhash(SODIUM_CRYPTO_KDF_KEYBYTES, $passphrase, $salt, $operations, $memory, SODIUM_CRYPTO_PWHASH_ALG_ARGON2ID13);
+
+        return new self($salt, $operations, $memory, $key);
+    }
+
+    /**
+     * @return array{string, int, int} salt, operations, bytes of memory
+     *
+     * @throws RuntimeException
+     */
+    private static function stretchedWith(mixed $document): array
+    {
+        $document = is_array($document) ? $document : [];
+        $salt = base64_decode(is_string($document['salt'] ?? null) ? $document['salt'] : '', true);
+        [$operations, $memory] = [$document['operations'] ?? null, $document['memory'] ?? null];
+        if ($salt === false || strlen($salt) !== SODIUM_CRYPTO_PWHASH_SALTBYTES || ! is_int($operations) || ! is_int($memory)
+            || $operations < 1 || $operations > self::MOST_OPERATIONS
+            || $memory < self::LEAST_MEMORY || $memory > self::MOST_MEMORY) {
+            throw new RuntimeException('This is not the key of backups, or only a part of one: it was changed.');
         }
-    }
 
-    /** @throws SodiumException where a part has another length */
-    private function opened(string $sealed, string $passphrase): string
-    {
-        $stretched = self::stretched($passphrase, $this->part('salt'), $this->document['operations'], $this->document['memory']);
-        $secret = sodium_crypto_secretbox_open($this->part('secret'), $this->part('nonce'), $stretched);
-        if ($secret === false) {
-            throw new RuntimeException('This is not the passphrase of this backup.');
-        }
-        $pair = sodium_crypto_box_keypair_from_secretkey_and_publickey($secret, $this->part('public'));
-        $text = sodium_crypto_box_seal_open((string) base64_decode($sealed, true), $pair);
-        if ($text === false) {
-            throw new RuntimeException('The keys in this backup were sealed to another key pair, or were changed.');
-        }
-
-        return $text;
-    }
-
-    private function part(string $name): string
-    {
-        $part = $this->document[$name];
-
-        return (string) base64_decode((string) $part, true);
-    }
-
-    private static function stretched(string $passphrase, string $salt, int $operations, int $memory): string
-    {
-        return sodium_crypto_pwhash(
-            SODIUM_CRYPTO_SECRETBOX_KEYBYTES, $passphrase, $salt, $operations, $memory, SODIUM_CRYPTO_PWHASH_ALG_ARGON2ID13,
-        );
+        return [$salt, $operations, $memory];
     }
 }

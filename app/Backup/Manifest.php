@@ -11,14 +11,26 @@ use RecursiveIteratorIterator;
 use RuntimeException;
 use SplFileInfo;
 
-/** What lies in a backup that is unpacked: each file with its checksum, each table with its rows. */
+/** What a backup says of itself: each file in it with its checksum, each table with its rows, and what its key was stretched with. */
 final class Manifest
 {
-    public const FORMAT = 'sarcina.backup-1';
+    public const FORMAT = 'sarcina.backup-2';
 
     public const FILE = 'manifest.json';
 
+    /** The code by which whoever has the key knows that the manifest is as it was; a backup without a key has none. */
+    public const CODE = 'manifest.mac';
+
+    /** All that lies in the backup, encrypted where there is a key. */
+    public const CONTENTS = 'contents';
+
+    /** A tar of what was encrypted, while it is made or opened. */
+    public const OPENED = 'contents.tar';
+
+    private const MOST_BYTES = 10_000_000;
+
     /**
+     * @param  array<string, mixed>|null  $stretch  what its key was stretched with (BackupKey::stretch); null: it has no key
      * @param  array<string, string>  $files  SHA-256 by path
      * @param  array<string, int>  $rows  by table
      */
@@ -29,12 +41,14 @@ final class Manifest
         public readonly ?string $secretsKnownBy,
         public readonly array $files,
         public readonly array $rows,
+        public readonly ?array $stretch = null,
     ) {
     }
 
-    /** Of what lies in the folder; rows are told in its file `rows`, a table and a number on each line. */
-    public static function describe(string $folder, string $instance, string $reason, string $madeAt, ?string $secretsKnownBy): self
-    {
+    /** Describes what lies in the folder; its file `rows` says how many each table has, a table and a number on each line. */
+    public static function describe(
+        string $folder, string $instance, string $reason, string $madeAt, ?string $secretsKnownBy, ?BackupKey $key = null,
+    ): self {
         $rows = [];
         foreach (explode("\n", trim((string) file_get_contents("{$folder}/rows"))) as $line) {
             [$table, $number] = [...explode("\t", $line), ''];
@@ -45,14 +59,14 @@ final class Manifest
         }
         ksort($rows);
 
-        return new self($instance, $reason, $madeAt, $secretsKnownBy, self::checksums($folder), $rows);
+        return new self($instance, $reason, $madeAt, $secretsKnownBy, self::checksums($folder), $rows, $key?->stretch());
     }
 
     /** @throws RuntimeException where it is none, or not whole */
     public static function read(string $folder): self
     {
         try {
-            $document = json_decode((string) @file_get_contents("{$folder}/".self::FILE), true, 8, JSON_THROW_ON_ERROR);
+            $document = json_decode(self::text($folder), true, 8, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
             $document = null;
         }
@@ -65,14 +79,23 @@ final class Manifest
         return new self(
             $text('instance'), $text('reason'), $text('made_at'), $text('secrets_known_by') ?: null,
             array_filter($document['files'], is_string(...)), array_filter($document['rows'], is_int(...)),
+            is_array($document['stretch'] ?? null) ? $document['stretch'] : null,
         );
+    }
+
+    /** @return string as it lies there; of a file that is too long only so much that it cannot be read */
+    public static function text(string $folder): string
+    {
+        $file = "{$folder}/".self::FILE;
+
+        return is_file($file) && ! is_link($file) ? (string) file_get_contents($file, length: self::MOST_BYTES) : '';
     }
 
     public function json(): string
     {
         return json_encode([
             'format' => self::FORMAT, 'instance' => $this->instance, 'reason' => $this->reason, 'made_at' => $this->madeAt,
-            'secrets_known_by' => $this->secretsKnownBy, 'files' => $this->files, 'rows' => $this->rows,
+            'secrets_known_by' => $this->secretsKnownBy, 'stretch' => $this->stretch, 'files' => $this->files, 'rows' => $this->rows,
         ], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
     }
 
@@ -102,8 +125,8 @@ final class Manifest
         $files = new RecursiveIteratorIterator(new RecursiveDirectoryIterator($folder, FilesystemIterator::SKIP_DOTS));
         foreach ($files as $file) {
             $path = $file instanceof SplFileInfo ? substr($file->getPathname(), strlen($folder) + 1) : self::FILE;
-            if ($path !== self::FILE) {
-                $checksums[$path] = (string) hash_file('sha256', "{$folder}/{$path}");
+            if (! in_array($path, [self::FILE, self::CODE, self::CONTENTS, self::OPENED], true)) {
+                $checksums[$path] = is_link("{$folder}/{$path}") ? 'a link' : (string) hash_file('sha256', "{$folder}/{$path}");
             }
         }
         ksort($checksums);

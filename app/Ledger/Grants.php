@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Ledger;
 
+use Illuminate\Database\Connection;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -33,7 +34,19 @@ final class Grants
                 in_array($table, $kept, true) => 'SELECT, INSERT',
                 default => 'SELECT, INSERT, UPDATE, DELETE',
             };
+            if ($table === 'lots') {
+                $rights = 'SELECT, INSERT, DELETE, '.$this->changesOfLots($owner, $database);
+            }
             $owner->statement("GRANT {$rights} ON `{$database}`.`{$table}` TO {$account}");
         }
+    }
+
+    /** Pieces of a lot lie in kits and in the record under its item: of which item it is never changes. */
+    private function changesOfLots(Connection $owner, string $database): string
+    {
+        $columns = $owner->table('information_schema.columns')->where('table_schema', $database)->where('table_name', 'lots')
+            ->whereNotIn('column_name', ['id', 'item_id'])->pluck('column_name')->all();
+
+        return 'UPDATE (`'.implode('`, `', $columns).'`)';
     }
 }

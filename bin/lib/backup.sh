@@ -18,7 +18,7 @@ ask_passphrase() {
     export SARCINA_BACKUP_PASSPHRASE
 }
 
-# need_backup_key: the first backup makes the key pair to which the instance's keys are sealed.
+# need_backup_key: the key by which backups are authenticated and encrypted. It stays on the machine; passphrase and backup give it back.
 need_backup_key() {
     [ -s "$var/backup-key.json" ] && return
     ask_passphrase "A passphrase for the backups of this organisation (at least 16 characters; without it no backup can be put back on another machine):"
@@ -36,23 +36,26 @@ make_backup() {
     name="sarcina-$instance-$(date -u +%Y%m%dT%H%M%SZ)-$1.tar"
     rm -rf "$var"/run/backup-*
     work=$(mktemp -d "$var/run/backup-XXXXXXXX")
-    mkdir -p "$work/checkpoints" "$work/files"
+    mkdir -p "$work/in/checkpoints" "$work/in/files" "$work/out"
     # Before an upgrade the tables are an earlier version's: then the checkpoints that are there are enough.
     php artisan ledger:checkpoint >/dev/null 2>&1 || [ "$1" = upgrade ]
-    cp "$var"/checkpoints/checkpoint-*.json "$work/checkpoints/" 2>/dev/null || :
-    [ ! -d "$var/storage/app" ] || cp -R "$var/storage/app/." "$work/files/"
+    cp "$var"/checkpoints/checkpoint-*.json "$work/in/checkpoints/" 2>/dev/null || :
+    [ ! -d "$var/storage/app" ] || cp -R "$var/storage/app/." "$work/in/files/"
+    # Triggers are made anew from the program after a restore: in a backup they would be commands that somebody else wrote.
     # One transaction: the moment at which it begins is the moment of the backup. Its rows are counted as they pass; each stands on a line.
-    mariadb-dump --no-defaults --user="$(id -un)" --socket="$sockets/db.sock" --single-transaction --quick --hex-blob --no-tablespaces --default-character-set=utf8mb4 \
+    mariadb-dump --no-defaults --user="$(id -un)" --socket="$sockets/db.sock" --single-transaction --quick --hex-blob --no-tablespaces --skip-triggers --default-character-set=utf8mb4 \
         --ignore-table-data=sarcina.sessions --ignore-table-data=sarcina.cache --ignore-table-data=sarcina.cache_locks sarcina \
-        | LC_ALL=C awk -v counts="$work/rows" '
+        | LC_ALL=C awk -v counts="$work/in/rows" '
             { print }
             /^INSERT INTO `/ { split($0, part, "`"); table = part[2]; inside = 1; next }
             inside && /^\(/ { rows[table]++; if (/;$/) inside = 0; next }
             /^CREATE TABLE `/ { split($0, part, "`"); if (!(part[2] in rows)) rows[part[2]] = 0 }
             END { for (table in rows) printf "%s\t%d\n", table, rows[table] > counts }' \
-        | gzip -c > "$work/database.sql.gz"
-    php artisan backup:describe "$work" --instance="$instance" --reason="$1" --key="$var/backup-key.json" --secrets="$var/.env"
-    tar -C "$work" -cf "$folder/.$name" .
+        | gzip -c > "$work/in/database.sql.gz"
+    php artisan backup:describe "$work/in" "$work/out" --instance="$instance" --reason="$1" --key="$var/backup-key.json" --secrets="$var/.env"
+    tar -C "$work/in" -cf "$work/out/contents.tar" .
+    php artisan backup:seal "$work/out" --key="$var/backup-key.json"
+    tar -C "$work/out" -cf "$folder/.$name" .
     sync -d "$folder/.$name"
     mv "$folder/.$name" "$folder/$name"
     rm -rf "$work"
@@ -69,20 +72,46 @@ manual_backup() {
     echo "Backed up to $backup_file"
 }
 
-# unpack FILE: into a folder of its own, which `unpacked` names; looked through before anything is done with it.
+# unpack FILE [OPTION…]: into a folder of its own, which `unpacked` names. Its three files are read by name, so that no other and no link comes
+# out of it; its contents come out only after its key said that they are as they were made.
 unpack() {
+    local file=$1 part opened=0
+    shift
     rm -rf "$var"/run/unpacked-*
     unpacked=$(mktemp -d "$var/run/unpacked-XXXXXXXX")
-    if ! tar -C "$unpacked" --no-same-owner --no-same-permissions -xf "$1" 2>"$var/run/unpack"; then
-        echo "$1 is no backup, or only a part of one: $(head -1 "$var/run/unpack")" >&2
+    for part in manifest.json contents; do
+        if ! tar -xOf "$file" "./$part" > "$unpacked/$part" 2>"$var/run/unpack"; then
+            echo "$file is no backup, or only a part of one: $(head -1 "$var/run/unpack")" >&2
+            exit 1
+        fi
+    done
+    tar -xOf "$file" ./manifest.mac > "$unpacked/manifest.mac" 2>/dev/null || rm -f "$unpacked/manifest.mac"
+    php artisan backup:open "$unpacked" --key="$var/backup-key.json" "$@" || opened=$?
+    if [ $opened -eq 3 ]; then
+        ask_passphrase "The passphrase of this backup:"
+        php artisan backup:open "$unpacked" --key="$var/backup-key.json" "$@" || exit 1
+    elif [ $opened -ne 0 ]; then
         exit 1
     fi
+    if ! tar -C "$unpacked" --no-same-owner --no-same-permissions -xf "$unpacked/contents.tar" 2>"$var/run/unpack"; then
+        echo "$file is only a part of a backup: $(head -1 "$var/run/unpack")" >&2
+        exit 1
+    fi
+    rm -f "$unpacked/contents.tar"
     php artisan backup:check "$unpacked" || exit 1
 }
 
-# load_dump FILE|FOLDER DATABASE
+# load_dump FOLDER DATABASE: by a user who may fill the tables of that database and nothing else, made for this and removed after it, with a
+# client that takes no commands for itself.
 load_dump() {
-    if [ -d "$1" ]; then gzip -dc "$1/database.sql.gz"; else tar -xOf "$1" ./database.sql.gz | gzip -dc; fi | sql --default-character-set=utf8mb4 "$2"
+    local password ended=0
+    password=$(random_word)
+    sql <<< "DROP USER IF EXISTS 'sarcina_loader'@'localhost'; CREATE USER 'sarcina_loader'@'localhost' IDENTIFIED BY '$password';
+        GRANT SELECT, INSERT, CREATE, DROP, ALTER, INDEX, REFERENCES, LOCK TABLES ON \`${2//_/\\_}\`.* TO 'sarcina_loader'@'localhost'"
+    gzip -dc "$1/database.sql.gz" | MYSQL_PWD=$password mariadb --no-defaults --sandbox --local-infile=0 --user=sarcina_loader \
+        --socket="$sockets/db.sock" --default-character-set=utf8mb4 "$2" || ended=$?
+    sql -e "DROP USER 'sarcina_loader'@'localhost'"
+    return $ended
 }
 
 # on_database DATABASE COMMAND…: a command of the application on what was unpacked into a database, as the owner of the tables, and with the
@@ -91,7 +120,7 @@ on_database() {
     local database=$1
     shift
     APP_CONFIG_CACHE="$var/run/none.php" LEDGER_CHECKPOINTS="$unpacked/checkpoints" DB_DATABASE="$database" DB_USERNAME=sarcina_owner \
-        DB_PASSWORD="$(cat "$var/owner")" "$@"
+        DB_PASSWORD="$(cat "$var/owner")" DB_OWNER_PASSWORD="$(cat "$var/owner")" "$@"
 }
 
 # drill: the newest backup is put into a database of its own, verified and counted; nothing is believed of a backup that was never tried.
@@ -120,6 +149,7 @@ drill() {
 try_unpacked() {
     sql -e 'DROP DATABASE IF EXISTS sarcina_drill; CREATE DATABASE sarcina_drill CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci' || return 1
     load_dump "$unpacked" sarcina_drill || return 1
+    on_database sarcina_drill php artisan database:triggers >/dev/null || return 1
     on_database sarcina_drill php artisan ledger:verify || return 1
     on_database sarcina_drill php artisan backup:check "$unpacked" --rows || return 1
     sql -e 'DROP DATABASE sarcina_drill'
@@ -135,12 +165,9 @@ scheduled_backup() {
     php artisan backup:tidy "$var/backups"
 }
 
-# open_keys: the instance's keys out of the backup that was unpacked, where they are not those that are here.
+# open_keys: the instance's keys out of the backup that was opened, where they are not those that are here.
 open_keys() {
-    if ! php artisan backup:keys "$unpacked" "$var/.env" --same >/dev/null 2>&1; then
-        ask_passphrase "The passphrase of this backup:"
-        php artisan backup:keys "$unpacked" "$var/.env" || exit 1
-    fi
+    php artisan backup:keys "$unpacked" "$var/.env" --same >/dev/null 2>&1 || php artisan backup:keys "$unpacked" "$var/.env" || exit 1
 }
 
 # restore_keys FILE: .env alone, where it was lost.
@@ -151,10 +178,9 @@ restore_keys() {
     echo "The keys are back in $var/.env. Start again."
 }
 
-# restore FILE BY: into an instance that holds nothing.
+# restore FILE BY [--unauthenticated]: into an instance that holds nothing.
 restore() {
     local by=$2 tables
-    unpack "$1"
     if [ -d "$var/db/sarcina" ] && [ ! -f "$var/restoring" ]; then
         start_database
         tables=$(sql -N -e "SELECT COUNT(*) FROM information_schema.tables WHERE table_schema = 'sarcina' AND table_name = 'operations'")
@@ -165,6 +191,7 @@ restore() {
     fi
     stop_server
     : > "$var/restoring"
+    unpack "$1" ${3:-} --keep-key
     open_keys
     start_database
     empty_database
@@ -172,7 +199,6 @@ restore() {
     mkdir -p "$var/checkpoints" "$var/storage/app"
     cp "$unpacked"/checkpoints/*.json "$var/checkpoints/" 2>/dev/null || :
     [ ! -d "$unpacked/files" ] || cp -R "$unpacked/files/." "$var/storage/app/"
-    cp "$unpacked/backup-key.json" "$var/backup-key.json" 2>/dev/null || :
     is_own || touch "$var/demo-loaded"
     # It may be of an earlier version: then the record is verified as it is, and brought up to date.
     on_database sarcina php artisan backup:check "$unpacked" --rows || exit 1

@@ -130,6 +130,7 @@ prepare_application() {
     put_back_upgrade
     if [ "$(as_owner php artisan database:fits --waiting)" != none ]; then migrate; fi
     as_owner php artisan database:grants
+    as_owner php artisan database:triggers
     php artisan config:cache --quiet
     php artisan route:cache --quiet
     # An upgrade may judge otherwise: nothing that was worked out by other rules is shown as present.
@@ -173,9 +174,11 @@ put_back_upgrade() {
         echo "The backup that was made before the upgrade is gone: $file. Put it back, then start again." >&2
         exit 1
     fi
+    # It is this machine's own: one from before there was a key has none.
+    unpack "$file" --unauthenticated >/dev/null
     empty_database
-    load_dump "$file" sarcina
-    rm -f "$var/run/upgrading"
+    load_dump "$unpacked" sarcina
+    rm -rf "$unpacked" "$var/run/upgrading"
 }
 
 # What was made by another version is not brought up to date: all its tables go.

@@ -8,42 +8,101 @@ use App\Backup\BackupKey;
 use App\Backup\BackupWatch;
 use App\Backup\KeptBackups;
 use App\Backup\Manifest;
+use App\Backup\SealedFile;
 use App\Backup\Secrets;
 use App\Support\SarcinaFolder;
 use Illuminate\Console\Scheduling\Event;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Support\Facades\DB;
+use PHPUnit\Framework\Attributes\DataProvider;
 use RuntimeException;
 use Tests\TestCase;
 
 /** What backups rest on: the key pair, what is written down of one, which of them stay; and what keeps the disk free for them. */
 final class BackupTest extends TestCase
 {
-    public function test_keys_are_sealed_without_anybody_there_and_open_only_with_the_passphrase(): void
+    public function test_the_key_lies_on_the_machine_and_comes_back_from_passphrase_and_backup(): void
     {
         $key = self::key('four lanterns');
         $again = BackupKey::read($key->json());
-        $sealed = $again->seal('the keys');
-        $this->assertStringNotContainsString('the keys', (string) base64_decode($sealed, true));
-        $this->assertNotSame($sealed, $again->seal('the keys'));
-        $this->assertSame('the keys', $again->open($sealed, 'four lanterns'));
-        foreach ([[$again, 'Four lanterns', 'not the passphrase'], [self::key('four lanterns'), 'four lanterns', 'another key pair']] as [$other, $passphrase, $says]) {
+        $this->assertSame($key->authenticate('as it was'), $again->authenticate('as it was'));
+        $this->assertMatchesRegularExpression('/^([0-9a-f]{4} ){3}[0-9a-f]{4}$/', $key->fingerprint());
+        $recovered = BackupKey::recover('four lanterns', $key->stretch());
+        $this->assertSame([$key->fingerprint(), $key->forContents()], [$recovered->fingerprint(), $recovered->forContents()]);
+        $this->assertNotSame($key->fingerprint(), BackupKey::recover('Four lanterns', $key->stretch())->fingerprint());
+        $this->assertNotSame($key->fingerprint(), self::key('four lanterns')->fingerprint(), 'Each is stretched with another salt.');
+        foreach (['salt' => base64_encode('short'), 'operations' => 1_000_000, 'memory' => 64_000_000_000] as $name => $changed) {
             try {
-                $other->open($sealed, $passphrase);
-                $this->fail('It opened.');
+                BackupKey::recover('four lanterns', [$name => $changed] + $key->stretch());
+                $this->fail('It was stretched.');
             } catch (RuntimeException $refused) {
-                $this->assertStringContainsString($says, $refused->getMessage());
+                $this->assertStringContainsString('was changed', $refused->getMessage());
             }
-        }
-        $short = json_decode($key->json(), true);
-        try {
-            BackupKey::read((string) json_encode(['salt' => base64_encode('short')] + $short))->open($sealed, 'four lanterns');
-            $this->fail('It opened.');
-        } catch (RuntimeException $refused) {
-            $this->assertStringContainsString('was changed', $refused->getMessage());
         }
         $this->expectExceptionMessage('only a part of one');
         BackupKey::read(substr($key->json(), 0, 100));
+    }
+
+    public function test_contents_open_only_whole_and_with_the_key_that_encrypted_them(): void
+    {
+        $folder = sys_get_temp_dir().'/sealed-'.$this->ulid();
+        mkdir($folder);
+        $key = self::key('four lanterns')->forContents();
+        foreach ([0, 10, 1_048_576, 2_500_000] as $bytes) {
+            $text = $bytes === 0 ? '' : random_bytes($bytes);
+            file_put_contents("{$folder}/open", $text);
+            SealedFile::seal("{$folder}/open", "{$folder}/sealed", $key);
+            $sealed = (string) file_get_contents("{$folder}/sealed");
+            SealedFile::unseal("{$folder}/sealed", "{$folder}/again", $key);
+            $this->assertTrue($text === file_get_contents("{$folder}/again"), "{$bytes} bytes");
+            $changed = $sealed;
+            $changed[intdiv(strlen($changed), 2)] = chr(ord($changed[intdiv(strlen($changed), 2)]) ^ 1);
+            foreach ([[$changed, $key], [substr($sealed, 0, -1), $key], ["{$sealed}x", $key], ['', $key], [$sealed, random_bytes(32)]] as $at => [$other, $with]) {
+                file_put_contents("{$folder}/sealed", $other);
+                try {
+                    SealedFile::unseal("{$folder}/sealed", "{$folder}/again", $with);
+                    $this->fail("{$bytes} bytes, changed in way {$at}: it opened.");
+                } catch (RuntimeException) {
+                    $this->assertFileDoesNotExist("{$folder}/again");
+                }
+                file_put_contents("{$folder}/again", '');
+            }
+        }
+        shell_exec('rm -rf '.escapeshellarg($folder));
+    }
+
+    /** @return iterable<string, array{string, array<string, bool>, string}> what is done to it, options, what is said */
+    public static function forgeries(): iterable
+    {
+        yield 'as it was made' => ['true', [], 'is as it was made'];
+        yield 'its manifest changed' => ['sed -i s/manual/daily/ manifest.json', [], 'not the passphrase of this backup, or the backup was changed'];
+        yield 'its code changed' => ['echo 00 > manifest.mac', [], 'or the backup was changed'];
+        yield 'its code taken away' => ['rm manifest.mac', [], 'its code was taken away'];
+        yield 'its contents exchanged' => ['echo x > contents', [], 'do not open'];
+        yield 'said to have no key' => ['sed -i s/stretch/nothing/ manifest.json', [], 'made without a key'];
+        yield 'said to have no key, by hand' => ['sed -i s/stretch/nothing/ manifest.json', ['--unauthenticated' => true], 'whether it was changed is not known'];
+    }
+
+    /** @param  array<string, bool>  $options */
+    #[DataProvider('forgeries')]
+    public function test_a_backup_that_was_changed_is_refused_before_anything_of_it_is_loaded(string $how, array $options, string $says): void
+    {
+        $folder = sys_get_temp_dir().'/forged-'.$this->ulid();
+        mkdir("{$folder}/in", 0o700, true);
+        $key = self::key('four lanterns');
+        file_put_contents("{$folder}/key", $key->json());
+        file_put_contents("{$folder}/in/rows", "operations\t3\nkits\t0\n");
+        file_put_contents("{$folder}/contents.tar", 'all of it');
+        $manifest = Manifest::describe("{$folder}/in", 'own', 'manual', '2026-11-28T09:00:00Z', null, $key)->json();
+        file_put_contents("{$folder}/manifest.json", $manifest);
+        file_put_contents("{$folder}/manifest.mac", $key->authenticate($manifest));
+        $this->artisan('backup:seal', ['folder' => $folder, '--key' => "{$folder}/key"])->assertSuccessful();
+        $this->assertFileDoesNotExist("{$folder}/contents.tar");
+        shell_exec('cd '.escapeshellarg($folder)." && {$how}");
+        $isGood = str_contains($says, 'as it was made') || $options !== [];
+        $this->artisan('backup:open', ['folder' => $folder, '--key' => "{$folder}/key", ...$options])->expectsOutputToContain($says)->assertExitCode($isGood ? 0 : 1);
+        $this->assertSame($isGood, is_file("{$folder}/contents.tar"));
+        shell_exec('rm -rf '.escapeshellarg($folder));
     }
 
     public function test_the_keys_of_an_instance_go_into_another_env_and_nothing_else_of_it(): void

@@ -8,6 +8,7 @@ use App\Ledger\Canonical;
 use App\Ledger\Checkpoint;
 use App\Ledger\Head;
 use App\Ledger\Keys;
+use App\Ledger\Triggers;
 use App\Ledger\Verification\ReadsRecord;
 use App\Ledger\Verification\Verify;
 use Illuminate\Support\Facades\DB;
@@ -105,6 +106,15 @@ final class LedgerTest extends TestCase
             ["UPDATE lots SET expires = '2099-01', good_until = '2099-01-31' WHERE id = (SELECT lot_id FROM movements WHERE expires IS NOT NULL LIMIT 1)"],
             'is kept as expiring 2099-01',
         ];
+        yield 'a lot given to another item' => [
+            ["UPDATE lots SET item_id = (SELECT id FROM items WHERE code = 'shears') WHERE id = (SELECT lot_id FROM movements WHERE item_code <> 'shears' LIMIT 1)"],
+            'was given to another item',
+        ];
+        yield 'a change of a kit that nobody made' => [
+            ["INSERT INTO kit_changes (operation_number, position, kit_id, field, becomes) SELECT 999999, 0, id, 'scope', 'clinician' FROM kits LIMIT 1"],
+            'kit_changes has rows of operation 999999, which is not there',
+        ];
+        yield 'a report taken away' => [['UPDATE kits SET open_reports = open_reports + 1 WHERE code = \'QH-01\''], 'Kit QH-01: 1 reports of use are kept as waiting'];
         yield 'a date that lasts longer than printed' => [
             ["UPDATE lots SET good_until = '2099-01-31' WHERE id = (SELECT lot_id FROM movements WHERE expires IS NOT NULL LIMIT 1)"],
             'is kept as in date until 2099-01-31',
@@ -150,6 +160,34 @@ final class LedgerTest extends TestCase
         });
         $this->assertStringContainsString($says, implode(' ', $faults));
         $this->assertTrue(app(Verify::class)()->isWhole(), 'It is whole again after the test.');
+    }
+
+    public function test_a_dropped_or_changed_trigger_is_named_and_made_anew(): void
+    {
+        $owner = Triggers::owner();
+        assert($owner !== null);
+        // The tables are not changed while a transaction reads them.
+        DB::rollBack();
+        $triggers = app(Triggers::class);
+        $this->assertSame([], $triggers->faults($owner));
+        $owner->unprepared('DROP TRIGGER movements_no_update');
+        $owner->unprepared('CREATE OR REPLACE TRIGGER checks_no_delete BEFORE DELETE ON checks FOR EACH ROW SET @nothing = 1');
+        $owner->unprepared('CREATE TRIGGER let_through AFTER INSERT ON lots FOR EACH ROW SET @nothing = 1');
+        $expected = [
+            'The trigger checks_no_delete of checks is not the one that belongs there.',
+            'The trigger movements_no_update is missing: the database does not refuse a change of movements by it.',
+            "The trigger let_through of lots is none of this program's.",
+        ];
+        $this->artisan('ledger:verify')->expectsOutputToContain($expected[1])->assertFailed();
+        $this->assertEqualsCanonicalizing($expected, $triggers->make($owner));
+        $this->assertSame([[], []], [$triggers->make($owner), $triggers->faults($owner)]);
+        DB::beginTransaction();
+    }
+
+    public function test_who_serves_people_cannot_give_a_lot_to_another_item(): void
+    {
+        $this->expectExceptionMessage('command denied');
+        DB::table('lots')->limit(1)->update(['item_id' => DB::table('items')->value('id')]);
     }
 
     public function test_one_put_in_between_with_the_rest_moved_up_is_named(): void

@@ -15,25 +15,27 @@ final class BackupDescribe extends Command
 {
     use SaysText;
 
-    protected $signature = 'backup:describe {folder : what the backup is made of}
-        {--instance= : whose it is} {--reason= : why it is made} {--key= : the key pair} {--secrets= : the .env whose keys are sealed}';
+    protected $signature = 'backup:describe {folder : what the backup is made of} {to : where its description goes}
+        {--instance= : whose it is} {--reason= : why it is made} {--key= : the key of its backups} {--secrets= : the .env whose keys go with it}';
 
-    protected $description = 'Seals the keys of the instance, and writes down what lies in a backup: run by bin/sarcina';
+    protected $description = 'Writes down what lies in a backup, authenticated by the key of the backups: run by bin/sarcina';
 
     public function handle(): int
     {
-        $folder = $this->text('folder');
+        [$folder, $to] = [$this->text('folder'), $this->text('to')];
         $secrets = Secrets::in((string) file_get_contents($this->text('secrets')));
         try {
-            $isSealed = is_file($this->text('key'));
-            if ($isSealed) {
-                $key = BackupKey::read((string) file_get_contents($this->text('key')));
-                file_put_contents("{$folder}/backup-key.json", $key->json());
-                file_put_contents("{$folder}/keys.sealed", $key->seal(json_encode($secrets, JSON_THROW_ON_ERROR))."\n");
+            $key = is_file($this->text('key')) ? BackupKey::read((string) file_get_contents($this->text('key'))) : null;
+            if ($key !== null) {
+                // They go in only where all of it is encrypted.
+                file_put_contents("{$folder}/".Secrets::FILE, json_encode($secrets, JSON_THROW_ON_ERROR));
             }
             $at = now()->utc()->format('Y-m-d\TH:i:s\Z');
-            $manifest = Manifest::describe($folder, $this->text('instance'), $this->text('reason'), $at, Secrets::known($secrets));
-            file_put_contents("{$folder}/".Manifest::FILE, $manifest->json());
+            $manifest = Manifest::describe($folder, $this->text('instance'), $this->text('reason'), $at, Secrets::known($secrets), $key)->json();
+            file_put_contents("{$to}/".Manifest::FILE, $manifest);
+            if ($key !== null) {
+                file_put_contents("{$to}/".Manifest::CODE, $key->authenticate($manifest)."\n");
+            }
         } catch (RuntimeException $refused) {
             $this->error($refused->getMessage());
 

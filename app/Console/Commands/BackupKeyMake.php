@@ -14,7 +14,7 @@ final class BackupKeyMake extends Command
 
     protected $signature = 'backup:key {file : where it is written}';
 
-    protected $description = 'Makes the key pair of the backups, its secret half sealed under SARCINA_BACKUP_PASSPHRASE';
+    protected $description = 'Makes the key of the backups from SARCINA_BACKUP_PASSPHRASE';
 
     public function handle(): int
     {
@@ -25,9 +25,12 @@ final class BackupKeyMake extends Command
             return 2;
         }
         $file = $this->text('file');
-        file_put_contents("{$file}.new", BackupKey::make($passphrase)->json());
+        $key = BackupKey::make($passphrase);
+        touch("{$file}.new");
         chmod("{$file}.new", 0600);
+        file_put_contents("{$file}.new", $key->json());
         rename("{$file}.new", $file);
+        $this->info("The key of these backups is {$key->fingerprint()}. Write that down beside the passphrase: a restore shows it.");
 
         return self::SUCCESS;
     }

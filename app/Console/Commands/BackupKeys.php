@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
-use App\Backup\BackupKey;
 use App\Backup\Manifest;
 use App\Backup\Secrets;
 use App\Console\SaysText;
@@ -20,7 +19,7 @@ final class BackupKeys extends Command
     protected $signature = 'backup:keys {folder : an unpacked backup} {env : the .env into which its keys go}
         {--same : only whether they are there already}';
 
-    protected $description = 'Opens the keys of a backup with SARCINA_BACKUP_PASSPHRASE; run by bin/sarcina';
+    protected $description = 'Puts the keys of an opened backup into an .env; run by bin/sarcina';
 
     public function handle(): int
     {
@@ -49,18 +48,14 @@ final class BackupKeys extends Command
     /**
      * @return array<string, string>
      *
-     * @throws RuntimeException where there are none, or the passphrase is another
+     * @throws RuntimeException where there are none
      */
     private function opened(string $folder): array
     {
-        if (! is_file("{$folder}/keys.sealed")) {
-            throw new RuntimeException(
-                'This backup was made before there was a key pair, and holds no keys: it goes back only where the .env of its instance is.',
-            );
+        if (! is_file("{$folder}/".Secrets::FILE)) {
+            throw new RuntimeException('This backup was made without a key and holds no keys: it goes back only where the .env of its instance is.');
         }
-        $opened = BackupKey::read((string) file_get_contents("{$folder}/backup-key.json"))
-            ->open(trim((string) file_get_contents("{$folder}/keys.sealed")), (string) getenv('SARCINA_BACKUP_PASSPHRASE'));
-        $secrets = json_decode($opened, true);
+        $secrets = json_decode((string) file_get_contents("{$folder}/".Secrets::FILE), true);
 
         return is_array($secrets) ? array_filter($secrets, is_string(...)) : [];
     }

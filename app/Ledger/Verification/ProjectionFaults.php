@@ -7,6 +7,7 @@ namespace App\Ledger\Verification;
 use App\Ledger\Digests;
 use App\Ledger\KitFacts;
 use App\Ledger\KitHistory;
+use App\Ledger\Part;
 use Illuminate\Support\Facades\DB;
 use Sarcina\Core\Calendar\PrintedDate;
 
@@ -15,6 +16,9 @@ use Sarcina\Core\Calendar\PrintedDate;
  */
 final class ProjectionFaults
 {
+    /** Of so many operations that are not there the rows are named, in each table. */
+    private const NAMED = 20;
+
     public function __construct(
         private readonly KitHistory $history,
         private readonly Digests $digests,
@@ -32,6 +36,8 @@ final class ProjectionFaults
             ...$this->kitFaults(),
             ...$this->lotFaults($replay),
             ...$this->documentFaults($replay),
+            ...$this->rowsOfNoOperation(),
+            ...$this->reportFaults(),
         ];
     }
 
@@ -98,11 +104,13 @@ final class ProjectionFaults
             DB::table('lots')
                 ->join('items', 'items.id', '=', 'lots.item_id')
                 ->orderBy('lots.id')
-                ->get(['lots.id', 'lots.number', 'lots.expires', 'lots.good_until', 'items.name']) as $lot
+                ->get(['lots.id', 'lots.number', 'lots.expires', 'lots.good_until', 'items.name', 'items.code']) as $lot
         ) {
-            [$number, $expires, $operation] = $recorded[$lot->id] ?? [$lot->number, $lot->expires, 0];
+            [$number, $expires, $operation, $item] = $recorded[$lot->id] ?? [$lot->number, $lot->expires, 0, $lot->code];
             $named = "Lot {$lot->number} of {$lot->name}";
-            if ($expires !== $lot->expires || $number !== $lot->number) {
+            if ($item !== $lot->code) {
+                $faults[] = "{$named} was given to another item: when it last moved (operation {$operation}) it was a lot of the item {$item}.";
+            } elseif ($expires !== $lot->expires || $number !== $lot->number) {
                 $faults[] =
                     "{$named} is kept as expiring ".
                     ($lot->expires ?? 'never').
@@ -115,6 +123,36 @@ final class ProjectionFaults
                     '.';
             } elseif ($lot->good_until !== ($lot->expires === null ? null : (string) PrintedDate::of($lot->expires)->lastGoodDay)) {
                 $faults[] = "{$named} is kept as in date until {$lot->good_until}, but {$lot->expires} is printed on it.";
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> */
+    private function rowsOfNoOperation(): array
+    {
+        $faults = [];
+        foreach (Part::cases() as $part) {
+            $numbers = DB::table($part->value)->leftJoin('operations', 'operations.number', '=', "{$part->value}.operation_number")
+                ->whereNull('operations.number')->distinct()->orderBy('operation_number')->limit(self::NAMED)->pluck('operation_number');
+            foreach ($numbers as $number) {
+                $faults[] = "{$part->value} has rows of operation {$number}, which is not there.";
+            }
+        }
+
+        return $faults;
+    }
+
+    /** @return list<string> */
+    private function reportFaults(): array
+    {
+        $waiting = DB::table('kit_reports')->whereNull('outcome')->selectRaw('kit_id, COUNT(*) AS number')->groupBy('kit_id')->pluck('number', 'kit_id');
+        $faults = [];
+        foreach (DB::table('kits')->get(['id', 'code', 'open_reports']) as $kit) {
+            $there = (int) ($waiting[$kit->id] ?? 0);
+            if ((int) $kit->open_reports !== $there) {
+                $faults[] = "Kit {$kit->code}: {$kit->open_reports} reports of use are kept as waiting, and {$there} are there.";
             }
         }
 

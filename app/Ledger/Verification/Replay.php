@@ -15,7 +15,7 @@ final class Replay
     /** @var array<string, array<string, int>> pieces by whereabouts, and there by lot and condition */
     private array $pieces = [];
 
-    /** @var array<string, array{string|null, string|null, int}> number and date as printed when it last moved, and the operation */
+    /** @var array<string, array{string|null, string|null, int, string}> number and date as printed when it last moved, the operation, its item */
     private array $lots = [];
 
     /** @var array<string, array{string, int, string}> the last digest of each document, its operation and its title */
@@ -73,7 +73,7 @@ final class Replay
         return array_filter(array_map(static fn (array $there): array => array_filter($there), $this->pieces));
     }
 
-    /** @return array<string, array{string|null, string|null, int}> */
+    /** @return array<string, array{string|null, string|null, int, string}> */
     public function lots(): array
     {
         return $this->lots;
@@ -116,6 +116,7 @@ final class Replay
             $row['lot_number'] === null ? null : self::text($row['lot_number']),
             $row['expires'] === null ? null : self::text($row['expires']),
             $operation->number,
+            self::text($row['item_code']),
         ];
         foreach (['from' => -1, 'to' => 1] as $end => $sign) {
             $condition = $row["{$end}_condition"];

@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console\Commands;
+
+use App\Ledger\Triggers;
+use Illuminate\Console\Command;
+
+final class DatabaseTriggers extends Command
+{
+    protected $signature = 'database:triggers';
+
+    protected $description = 'Names the triggers that are missing or differ and makes them anew; run by bin/sarcina at each start and after a restore';
+
+    public function handle(Triggers $triggers): int
+    {
+        $owner = Triggers::owner();
+        if ($owner === null) {
+            $this->error('Only the owner of the tables makes triggers: DB_OWNER_PASSWORD is not set.');
+
+            return self::FAILURE;
+        }
+        foreach ($triggers->make($owner) as $fault) {
+            $this->info("{$fault} It was put right.");
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -18,6 +18,9 @@ final class AccountLinks
 
     public const PASSWORD_HOURS = 2;
 
+    /** A newer link does not void one that is younger. */
+    public const KEPT_MINUTES = 5;
+
     public function __construct(private readonly Organisation $organisation)
     {
     }
@@ -35,7 +38,9 @@ final class AccountLinks
 
     public function forPassword(User $user, ?User $by, CarbonInterface $at): string
     {
-        DB::table('account_links')->where('user_id', $user->id)->whereNull('used_at')->update(['withdrawn_at' => self::instant($at)]);
+        // Somebody who asks for links in a person's name must not void the one that the person just got.
+        DB::table('account_links')->where('user_id', $user->id)->whereNull('used_at')
+            ->where('made_at', '<=', self::instant($at->copy()->subMinutes(self::KEPT_MINUTES)))->update(['withdrawn_at' => self::instant($at)]);
 
         return $this->make('password', $at, $at->copy()->addHours(self::PASSWORD_HOURS), ['user_id' => $user->id, 'made_by_id' => $by?->id]);
     }
@@ -52,6 +57,10 @@ final class AccountLinks
     public function use(AccountLink $link, CarbonInterface $at): void
     {
         DB::table('account_links')->where('id', $link->id)->update(['used_at' => self::instant($at)]);
+        // Of several links for one password the first that is used ends the others.
+        if ($link->userId !== null) {
+            DB::table('account_links')->where('user_id', $link->userId)->whereNull('used_at')->update(['withdrawn_at' => self::instant($at)]);
+        }
     }
 
     public function withdraw(string $id, CarbonInterface $at): void

@@ -85,7 +85,9 @@ final readonly class BackupKey
     /** @return string as it lies on the machine */
     public function json(): string
     {
-        return json_encode(['format' => self::FORMAT, ...$this->stretch(), 'key' => base64_encode($this->key)], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
+        $document = ['format' => self::FORMAT, ...$this->stretch(), 'key' => base64_encode($this->key)];
+
+        return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
     }
 
     /** @return string sixteen hexadecimal digits in groups of four, to be compared with those that were written down */

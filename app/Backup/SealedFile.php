@@ -52,7 +52,8 @@ final class SealedFile
         fclose($out);
         if (! $isEnded || ! $isAll) {
             unlink($to);
-            throw new RuntimeException('The contents of this backup do not open: they were encrypted with another key, were changed, or are only a part.');
+            throw new RuntimeException('The contents of this backup do not open: they were encrypted with another key, were changed, or are only '.
+                'a part.');
         }
     }
 

@@ -10,6 +10,7 @@ use App\Kits\Models\Kit;
 use App\Ledger\KitHistory;
 use App\Ledger\OperationIdIsTaken;
 use App\Ledger\OperationKind;
+use App\Ledger\SentContents;
 use App\Ledger\WhenDone;
 use App\Stock\LateMovements;
 use Carbon\CarbonInterface;
@@ -19,6 +20,10 @@ use Illuminate\Validation\ValidationException;
 /** Keeps what arrived late and could not be recorded as it was sent, until somebody settles it. Nothing that was sent is dropped. */
 final class KeepUnsettled
 {
+    public function __construct(private readonly SentContents $sent)
+    {
+    }
+
     /**
      * @param  list<UnsettledRow>  $rows
      * @param  int|null  $operation  under which the rest is on record
@@ -62,6 +67,7 @@ final class KeepUnsettled
             ),
         );
         self::countDoubts($rows);
+        $this->sent->keep($id);
     }
 
     /**
@@ -88,6 +94,9 @@ final class KeepUnsettled
         $kept = Unsettled::query()->where('operation_id', $id)->whereNull('operation_number')->first();
         if ($kept !== null && ($kept->kit_id !== $kit->id || $kept->user_id !== $by->id)) {
             throw new OperationIdIsTaken;
+        }
+        if ($kept !== null) {
+            $this->sent->refuseOthers($id);
         }
 
         return $kept !== null;

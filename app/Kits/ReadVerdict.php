@@ -60,7 +60,10 @@ final class ReadVerdict
                 ),
                 $this->words->reasons($judged),
             ),
-            array_map(fn (LineOutcome $outcome): LineResource => $this->line($judged, $shown, $outcome, isset($first[$outcome->line->id])), $judgement->lines),
+            array_map(
+                fn (LineOutcome $outcome): LineResource => $this->line($judged, $shown, $outcome, isset($first[$outcome->line->id])),
+                $judgement->lines,
+            ),
             $judged->shifts() === [] ? [] : ShiftVerdictResource::each($judged->shifts(), $this->shifts->on(now())),
             $judged->holdsThrough()?->__toString(),
         );

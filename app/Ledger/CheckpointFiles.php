@@ -62,6 +62,7 @@ final class CheckpointFiles
         foreach ($this->all() as $path) {
             unlink($path);
         }
+        (new HeadFile($this->keys, $this->folder))->remove();
     }
 
     private function path(string $day): string

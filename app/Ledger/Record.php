@@ -16,6 +16,7 @@ use App\Ledger\Parts\PartRow;
 use App\Ledger\Parts\SealEvent;
 use App\Ledger\Parts\StoreNamed;
 use App\Support\DoneAtTheSameMoment;
+use App\Support\OtherContents;
 use Illuminate\Database\UniqueConstraintViolationException;
 use Illuminate\Support\Facades\DB;
 
@@ -36,6 +37,7 @@ final class Record
         private readonly KitHistory $history,
         private readonly CheckpointFiles $checkpoints,
         private readonly Organisation $organisation,
+        private readonly SentContents $sent,
     ) {
     }
 
@@ -45,6 +47,7 @@ final class Record
      * @param  list<string>  $kitIds
      *
      * @throws OperationIdIsTaken where it is of another kind, for other kits or by somebody else
+     * @throws OtherContents where other contents were sent under this id
      */
     public function known(string $id, OperationKind $kind, ?User $by, array $kitIds): ?int
     {
@@ -56,6 +59,7 @@ final class Record
         if ($known->kind !== $kind->value || $known->user_id !== $by?->id || array_diff($kitIds, $kits) !== []) {
             throw new OperationIdIsTaken;
         }
+        $this->sent->refuseOthers($id);
 
         return (int) $known->number;
     }
@@ -108,6 +112,7 @@ final class Record
         $this->keepKits($operation, $number);
         KitStates::restOn(array_map(static fn (Kit $kit): string => $kit->id, $operation->kits), $number, $keepState !== null);
         (new Head($epoch, $number, $hash))->move();
+        $this->sent->keep($operation->id);
         if (! $this->checkpoints->has($this->organisation->today())) {
             DB::afterCommit(fn () => $this->checkpoints->writeIfPossible(Head::read(), $this->organisation->today()));
         }

@@ -101,8 +101,9 @@ final class Triggers
     private function there(Connection $owner): array
     {
         $there = [];
-        $triggers = $owner->table('information_schema.triggers')->where('trigger_schema', $owner->getDatabaseName())->orderBy('trigger_name')
-            ->get(['trigger_name as name', 'action_timing as timing', 'event_manipulation as event', 'event_object_table as of', 'action_statement as body']);
+        $triggers = $owner->table('information_schema.triggers')->where('trigger_schema', $owner->getDatabaseName())->orderBy('trigger_name')->get([
+            'trigger_name as name', 'action_timing as timing', 'event_manipulation as event', 'event_object_table as of', 'action_statement as body',
+        ]);
         foreach ($triggers as $one) {
             $body = trim((string) preg_replace('/\s+/', ' ', $one->body));
             $there[$one->name] = [$one->timing, $one->event, $one->of, $body];

@@ -8,6 +8,7 @@ use App\Accounts\Mail\TrayTransport;
 use App\Accounts\Models\Organisation;
 use App\Accounts\SharedSessions;
 use App\Ledger\CheckpointFiles;
+use App\Ledger\HeadFile;
 use App\Ledger\Keys;
 use App\Support\GuardedConnection;
 use App\Support\Workers;
@@ -21,6 +22,7 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\Session;
+use Illuminate\Support\Facades\URL;
 use Illuminate\Support\ServiceProvider;
 use Illuminate\Support\Str;
 
@@ -37,6 +39,10 @@ final class AppServiceProvider extends ServiceProvider
         $this->app->singleton(
             CheckpointFiles::class,
             static fn ($app): CheckpointFiles => new CheckpointFiles($app->make(Keys::class), config()->string('ledger.checkpoints')),
+        );
+        $this->app->singleton(
+            HeadFile::class,
+            static fn ($app): HeadFile => new HeadFile($app->make(Keys::class), config()->string('ledger.checkpoints')),
         );
         // Read once a request: whose kits these are, and what day it is there.
         $this->app->scoped(\App\Catalogue\Catalogue::class);
@@ -58,6 +64,9 @@ final class AppServiceProvider extends ServiceProvider
             $app,
         ));
         Mail::extend('tray', static fn (): TrayTransport => new TrayTransport);
+        // Links that leave this machine lead to the address that was set, whatever name and port a request claims.
+        URL::useOrigin(config()->string('app.url'));
+        URL::forceScheme((string) parse_url(config()->string('app.url'), PHP_URL_SCHEME));
         $workers = new Workers;
         Queue::looping(static fn () => $workers->isAlive());
         // A policy stands in its area, beside the models' folder.

@@ -217,7 +217,7 @@ load_demo_once() { [ -f "$var/demo-loaded" ] || load_demo; }
 
 say_status() {
     if alive "$var/run/nginx.keeper" && alive "$var/run/fpm.keeper"; then echo "server: runs at $([ -n "${cert:-}" ] && echo https || echo http)://${listen:-127.0.0.1}:$port"; else echo "server: stopped"; fi
-    if alive "$var/run/worker.keeper" && alive "$var/run/clock.keeper"; then echo "workers: run"; else echo "workers: stopped"; fi
+    if alive "$var/run/worker.keeper" && alive "$var/run/clock.keeper" && alive "$var/run/follower.keeper"; then echo "workers: run"; else echo "workers: stopped"; fi
     if alive "$var/run/db.keeper"; then echo "database: runs on 127.0.0.1:$(cat "$var/db.port")"; else echo "database: stopped"; fi
     is_own || if [ -f "$var/demo-loaded" ]; then echo "demo data: loaded"; else echo "demo data: not loaded"; fi
 }

@@ -10,10 +10,10 @@ start_server() {
     echo "$port" > "$var/port"
     url="$([ -n "${cert:-}" ] && echo https || echo http)://$listen:$port"
     # Links in mails and the mark that a cookie goes by TLS alone follow the address that it is reached at.
-    local public
-    public=$(env_of PUBLIC_URL)
-    set_env APP_URL "${public:-$url}"
-    set_env SESSION_SECURE "$(case "${public:-$url}" in https:*) echo true ;; *) echo false ;; esac)"
+    local address
+    address=$(own_address)
+    set_env APP_URL "$address"
+    set_env SESSION_SECURE "$(case "$address" in https:*) echo true ;; *) echo false ;; esac)"
     keep_secrets
     php artisan config:cache --quiet
     # Nothing has to be written to show a page.
@@ -71,6 +71,27 @@ php_admin_value[post_max_size] = 21M
 CONF
 }
 
+# own_address: PUBLIC_URL; else what it listens on, or, where it listens everywhere, the first name of its certificate.
+own_address() {
+    local public name=''
+    public=$(env_of PUBLIC_URL)
+    if [ -n "$public" ]; then echo "${public%/}"; return; fi
+    case "$listen" in 0.0.0.0|'[::]') name=$(served_names | grep -vxF -e 127.0.0.1 -e localhost -e "$listen" | grep -v '[*]' | head -1 || :) ;; esac
+    if [ -n "$name" ]; then echo "https://$name:$port"; else echo "$url"; fi
+}
+
+# served_hosts: what a request may name as its host, as patterns of nginx: each served name with this port, or without one where that is
+# the port of its kind, and exactly what PUBLIC_URL says.
+served_hosts() {
+    local name
+    served_names | sort -u | while read -r name; do
+        name=$(sed 's/[][().+?^$|{}\\]/\\&/g; s/[*]/[^.:]+/' <<< "$name")
+        printf '        "~*^%s:%s$" 1;\n' "$name" "$port"
+        case "${cert:+tls}$port" in 80|tls443) printf '        "~*^%s$" 1;\n' "$name" ;; esac
+    done
+    env_of PUBLIC_URL | sed -n 's#^https\?://\([^/]*\).*#        "\1" 1;#p'
+}
+
 # served_names: by which names it may be asked for: this machine's, the address it listens on, those of its certificate, and of PUBLIC_URL.
 served_names() {
     printf '%s\n' 127.0.0.1 localhost "$listen"
@@ -87,7 +108,7 @@ nginx_settings() {
     local tls='' ssl='' secure='' proxies='' from_proxy='' proxy rate
     if [ -n "${cert:-}" ]; then
         tls=' ssl'
-        ssl="ssl_certificate $cert; ssl_certificate_key $key; ssl_protocols TLSv1.2 TLSv1.3; error_page 497 https://\$http_host\$request_uri;"
+        ssl="ssl_certificate $cert; ssl_certificate_key $key; ssl_protocols TLSv1.2 TLSv1.3; error_page 497 =301 $(own_address)\$request_uri;"
     fi
     case "$(env_of APP_URL)" in https:*) secure='add_header Strict-Transport-Security "max-age=31536000";' ;; esac
     # Who asks, and whether by TLS, is believed of a proxy that is named here and of nobody else.
@@ -127,6 +148,9 @@ http {
     $proxies
     geo \$realip_remote_addr \$is_proxy { default 0; $from_proxy}
     map "\$is_proxy:\$http_x_forwarded_proto" \$by_tls { default \$https; "1:https" on; }
+    map \$http_host \$is_own_host { default 0;
+$(served_hosts)
+    }
     limit_req_zone \$binary_remote_addr zone=address:4m rate=${rate}r/s;
     limit_req_status 429;
     # Who asks for another name than this instance's is not led anywhere.
@@ -139,6 +163,8 @@ http {
         listen $listen:$port$tls;
         server_name $(served_names | sort -u | tr '\n' ' ');
         $ssl
+        # The name is this instance's, and the port too.
+        if (\$is_own_host = 0) { return 421 "This is not the name of this instance: see PUBLIC_URL in docs/operating.md.\n"; }
         root $here/public;
         $secure
         location /build/ {
@@ -187,11 +213,13 @@ start_workers() {
     php artisan kits:judge --marked >/dev/null || :
     keep_running worker TERM php artisan queue:work database --sleep=1 --tries=3 --timeout=300 --memory=256 --max-time=3600 --quiet
     keep_running clock TERM php artisan schedule:work --quiet
+    keep_running follower TERM php artisan ledger:follow
 }
 
 stop_workers() {
     stop_kept worker php
     stop_kept clock php
+    stop_kept follower php
     rm -f "$var/run/worker.child" "$var/run/clock.child"
 }
 

@@ -21,5 +21,5 @@ Route::post('lists/{list:id}/confirmation', [ListController::class, 'confirm'])-
 Route::get('lists/{list:id}/change', [EditionController::class, 'changes'])->can('view', KitList::class)->name('lists.changes');
 Route::post('lists/{list:id}/adoption', [EditionController::class, 'adopt'])->can('plan', KitList::class)->name('lists.adopt');
 Route::get('lists/{list:id}/comparison', [ListController::class, 'compareWith'])->can('view', KitList::class)->name('lists.comparison');
-Route::post('lists/{list:id}/previews', [EditionController::class, 'preview'])->can('view', KitList::class)->name('lists.preview');
+Route::post('lists/{list:id}/previews', [EditionController::class, 'preview'])->can('plan', KitList::class)->name('lists.preview');
 Route::get('previews/{preview:id}', [EditionController::class, 'previewed'])->can('view', KitList::class)->name('previews');

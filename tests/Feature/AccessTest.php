@@ -34,7 +34,7 @@ final class AccessTest extends TestCase
         // Names of people are for who plans alone.
         'people' => ['lead'], 'people.keep' => ['lead'], 'people.remove' => ['lead'], 'cover.need' => ['lead'],
         'exports' => ['lead', 'auditor'], 'imports.store' => ['lead'], 'imports.show' => ['lead'], 'imports.take' => ['lead'],
-        'kits.file' => ['lead', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => self::ALL, 'previews' => self::ALL, 'modules' => self::ALL,
+        'kits.file' => ['lead', 'auditor'], 'kits.adoption' => self::ALL, 'lists.preview' => ['lead'], 'previews' => self::ALL, 'modules' => self::ALL,
         'kits.adopt' => ['lead', 'keeper'], 'modules.store' => ['lead', 'keeper'], 'modules.destroy' => ['lead', 'keeper'],
         'kits.judgement' => ['lead', 'keeper'], 'checks.store' => ['lead', 'keeper'], 'kits.restock' => ['lead', 'keeper'], 'designs.policy' => ['lead'], 'reference' => ['lead'], 'reference.take' => ['lead'], 'device-keys.ended' => ['lead'], 'openapi' => self::ALL, 'picklist' => ['lead', 'keeper'], 'stores.levels' => self::ALL, 'stores.level' => ['lead'], 'tasks.give' => ['lead'], 'restocks.store' => ['lead', 'keeper'],
         'accounts' => ['lead'], 'accounts.invite' => ['lead'], 'accounts.withdraw' => ['lead'], 'accounts.change' => ['lead'], 'accounts.deactivate' => ['lead'],

@@ -4,13 +4,16 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Accounts\Mail\LinkMail;
 use App\Accounts\Models\Organisation;
 use App\Accounts\Models\User;
 use App\Accounts\SecondFactor;
 use App\Accounts\StrongPassword;
 use App\Accounts\Totp;
+use Illuminate\Mail\SendQueuedMailable;
 use Illuminate\Support\Facades\Crypt;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Queue;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -37,6 +40,18 @@ final class AccountTest extends TestCase
         $this->postJson("/api/links/{$secret}", ['password' => self::PASSWORD])->assertNotFound();
         $this->postJson('/api/session', ['email' => 'nadia@quillhaven.example', 'password' => self::PASSWORD])->assertOk()->assertJsonPath('user.role', 'keeper');
         $this->assertSame(0, DB::table('account_links')->where('hash', $secret)->count(), 'Only its hash is kept.');
+    }
+
+    public function test_a_mail_waits_encrypted_for_the_worker_so_that_no_mail_server_fails_an_invitation(): void
+    {
+        Queue::fake();
+        config(['mail.default' => 'smtp', 'mail.mailers.smtp' => ['transport' => 'smtp', 'host' => '127.0.0.1', 'port' => 1, 'timeout' => 1]]);
+        $sent = ['name' => 'Ada Fell', 'email' => 'ada@tarn.example', 'role' => 'keeper', 'by_mail' => true];
+        $this->assertNotNull($this->actAs('lead')->postJson('/api/accounts/invitations', $sent)->assertCreated()->json('link'));
+        Queue::assertPushed(SendQueuedMailable::class, static fn (SendQueuedMailable $job): bool => $job->mailable instanceof LinkMail
+            && $job->shouldBeEncrypted === true && $job->tries === 50);
+        $this->postJson('/api/password-links', ['email' => 'keeper@quillhaven.example'])->assertNoContent();
+        Queue::assertPushed(SendQueuedMailable::class, 2);
     }
 
     public function test_an_invitation_ends_after_seven_days_and_can_be_withdrawn(): void
@@ -97,6 +112,33 @@ final class AccountTest extends TestCase
         $this->postJson("/api/links/{$link[1]}", ['password' => self::PASSWORD])->assertOk();
         $this->postJson("/api/links/{$link[1]}", ['password' => self::PASSWORD])->assertNotFound();
         $this->postJson('/api/session', ['email' => 'keeper@quillhaven.example', 'password' => self::PASSWORD])->assertOk();
+    }
+
+    public function test_a_link_that_is_asked_for_again_does_not_void_one_that_was_sent_just_now(): void
+    {
+        $ask = fn () => $this->postJson('/api/password-links', ['email' => 'keeper@quillhaven.example'])->assertNoContent();
+        $ask();
+        $this->travel(4)->minutes();
+        $ask();
+        $links = fn (): array => DB::table('mail_tray')->orderBy('id')->pluck('body')
+            ->map(static fn (string $body): string => preg_match('#/welcome/(\\S+)#', $body, $link) === 1 ? $link[1] : '')->all();
+        [$first, $second] = $links();
+        $this->getJson("/api/links/{$first}")->assertOk();
+        $this->postJson("/api/links/{$second}", ['password' => self::PASSWORD])->assertOk();
+        $this->postJson("/api/links/{$first}", ['password' => self::PASSWORD])->assertNotFound();
+        $ask();
+        $this->travel(6)->minutes();
+        $ask();
+        $this->getJson("/api/links/{$links()[2]}")->assertNotFound();
+    }
+
+    public function test_a_link_leads_to_the_address_that_was_set_whatever_the_request_claims(): void
+    {
+        $this->withServerVariables(['HTTP_HOST' => 'evil.example:9999', 'SERVER_NAME' => 'evil.example', 'SERVER_PORT' => 9999])
+            ->postJson('http://evil.example:9999/api/password-links', ['email' => 'keeper@quillhaven.example'])->assertNoContent();
+        $body = (string) DB::table('mail_tray')->value('body');
+        $this->assertStringContainsString(config('app.url').'/welcome/', $body);
+        $this->assertStringNotContainsString('evil', $body);
     }
 
     public function test_a_second_factor_is_set_up_asked_for_and_no_code_is_good_twice(): void

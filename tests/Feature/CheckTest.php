@@ -56,6 +56,19 @@ final class CheckTest extends TestCase
         $this->assertContains('found soiled, recorded as good', array_column($history['movements'], 'text'));
     }
 
+    public function test_other_contents_under_the_same_id_are_refused_and_say_so(): void
+    {
+        $check = $this->asRecorded($this->actAs('keeper')->readKit('QH-03'));
+        $id = $this->ulid();
+        $this->finish($check, $id)->assertOk();
+        $head = DB::table('ledger_head')->value('number');
+        // A page from after an upgrade sends a field that may be empty, in another order: the contents are the same.
+        $this->finish(array_reverse($check, true) + ['seal_found' => null], $id)->assertOk();
+        $check['rows'][0]['quantity']++;
+        $this->finish($check, $id)->assertConflict()->assertJsonPath('detail', fn (string $says): bool => str_contains($says, 'is not recorded'));
+        $this->assertSame($head, DB::table('ledger_head')->value('number'));
+    }
+
     public function test_sent_twice_it_counts_once(): void
     {
         $kit = $this->actAs('keeper')->readKit('QH-02');

@@ -300,7 +300,7 @@ final class ExchangeTest extends TestCase
     public function test_cells_that_a_spreadsheet_would_run_are_made_harmless_and_come_back_as_they_were(): void
     {
         $this->actAs('lead');
-        foreach (['=HYPERLINK("http://x")', '+1', '-1', '@SUM(A1)', "'quoted", 'plain', "\tTab"] as $cell) {
+        foreach (['=HYPERLINK("http://x")', '+1', '-1', '@SUM(A1)', '|calc', "'quoted", 'plain', "\tTab"] as $cell) {
             $written = Sheet::write(['code'], [[$cell]]);
             $this->assertMatchesRegularExpression('/^code\r\n"?(\'|plain)/', $written, $cell);
             $this->assertSame($cell, Sheet::read($written, ['code'])[0]['cells']['code']);

@@ -7,6 +7,7 @@ namespace Tests\Feature;
 use App\Ledger\Canonical;
 use App\Ledger\Checkpoint;
 use App\Ledger\Head;
+use App\Ledger\HeadFile;
 use App\Ledger\Keys;
 use App\Ledger\Triggers;
 use App\Ledger\Verification\ReadsRecord;
@@ -182,6 +183,31 @@ final class LedgerTest extends TestCase
         $this->assertEqualsCanonicalizing($expected, $triggers->make($owner));
         $this->assertSame([[], []], [$triggers->make($owner), $triggers->faults($owner)]);
         DB::beginTransaction();
+    }
+
+    public function test_a_database_put_back_behind_the_application_is_named_by_the_file_outside_it(): void
+    {
+        $file = app(HeadFile::class);
+        $this->assertNull($file->follow('2026-12-02'));
+        $head = Head::read();
+        $number = static fn (): ?int => app(HeadFile::class)->read()?->number;
+        $this->assertSame($head->number, $number());
+        $this->artisan('ledger:verify')->assertSuccessful();
+        // A record ahead of the file is no fault: the file follows within a second.
+        $this->artisan('ledger:follow', ['--once' => true])->assertSuccessful();
+        foreach ([[$head->number + 1, str_repeat('a', 64)], [$head->number, str_repeat('b', 64)]] as [$ahead, $hash]) {
+            file_put_contents($file->path(), json_encode(Checkpoint::of(new Head($head->epoch, $ahead, $hash), '2026-12-02', app(Keys::class))->document()));
+            $this->artisan('ledger:verify')->assertFailed();
+            $this->assertStringContainsString('put back or rewritten behind the application', (string) $file->follow('2026-12-02'));
+            $this->assertSame($ahead, $number(), 'The file never goes back.');
+        }
+        // A restore begins a new epoch in the record itself: then the file follows that.
+        file_put_contents($file->path(), json_encode(Checkpoint::of(new Head($head->epoch - 1, $head->number + 9, str_repeat('a', 64)), '2026-12-02', app(Keys::class))->document()));
+        $this->assertNull($file->follow('2026-12-02'));
+        $this->assertSame($head->number, $number());
+        file_put_contents($file->path(), '{}');
+        $this->artisan('ledger:verify')->assertExitCode(2);
+        $file->remove();
     }
 
     public function test_who_serves_people_cannot_give_a_lot_to_another_item(): void

@@ -107,6 +107,31 @@ final class LimitsTest extends TestCase
             ->assertJsonPath('errors.name.0', 'It holds a character that cannot be seen, or one that turns the direction of the text. Type it again.');
     }
 
+    /** @return iterable<string, array{string, string}> */
+    public static function queries(): iterable
+    {
+        yield 'a list' => ['/beside?one[]=x&one_in=list', 'errors.one.0'];
+        yield 'a list within' => ['/kits?place[a][b]=x', 'errors.place.0'];
+        yield 'text from right to left' => ['/kits?q=Shed%E2%80%AE10', 'errors.q.0'];
+        yield 'no UTF-8' => ['/items?q=%E4', 'errors.q.0'];
+        yield 'too long' => ['/find?q='.str_repeat('x', 5000), 'errors.q.0'];
+        yield 'an edition as a list' => ['/kits/QH-01/adoption?edition[]=x', 'errors.edition.0'];
+        yield 'a configuration as a list' => ['/kits/QH-01/configuration?to[]=x', 'errors.to.0'];
+    }
+
+    #[DataProvider('queries')]
+    public function test_what_cannot_be_read_in_a_question_is_said_at_its_name(string $path, string $where): void
+    {
+        $this->assertIsString($this->actAs('lead')->getJson("/api{$path}")->assertUnprocessable()->json($where));
+    }
+
+    public function test_a_list_where_an_address_belongs_lets_nobody_in_and_breaks_nothing(): void
+    {
+        foreach ([['email' => ['a'], 'password' => 'x'], ['email' => 'a@b.example', 'password' => ['x']], ['email' => null, 'password' => 3]] as $sent) {
+            $this->postJson('/api/session', $sent)->assertUnprocessable();
+        }
+    }
+
     public function test_other_scripts_and_several_lines_are_texts_like_any_other(): void
     {
         foreach (['Ärzteschrank Süd', '救急箱', 'ארון', "Two\nlines", 'Crème 10 µg', '👩‍🚒 locker'] as $name) {

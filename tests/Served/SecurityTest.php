@@ -72,6 +72,11 @@ final class SecurityTest extends ServedTestCase
         curl_setopt_array($asked, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Host: evil.example']]);
         $this->assertStringNotContainsString('csrf', (string) curl_exec($asked));
         $this->assertSame(421, curl_getinfo($asked, CURLINFO_RESPONSE_CODE));
+        foreach (['127.0.0.1:9' => 421, '127.0.0.1' => 421, 'localhost:'.parse_url($this->url(), PHP_URL_PORT) => 200] as $host => $status) {
+            curl_setopt($asked, CURLOPT_HTTPHEADER, ["Host: {$host}"]);
+            curl_exec($asked);
+            $this->assertSame($status, curl_getinfo($asked, CURLINFO_RESPONSE_CODE), "Also another port is not its own: {$host}");
+        }
     }
 
     public function test_a_request_without_the_token_changes_nothing(): void

@@ -112,6 +112,8 @@ abstract class ServedTestCase extends TestCase
         return [
             ...array_diff_key(getenv(), array_flip([...$own, ...($this->instanceName() === 'test' ? [] : ['DB_PORT'])])),
             'SARCINA_VAR' => $this->var(),
+            // Of this instance: ledger:verify looks at the triggers too.
+            'DB_OWNER_PASSWORD' => trim((string) @file_get_contents("{$this->var()}/owner")),
             ...array_map(fn (string $name): string => "{$this->var()}/{$name}.php", [
                 'APP_CONFIG_CACHE' => 'config', 'APP_ROUTES_CACHE' => 'routes', 'APP_EVENTS_CACHE' => 'events',
             ]),

@@ -30,6 +30,19 @@ final class WorkersTest extends ServedTestCase
         $this->waitFor(fn (): bool => $this->number('SELECT beat_at > UTC_TIMESTAMP() - INTERVAL 1 MINUTE FROM worker_beats') === 1, 'it to say that it is alive');
     }
 
+    public function test_the_end_of_the_record_is_on_file_outside_the_database_within_a_second(): void
+    {
+        $keeper = $this->signIn('keeper');
+        $check = $this->oneFewer($keeper, 'QH-04');
+        $this->assertSame(200, $keeper->put('/api/checks/'.$this->ulid(), $check)['status']);
+        $from = microtime(true);
+        $number = $this->number('SELECT number FROM ledger_head');
+        $file = $this->var().'/checkpoints/head.json';
+        $this->waitFor(static fn (): bool => (json_decode((string) @file_get_contents($file), true)['number'] ?? 0) >= $number, 'The end of the record is not on file.');
+        $this->assertLessThan(3.0, microtime(true) - $from, 'A second on a quiet machine.');
+        $this->assertLedgerIsWhole();
+    }
+
     public function test_it_is_said_on_today_where_nobody_has_worked_for_a_minute(): void
     {
         $lead = $this->signIn('lead');

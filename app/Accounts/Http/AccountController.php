@@ -52,7 +52,7 @@ final class AccountController extends Controller
         $link = AccountLinks::address($secret);
         if ($request->boolean('by_mail')) {
             $until = $links->says(now()->addDays(AccountLinks::INVITATION_DAYS));
-            Mail::to($email)->send(new LinkMail('invitation', $organisation->name, $name, $link, $until));
+            Mail::to($email)->queue(new LinkMail('invitation', $organisation->name, $name, $link, $until));
         }
 
         return $this->json($accounts->all($link), 201);

@@ -67,7 +67,7 @@ final class LinkController extends Controller
         if ($user !== null) {
             $secret = $links->forPassword($user, null, now());
             $log->write('password link asked for', null, ['of' => $user->id, 'from' => (string) $request->ip()]);
-            Mail::to($user->email)->send(new LinkMail(
+            Mail::to($user->email)->queue(new LinkMail(
                 'password', $organisation->name, $user->name, AccountLinks::address($secret), $links->says(now()
                     ->addHours(AccountLinks::PASSWORD_HOURS)),
             ));

@@ -4,13 +4,24 @@ declare(strict_types=1);
 
 namespace App\Accounts\Mail;
 
+use Illuminate\Contracts\Queue\ShouldBeEncrypted;
+use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Mail\Mailable;
 use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
-/** An invitation, or the link by which a password is set anew. */
-final class LinkMail extends Mailable
+/**
+ * An invitation, or the link by which a password is set anew. It waits for the worker, so that a mail server that fails never fails what
+ * somebody does; encrypted while it waits, since whoever has the link has the account.
+ */
+final class LinkMail extends Mailable implements ShouldBeEncrypted, ShouldQueue
 {
+    /** Tried for about two days. */
+    public int $tries = 50;
+
+    /** @var list<int> seconds between tries */
+    public array $backoff = [30, 120, 600, 3600];
+
     public function __construct(
         public readonly string $kind,
         public readonly string $organisation,

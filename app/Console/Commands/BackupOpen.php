@@ -38,7 +38,8 @@ final class BackupOpen extends Command
                 return self::WANTS_PASSPHRASE;
             }
             if (! hash_equals($key->authenticate(Manifest::text($folder)), $code)) {
-                throw new RuntimeException('This is not the passphrase of this backup, or the backup was changed after it was made. Nothing was loaded.');
+                throw new RuntimeException('This is not the passphrase of this backup, or the backup was changed after it was made. '.
+                    'Nothing was loaded.');
             }
             SealedFile::unseal("{$folder}/".Manifest::CONTENTS, "{$folder}/".Manifest::OPENED, $key->forContents());
             unlink("{$folder}/".Manifest::CONTENTS);

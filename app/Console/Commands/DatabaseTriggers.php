@@ -11,7 +11,7 @@ final class DatabaseTriggers extends Command
 {
     protected $signature = 'database:triggers';
 
-    protected $description = 'Names the triggers that are missing or differ and makes them anew; run by bin/sarcina at each start and after a restore';
+    protected $description = 'Names the triggers that are missing or differ and makes them anew; run by bin/sarcina at each start';
 
     public function handle(Triggers $triggers): int
     {

@@ -17,6 +17,7 @@ final class DemoLoad extends Command
     {
         $this->callSilently('migrate:fresh', ['--force' => true, '--database' => 'owner']);
         $this->callSilently('database:grants');
+        $this->callSilently('database:triggers');
         // They are of the record that is gone.
         $checkpoints->removeAll();
         $this->callSilently('db:seed', ['--class' => 'Database\\Seeders\\DemoSeeder', '--force' => true]);

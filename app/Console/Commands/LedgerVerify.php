@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use App\Ledger\Checkpoint;
 use App\Ledger\CheckpointFiles;
+use App\Ledger\HeadFile;
 use App\Ledger\Keys;
 use App\Ledger\Triggers;
 use App\Ledger\Verification\Rebuild;
@@ -21,10 +22,12 @@ final class LedgerVerify extends Command
 
     protected $description = 'Goes through all that was recorded, and says what was changed, removed, put in or does not add up';
 
-    public function handle(Verify $verify, Rebuild $rebuild, Keys $keys, CheckpointFiles $files, Triggers $triggers): int
+    public function handle(Verify $verify, Rebuild $rebuild, Keys $keys, CheckpointFiles $files, HeadFile $head, Triggers $triggers): int
     {
         try {
-            $checkpoints = $this->checkpoints($keys, $files);
+            // Read before the record is: what is written meanwhile is in the record and not yet in the file, and never the other way round.
+            $end = $head->read();
+            $checkpoints = [...$this->checkpoints($keys, $files), ...($end === null ? [] : [$end])];
         } catch (RuntimeException $refused) {
             $this->error($refused->getMessage());
 

@@ -147,7 +147,8 @@ final class ProjectionFaults
     /** @return list<string> */
     private function reportFaults(): array
     {
-        $waiting = DB::table('kit_reports')->whereNull('outcome')->selectRaw('kit_id, COUNT(*) AS number')->groupBy('kit_id')->pluck('number', 'kit_id');
+        $waiting = DB::table('kit_reports')->whereNull('outcome')->selectRaw('kit_id, COUNT(*) AS number')->groupBy('kit_id')
+            ->pluck('number', 'kit_id');
         $faults = [];
         foreach (DB::table('kits')->get(['id', 'code', 'open_reports']) as $kit) {
             $there = (int) ($waiting[$kit->id] ?? 0);

@@ -22,9 +22,22 @@ final class PlainText
 
     private const NAMED = 20;
 
+    private const MOST_PARAMETERS = 50;
+
+    private const LONGEST = 4000;
+
+    /** The one parameter that has parts: measures by name. */
+    private const MEASURES = 'least';
+
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
     {
+        if ($request->is('api/*') && $request->query->count() > 0) {
+            $fault = self::faultOfQuery($request->query->all());
+            if ($fault !== null) {
+                return ProblemResponse::for($fault, $request) ?? $next($request);
+            }
+        }
         $body = $request->isMethodSafe() || ! $request->is('api/*') ? '' : $request->getContent();
         if ($body === '') {
             return $next($request);
@@ -48,6 +61,26 @@ final class PlainText
         }
 
         return $next($request);
+    }
+
+    /** @param  array<array-key, mixed>  $query */
+    private static function faultOfQuery(array $query): ?ValidationException
+    {
+        $faults = [];
+        foreach (array_slice($query, 0, self::MOST_PARAMETERS, true) as $name => $value) {
+            $fault = match (true) {
+                is_array($value) && $name !== self::MEASURES => 'One text belongs here, not a list.',
+                is_string($value) && ! mb_check_encoding($value, 'UTF-8') => 'This cannot be read as UTF-8.',
+                is_string($value) && strlen($value) > self::LONGEST => 'This is longer than '.self::LONGEST.' bytes.',
+                is_string($value) && Unseen::isIn($value) => 'It holds a character that cannot be seen, or one that turns the direction of the text.',
+                default => null,
+            };
+            if ($fault !== null && count($faults) < self::NAMED) {
+                $faults[mb_check_encoding((string) $name, 'UTF-8') ? (string) $name : 'query'] = $fault;
+            }
+        }
+
+        return $faults === [] ? null : ValidationException::withMessages($faults);
     }
 
     /** @param  list<string>  $unseen  where something is */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Support\Http;
 
 use App\Support\DatabaseTrouble;
+use App\Support\OtherContents;
 use App\Support\Refused;
 use App\Support\Stale;
 use Illuminate\Auth\Access\AuthorizationException;
@@ -62,7 +63,7 @@ final class ProblemResponse
             $error instanceof AuthorizationException => 403,
             $error instanceof ModelNotFoundException => 404,
             $error instanceof TokenMismatchException => 419,
-            $error instanceof Stale => 409,
+            $error instanceof Stale, $error instanceof OtherContents => 409,
             $error instanceof HttpExceptionInterface => $error->getStatusCode(),
             DatabaseTrouble::isBehind($error) => 503,
             default => 500,

@@ -8,7 +8,7 @@ namespace App\Support\Listing;
 final class WrittenSheet
 {
     /** A cell that begins so is run as a formula by a spreadsheet. */
-    public const RUNS = ['=', '+', '-', '@', "\t", "\r", "\n"];
+    public const RUNS = ['=', '+', '-', '@', '|', "\t", "\r", "\n"];
 
     /**
      * @param  resource  $file

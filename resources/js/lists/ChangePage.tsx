@@ -89,7 +89,7 @@ export default function ChangePage() {
                     </Empty>
                 </Sheet>
             )}
-            {!change.is_judged && <EditionPreview change={change} />}
+            {!change.is_judged && may('plan') && <EditionPreview change={change} />}
             {change.designs.map((design) => (
                 <DesignEffect key={design.id} change={change} design={design} mayAdopt={may('plan')} />
             ))}

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Ledger;
+
+use App\Support\OtherContents;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Tells the same request, sent twice, from other contents under the same id: the first counts once, the second would seem to be recorded
+ * and is not. Fields that are empty or missing are alike, so that a page from before an upgrade and one from after it send the same.
+ */
+final class SentContents
+{
+    /** Keeps by what the contents of this request are known; nothing where no request is being answered. */
+    public function keep(string $id): void
+    {
+        $hash = self::hash();
+        if ($hash !== null) {
+            DB::table('sent_contents')->insertOrIgnore(['id' => $id, 'hash' => $hash]);
+        }
+    }
+
+    /** @throws OtherContents where something else was recorded under this id */
+    public function refuseOthers(string $id): void
+    {
+        $kept = DB::table('sent_contents')->where('id', $id)->value('hash');
+        $hash = self::hash();
+        if ($kept !== null && $hash !== null && $kept !== $hash) {
+            throw new OtherContents;
+        }
+    }
+
+    private static function hash(): ?string
+    {
+        $request = app()->bound('request') ? app('request') : null;
+        if (! $request instanceof Request || $request->route() === null || ! $request->isJson()) {
+            return null;
+        }
+
+        return hash('sha256', json_encode(self::plain($request->json()->all()), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+    }
+
+    private static function plain(mixed $value): mixed
+    {
+        if (! is_array($value)) {
+            return $value;
+        }
+        $plain = array_map(self::plain(...), $value);
+        if (array_is_list($value)) {
+            return $plain;
+        }
+        ksort($plain);
+
+        return array_filter($plain, static fn (mixed $one): bool => $one !== null && $one !== '' && $one !== []);
+    }
+}

@@ -46,7 +46,30 @@ final class SignInGuard
         return $user;
     }
 
-    public function failed(string $key, string $email, string $ip): void
+    /**
+     * Says whether this is the person's own password, or code, where a session is open: guessing is slowed and logged as at the door, and
+     * does not hold the person's own sign-in up.
+     *
+     * @param  callable(): bool  $isRight
+     *
+     * @throws TooManyRequestsHttpException where somebody has guessed too often
+     */
+    public function confirms(User $user, callable $isRight, string $ip): bool
+    {
+        $key = "in-session:{$user->id}";
+        $this->refuseTooMany($key, $user->email, $ip);
+        if (! $isRight()) {
+            $this->failed($key, $user->email, $ip, 'refused in an open session');
+
+            return false;
+        }
+        RateLimiter::clear($key);
+        Cache::forget("{$key}:wait");
+
+        return true;
+    }
+
+    public function failed(string $key, string $email, string $ip, string $event = 'sign-in refused'): void
     {
         $failures = RateLimiter::hit($key, self::HOUR);
         $over = $failures - config()->integer('auth.tries_per_minute') + self::EARLIER;
@@ -54,7 +77,7 @@ final class SignInGuard
         if ($wait > 0) {
             Cache::put("{$key}:wait", now()->addSeconds($wait)->getTimestamp(), $wait);
         }
-        $this->log->write('sign-in refused', null, ['address' => $email, 'from' => $ip]);
+        $this->log->write($event, null, ['address' => $email, 'from' => $ip]);
     }
 
     /** The guesses before it are forgotten: whoever knows the password is let in. */

@@ -12,6 +12,8 @@ use Sarcina\Core\Format\Json;
 /** What stands in an imported file, as JSON or as a sheet. */
 final class ImportSource
 {
+    private const MOST_PARTS = 150_000;
+
     /**
      * The records of an imported file, each with the row or entry where it begins.
      *
@@ -33,6 +35,10 @@ final class ImportSource
     /** @return list<array{line: int, record: array<string, mixed>}> */
     private static function fromJson(Kind $kind, string $text): array
     {
+        // Counted before they are read: each takes far more memory than its two characters.
+        if (substr_count($text, '{') + substr_count($text, '[') > self::MOST_PARTS) {
+            throw NotRead::because('The file has more than '.number_format(self::MOST_PARTS).' objects and lists. Bring it in by parts.');
+        }
         try {
             $document = Json::read($text);
         } catch (InvalidDocument $refused) {
@@ -45,6 +51,9 @@ final class ImportSource
             if (! in_array($key, ['format', $kind->member()], true)) {
                 throw NotRead::because("The key \"{$key}\" is not known in this file.");
             }
+        }
+        if (count($document->{$kind->member()}) > Sheet::MOST_ROWS) {
+            throw NotRead::because('The file has more than '.number_format(Sheet::MOST_ROWS).' entries. Bring it in by parts.');
         }
         $records = [];
         foreach (array_values($document->{$kind->member()}) as $index => $record) {

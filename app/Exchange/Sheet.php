@@ -9,6 +9,13 @@ use App\Support\Listing\WrittenSheet;
 /** CSV with headings: commas, semicolons or tabs, read as UTF-8; cells that a spreadsheet would run are made harmless. */
 final class Sheet
 {
+    public const MOST_ROWS = 20_000;
+
+    private const MOST_CELLS = 1_000_000;
+
+    /** Bytes. */
+    private const LONGEST_CELL = 20_000;
+
     /**
      * @param  list<string>  $headings
      * @param  iterable<list<string>>  $rows
@@ -48,9 +55,19 @@ final class Sheet
         );
         self::refuseHeadings($given, $headings);
         $rows = [];
+        $counted = 0;
         for ($line = 2; ($cells = fgetcsv($file, null, (string) array_key_first($counts), escape: '')) !== false; $line++) {
             if ($cells === [null] || implode('', array_map(strval(...), $cells)) === '') {
                 continue;
+            }
+            if (count($rows) >= self::MOST_ROWS || ($counted += count($cells)) > self::MOST_CELLS) {
+                throw NotRead::because('The file has more than '.number_format(self::MOST_ROWS).' rows or '.number_format(self::MOST_CELLS).
+                    ' cells. Bring it in by parts.');
+            }
+            foreach ($cells as $at => $cell) {
+                if (strlen((string) $cell) > self::LONGEST_CELL) {
+                    throw NotRead::because("Row {$line}, cell ".($at + 1).' is longer than '.number_format(self::LONGEST_CELL).' bytes. Shorten it.');
+                }
             }
             if (count($cells) > count($given)) {
                 throw NotRead::because("Row {$line} has more cells than there are headings. Put text with commas in quotation marks.");

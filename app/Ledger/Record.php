@@ -93,6 +93,7 @@ final class Record
             $keepState();
         }
 
+        $this->sent->keep($operation->id);
         $head = Head::lock();
         $number = $head->number + 1;
         $epoch = $head->epoch + ($operation->kind === OperationKind::Restore ? 1 : 0);
@@ -112,7 +113,6 @@ final class Record
         $this->keepKits($operation, $number);
         KitStates::restOn(array_map(static fn (Kit $kit): string => $kit->id, $operation->kits), $number, $keepState !== null);
         (new Head($epoch, $number, $hash))->move();
-        $this->sent->keep($operation->id);
         if (! $this->checkpoints->has($this->organisation->today())) {
             DB::afterCommit(fn () => $this->checkpoints->writeIfPossible(Head::read(), $this->organisation->today()));
         }

@@ -14,6 +14,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class SentContents
 {
+    /** When it was done, and what was seen before it, is no part of what was done. */
+    private const BESIDES = ['begun_at', 'done_at', 'clock_checked_at', 'base'];
+
     /** Keeps by what the contents of this request are known; nothing where no request is being answered. */
     public function keep(string $id): void
     {
@@ -40,7 +43,9 @@ final class SentContents
             return null;
         }
 
-        return hash('sha256', json_encode(self::plain($request->json()->all()), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
+        $contents = array_diff_key($request->json()->all(), array_flip(self::BESIDES));
+
+        return hash('sha256', json_encode(self::plain($contents), JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION));
     }
 
     private static function plain(mixed $value): mixed

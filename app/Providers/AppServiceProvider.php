@@ -71,11 +71,11 @@ final class AppServiceProvider extends ServiceProvider
         Queue::looping(static fn () => $workers->isAlive());
         // A policy stands in its area, beside the models' folder.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => str_replace('\\Models\\', '\\', $model).'Policy');
-        RateLimiter::for('reports', fn (Request $request): Limit => Limit::perHour(20)->by('reports|'.$request->ip()));
-        RateLimiter::for('reports-read', fn (Request $request): Limit => Limit::perHour(120)->by('reports-read|'.$request->ip()));
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(config()->integer('auth.tries_per_minute'))->by(Str::lower($request->string('email')->toString()).'|'.$request->ip()),
-            Limit::perMinute(60)->by((string) $request->ip()),
-        ]);
+        // A workplace shares one address: what is limited is an address together with what it tries, never an address alone.
+        $of = static fn (Request $request, string $name): string => is_string($request->route($name)) ? $request->route($name) : '';
+        RateLimiter::for('reports', static fn (Request $request): Limit => Limit::perHour(20)->by("reports|{$request->ip()}|{$of($request, 'token')}"));
+        RateLimiter::for('reports-read', static fn (Request $request): Limit => Limit::perHour(120)->by("reports-read|{$request->ip()}|{$of($request, 'token')}"));
+        RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(config()->integer('auth.tries_per_minute'))
+            ->by(Str::lower(is_string($request->input('email')) ? $request->input('email') : '')."|{$of($request, 'secret')}|{$request->ip()}"));
     }
 }

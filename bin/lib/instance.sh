@@ -215,6 +215,33 @@ bring_up() {
 
 load_demo_once() { [ -f "$var/demo-loaded" ] || load_demo; }
 
+# need_instance: reading commands never make an instance.
+need_instance() {
+    [ -d "$var/db/mysql" ] && return
+    rmdir "$var/storage/framework/views" "$var/storage/framework" "$var/storage/logs" "$var/storage" "$var/run" "$var" 2>/dev/null || :
+    echo "There is nothing in $var yet: bin/sarcina start$(! is_own || printf ' --own') makes it." >&2
+    exit 64
+}
+
+# status_json: the same as say_status, for programs.
+status_json() {
+    local part runs=()
+    for part in nginx fpm worker clock follower db; do
+        runs+=("\"$part\":$(if alive "$var/run/$part.keeper"; then echo true; else echo false; fi)")
+    done
+    printf '{"instance":"%s","url":"%s","runs":{%s},"newest_backup":%s}\n' "$instance" "$(env_of APP_URL)" "$(IFS=,; echo "${runs[*]}")" \
+        "$(newest=$(find "$var/backups" -maxdepth 1 -name 'sarcina-*.tar' 2>/dev/null | sort | tail -1); [ -z "$newest" ] && echo null || printf '"%s"' "$(basename "$newest")")"
+}
+
+# say_logs: the end of each log, the newest last.
+say_logs() {
+    local log
+    find "$var" -maxdepth 3 -name '*.log' -size +0 ! -path "$var/db/*" -printf '%T@ %p\n' | sort -n | cut -d' ' -f2- | while read -r log; do
+        echo "== ${log#"$here/"}"
+        tail -n 20 "$log"
+    done
+}
+
 say_status() {
     if alive "$var/run/nginx.keeper" && alive "$var/run/fpm.keeper"; then echo "server: runs at $([ -n "${cert:-}" ] && echo https || echo http)://${listen:-127.0.0.1}:$port"; else echo "server: stopped"; fi
     if alive "$var/run/worker.keeper" && alive "$var/run/clock.keeper" && alive "$var/run/follower.keeper"; then echo "workers: run"; else echo "workers: stopped"; fi

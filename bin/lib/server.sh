@@ -42,14 +42,26 @@ php_settings() {
 [global]
 error_log = $var/fpm.log
 daemonize = no
-[sarcina]
-listen = $sockets/fpm.sock
-listen.mode = 0600
-pm = dynamic
+CONF
+    php_pool sarcina fpm 'dynamic
 pm.max_children = 8
 pm.start_servers = 3
 pm.min_spare_servers = 2
-pm.max_spare_servers = 4
+pm.max_spare_servers = 4'
+    php_pool sign-in sign-in 'ondemand
+pm.max_children = 2
+pm.process_idle_timeout = 30s'
+}
+
+# php_pool NAME SOCKET PROCESSES: processes that answer requests. A password takes a while to be compared, on purpose: sign-ins have two of
+# their own, so that no number of them holds a request of somebody who is signed in up.
+php_pool() {
+    cat <<CONF
+[$1]
+listen = $sockets/$2.sock
+listen.mode = 0600
+listen.backlog = 128
+pm = $3
 pm.max_requests = 5000
 request_terminate_timeout = 60s
 clear_env = yes
@@ -101,7 +113,7 @@ served_names() {
 
 # problem NAME STATUS TITLE DETAIL: an answer of nginx's own, in the form of the application's.
 problem() {
-    printf '        location @%s { internal; default_type application/problem+json; add_header Retry-After 5 always; add_header Cache-Control no-store always; add_header X-Content-Type-Options nosniff always; return %s '"'"'{"type":"about:blank","title":"%s","status":%s,"detail":"%s"}'"'"'; }\n' "$1" "$2" "$3" "$2" "$4"
+    printf '        location @%s { internal; default_type application/problem+json; add_header Retry-After 5 always; add_header Cache-Control no-store always; add_header X-Content-Type-Options nosniff always; add_header X-Frame-Options DENY always; add_header Referrer-Policy same-origin always; add_header Content-Security-Policy "default-src '"'"'none'"'"'" always; return %s '"'"'{"type":"about:blank","title":"%s","status":%s,"detail":"%s"}'"'"'; }\n' "$1" "$2" "$3" "$2" "$4"
 }
 
 nginx_settings() {
@@ -124,7 +136,9 @@ daemon off;
 worker_processes 2;
 pid $var/run/nginx.own;
 error_log $var/nginx.log warn;
-events { worker_connections 256; }
+# Half-sent requests of a few hundred strangers leave room for everybody else: they are cut off soon, and cost a connection each.
+worker_rlimit_nofile 8192;
+events { worker_connections 4096; }
 http {
     include /etc/nginx/mime.types;
     types { application/manifest+json webmanifest; }
@@ -136,7 +150,7 @@ http {
     # What is entered by hand is never put on the disk on its way.
     client_body_buffer_size 256k;
     client_body_timeout 20;
-    client_header_timeout 20;
+    client_header_timeout 8;
     client_body_temp_path $var/run/body;
     fastcgi_temp_path $var/run/fastcgi;
     proxy_temp_path $var/run/proxy;
@@ -151,12 +165,14 @@ http {
     map \$http_host \$is_own_host { default 0;
 $(served_hosts)
     }
+    map \$request_method \$pool { default fpm; POST sign-in; }
     limit_req_zone \$binary_remote_addr zone=address:4m rate=${rate}r/s;
     limit_req_status 429;
     # Who asks for another name than this instance's is not led anywhere.
     server {
         listen $listen:$port$tls default_server;
         $ssl
+        add_header X-Content-Type-Options nosniff always;
         return 421 "This is not the name of this instance: see PUBLIC_URL in docs/operating.md.\n";
     }
     server {
@@ -167,9 +183,14 @@ $(served_hosts)
         if (\$is_own_host = 0) { return 421 "This is not the name of this instance: see PUBLIC_URL in docs/operating.md.\n"; }
         root $here/public;
         $secure
+        # What nginx says by itself carries the same headers.
+        add_header X-Content-Type-Options nosniff always;
+        add_header X-Frame-Options DENY always;
+        add_header Referrer-Policy same-origin always;
         location /build/ {
             add_header Cache-Control "public, max-age=31536000, immutable";
-            add_header X-Content-Type-Options nosniff;
+            add_header X-Content-Type-Options nosniff always;
+            add_header X-Frame-Options DENY always;
             $secure
             try_files \$uri =404;
         }
@@ -177,11 +198,27 @@ $(served_hosts)
         # The program itself is nobody's to read.
         location ~ \.php(\$|/) { return 404; }
         location / {
-            add_header X-Content-Type-Options nosniff;
-            add_header X-Frame-Options DENY;
-            add_header Referrer-Policy same-origin;
-            $secure
             try_files \$uri @app;
+        }
+        # Whoever tries passwords holds nobody else up: two at a time in a pool of their own, the rest wait.
+        location = /api/session {
+            limit_req zone=address burst=$((rate * 5)) nodelay;
+            error_page 429 @busy;
+            error_page 502 504 @away;
+            include /etc/nginx/fastcgi_params;
+            fastcgi_param SCRIPT_FILENAME $here/public/index.php;
+            fastcgi_param SCRIPT_NAME /index.php;
+            fastcgi_param HTTP_HOST \$http_host;
+            fastcgi_param HTTPS \$by_tls if_not_empty;
+            fastcgi_pass unix:$sockets/\$pool.sock;
+            fastcgi_buffers 32 16k;
+            fastcgi_buffer_size 32k;
+            fastcgi_max_temp_file_size 0;
+            # Said once, for the application's answers and for nginx's own.
+            fastcgi_hide_header X-Content-Type-Options;
+            fastcgi_hide_header X-Frame-Options;
+            fastcgi_hide_header Referrer-Policy;
+            fastcgi_read_timeout 65;
         }
         location @app {
             limit_req zone=address burst=$((rate * 5)) nodelay;
@@ -197,6 +234,10 @@ $(served_hosts)
             fastcgi_buffers 32 16k;
             fastcgi_buffer_size 32k;
             fastcgi_max_temp_file_size 0;
+            # Said once, for the application's answers and for nginx's own.
+            fastcgi_hide_header X-Content-Type-Options;
+            fastcgi_hide_header X-Frame-Options;
+            fastcgi_hide_header Referrer-Policy;
             fastcgi_read_timeout 65;
         }
 $(problem large 413 'Not accepted' 'This is more than can be taken at once: at most 20 MB in a file.')
@@ -233,7 +274,7 @@ stop_server() {
 # end_listeners: processes that hold the socket by which PHP is asked, where nobody is left who would end them.
 end_listeners() {
     local inode fd pid
-    for inode in $(awk -v path="$sockets/fpm.sock" '$8 == path { print $7 }' /proc/net/unix); do
+    for inode in $(awk -v one="$sockets/fpm.sock" -v other="$sockets/sign-in.sock" '$8 == one || $8 == other { print $7 }' /proc/net/unix); do
         for fd in /proc/[0-9]*/fd/*; do
             [ "$(readlink "$fd" 2>/dev/null)" = "socket:[$inode]" ] || continue
             pid=${fd#/proc/}

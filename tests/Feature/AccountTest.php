@@ -169,6 +169,44 @@ final class AccountTest extends TestCase
         $sign(null)->assertOk();
     }
 
+    public function test_whoever_sits_at_an_open_session_neither_takes_the_second_factor_off_nor_puts_another_in_its_place(): void
+    {
+        $this->actAs('keeper');
+        $begin = fn (): string => $this->postJson('/api/account/factor')->assertOk()->json('secret');
+        $old = $begin();
+        $step = intdiv(now()->getTimestamp(), 30);
+        $codes = $this->putJson('/api/account/factor', ['code' => Totp::code($old, $step)])->assertOk()->json('recovery_codes');
+        $new = $begin();
+        $this->assertNotSame($old, $new);
+        $password = \Database\Seeders\DemoSeeder::PASSWORD;
+        $this->travel(60)->seconds();
+        $replace = fn (array $sent) => $this->putJson('/api/account/factor', ['code' => Totp::code($new, $step + 2), ...$sent]);
+        $replace([])->assertUnprocessable()->assertJsonValidationErrors(['password', 'old_code']);
+        $replace(['password' => $password, 'old_code' => '000000'])->assertUnprocessable()->assertJsonValidationErrors('old_code');
+        $this->deleteJson('/api/account/factor', ['password' => $password])->assertUnprocessable()->assertJsonValidationErrors('old_code');
+        $this->assertSame($old, Crypt::decryptString((string) $this->person('keeper')->factor_secret));
+        $replace(['code' => '111111', 'password' => $password, 'old_code' => $codes[0]])->assertUnprocessable()->assertJsonValidationErrors('code');
+        $replace(['password' => $password, 'old_code' => $codes[0]])->assertOk();
+        $this->assertSame($new, Crypt::decryptString((string) $this->person('keeper')->factor_secret));
+        $this->travel(60)->seconds();
+        $this->deleteJson('/api/account/factor', ['password' => $password, 'old_code' => Totp::code($new, $step + 4)])->assertOk()->assertJsonPath('has_factor', false);
+    }
+
+    public function test_guesses_in_an_open_session_are_slowed_and_logged(): void
+    {
+        config(['auth.tries_per_minute' => 6]);
+        $this->actAs('keeper');
+        $answers = [];
+        for ($guess = 0; $guess < 12; $guess++) {
+            $answers[] = $this->putJson('/api/account/password', ['current' => "guess {$guess}", 'password' => self::PASSWORD])->status();
+        }
+        $this->assertSame(422, $answers[0]);
+        $this->assertSame(429, end($answers));
+        $this->assertStringContainsString('refused in an open session', (string) file_get_contents(collect(glob(storage_path('logs/security-*.log')) ?: [])->last()));
+        $this->app['auth']->forgetGuards();
+        $this->postJson('/api/session', ['email' => 'keeper@quillhaven.example', 'password' => \Database\Seeders\DemoSeeder::PASSWORD])->assertOk();
+    }
+
     public function test_where_everybody_needs_a_second_factor_nothing_else_is_open_before_it(): void
     {
         Organisation::query()->update(['factor_required' => true]);

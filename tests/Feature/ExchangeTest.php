@@ -14,6 +14,7 @@ use App\Exchange\TakeImport;
 use App\Kits\Models\Kit;
 use App\Lists\Models\KitList;
 use Illuminate\Support\Facades\Queue;
+use Illuminate\Testing\TestResponse;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -307,6 +308,24 @@ final class ExchangeTest extends TestCase
         }
         Item::query()->where('code', 'shears')->update(['caution' => '=1+1']);
         $this->assertStringContainsString(",'=1+1,", (string) $this->get('/api/exports/catalogue?format=csv')->getContent());
+    }
+
+    public function test_files_that_would_fill_the_memory_are_refused_in_words(): void
+    {
+        $this->actAs('lead');
+        $send = fn (string $format, string $text) => $this->postJson('/api/imports', [
+            'id' => $this->ulid(), 'kind' => 'catalogue', 'format' => $format, 'file_name' => "large.{$format}", 'source' => $text,
+        ]);
+        $refused = static fn (TestResponse $answer, string $says) => $answer->assertUnprocessable()
+            ->assertJsonPath('errors.source.0', static fn (string $text): bool => str_contains($text, $says));
+        memory_reset_peak_usage();
+        $refused($send('csv', "code,name\n".str_repeat("a,b\n", 200_000)), 'more than 20,000 rows');
+        $refused($send('csv', "code,name\na,".str_repeat('x', 30_000)."\n"), 'Row 2, cell 2 is longer');
+        $refused($send('json', '{"format":"sarcina.catalogue/1","items":['.implode(',', array_fill(0, 400_000, '{}')).']}'), 'objects and lists');
+        $refused($send('json', '{"format":"sarcina.catalogue/1","items":['.implode(',', array_fill(0, 21_000, '{}')).']}'), 'more than 20,000 entries');
+        $body = '{"source":['.implode(',', array_fill(0, 400_000, '{}')).']}';
+        $this->call('POST', '/api/imports', [], [], [], ['CONTENT_TYPE' => 'application/json', 'HTTP_ACCEPT' => 'application/json'], $body)->assertStatus(400);
+        $this->assertLessThan(256_000_000, memory_get_peak_usage());
     }
 
     public function test_five_thousand_rows_are_in_within_twenty_seconds_and_say_how_far_they_are(): void

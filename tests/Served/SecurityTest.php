@@ -79,6 +79,79 @@ final class SecurityTest extends ServedTestCase
         }
     }
 
+    public function test_hundreds_of_half_sent_requests_hold_nobody_up(): void
+    {
+        $client = $this->signIn('keeper');
+        $address = 'tcp://127.0.0.1:'.parse_url($this->url(), PHP_URL_PORT);
+        $open = [];
+        for ($number = 0; $number < 600; $number++) {
+            $socket = stream_socket_client($address, timeout: 5);
+            $this->assertIsResource($socket, "connection {$number}");
+            fwrite($socket, "GET /api/today HTTP/1.1\r\nHost: 127.0.0.1");
+            $open[] = $socket;
+        }
+        $from = microtime(true);
+        $this->assertSame(200, $client->get('/api/today')['status']);
+        $this->assertLessThan(2.0, microtime(true) - $from);
+        array_map(fclose(...), $open);
+    }
+
+    public function test_sixty_sign_ins_at_once_wait_in_a_pool_of_their_own(): void
+    {
+        $client = $this->signIn('keeper');
+        $together = curl_multi_init();
+        $asked = [];
+        for ($number = 0; $number < 60; $number++) {
+            $one = curl_init($this->url().'/api/session');
+            assert($one !== false);
+            curl_setopt_array($one, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ['Content-Type: application/json', 'Accept: application/json', 'X-CSRF-TOKEN: x'],
+                CURLOPT_POSTFIELDS => json_encode(['email' => "nobody{$number}@tarn.example", 'password' => 'no such password'])]);
+            curl_multi_add_handle($together, $one);
+            $asked[] = $one;
+        }
+        $most = 0;
+        do {
+            curl_multi_exec($together, $running);
+            $most = max($most, (int) shell_exec('pgrep -fc "php-fpm: pool sign-in" 2>/dev/null'));
+            $from = microtime(true);
+            $this->assertSame(200, $client->get('/api/today')['status']);
+            $this->assertLessThan(2.0, microtime(true) - $from, 'Who is signed in is not held up.');
+            curl_multi_select($together, 0.01);
+        } while ($running > 0);
+        foreach ($asked as $one) {
+            $this->assertContains(curl_getinfo($one, CURLINFO_RESPONSE_CODE), [419, 422, 429]);
+        }
+        $this->assertGreaterThan(0, $most, 'They are answered there.');
+    }
+
+    public function test_what_the_web_server_says_by_itself_carries_the_headers_too(): void
+    {
+        foreach (['/build/no-such-file.js' => 404, '/index.php' => 404] as $path => $status) {
+            $asked = curl_init($this->url().$path);
+            assert($asked !== false);
+            curl_setopt_array($asked, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HEADER => true]);
+            $answer = strtolower((string) curl_exec($asked));
+            $this->assertSame($status, curl_getinfo($asked, CURLINFO_RESPONSE_CODE), $path);
+            $this->assertStringContainsString('x-content-type-options: nosniff', $answer, $path);
+            $this->assertStringContainsString('x-frame-options: deny', $answer, $path);
+        }
+        $headers = strtolower($this->signIn('keeper')->get('/api/session')['headers']);
+        foreach (['x-content-type-options', 'x-frame-options', 'referrer-policy'] as $name) {
+            $this->assertSame(1, substr_count($headers, "{$name}:"), "{$name} once");
+        }
+    }
+
+    public function test_reading_commands_make_no_instance_and_say_what_runs(): void
+    {
+        $status = json_decode($this->instance('status_json'), true);
+        $this->assertSame(array_fill_keys(['nginx', 'fpm', 'worker', 'clock', 'follower', 'db'], true), $status['runs']);
+        $this->assertSame($this->url(), $status['url']);
+        $this->assertStringContainsString('.log', $this->instance('say_logs'));
+        [$exit, $said] = \Tests\Support\OnInstance::run('own-nowhere', 'need_instance');
+        $this->assertSame([64, true], [$exit, str_contains(implode(' ', $said), 'There is nothing in')]);
+        $this->assertDirectoryDoesNotExist(dirname($this->var()).'/own-nowhere');
+    }
+
     public function test_a_request_without_the_token_changes_nothing(): void
     {
         $client = $this->signIn('keeper');

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Accounts\Http;
 
 use App\Accounts\Models\Organisation;
-use App\Accounts\Models\User;
 use App\Accounts\SecondFactor;
+use App\Accounts\SignInGuard;
 use App\Accounts\StrongPassword;
 use App\Accounts\Totp;
 use App\Accounts\UserSessions;
@@ -26,6 +26,7 @@ final class OwnAccountController extends Controller
         private readonly UserSessions $sessions,
         private readonly SecondFactor $factor,
         private readonly Organisation $organisation,
+        private readonly SignInGuard $guard,
     ) {
     }
 
@@ -50,7 +51,7 @@ final class OwnAccountController extends Controller
             'current' => ['required', 'string', 'max:200'],
             'password' => ['required', 'string', new StrongPassword([$user->name, $user->email, $this->organisation->name])],
         ], ['current.*' => 'Enter the password that you have now.', 'password.required' => 'Choose a password.']);
-        $this->refuseWrongPassword($user, $request->string('current')->value(), 'current');
+        $this->refuseWrongPassword($request, 'current');
         $user->forceFill(['password' => $request->string('password')->value()])->save();
         $this->sessions->endAll($user, $request->session()->getId());
 
@@ -81,14 +82,21 @@ final class OwnAccountController extends Controller
     }
 
     #[OA\Put(path: '/account/factor', operationId: 'setUpFactor', tags: ['account'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['code'], properties: [new OA\Property(property: 'code',
-        type: 'string')]))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['code'], properties: [
+        new OA\Property(property: 'code', type: 'string'),
+        new OA\Property(property: 'password', type: 'string', description: 'where another one is on'),
+        new OA\Property(property: 'old_code', type: 'string', description: 'of the one that is on, or a recovery code'),
+    ]))]
     #[OA\Response(response: 200, description: 'With recovery codes, shown this once', content: new OA\JsonContent(ref: OwnAccount::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function setUpFactor(Request $request): JsonResponse
     {
         $request->validate(['code' => ['required', 'string', 'max:20']], ['code.*' => 'Type the six figures that the app shows.']);
         $secret = $request->session()->get(self::SECRET);
+        // The new code first: a recovery code is not used up by a new one that was mistyped.
+        if (SecondFactor::isSetUp($this->user($request)) && is_string($secret) && SecondFactor::isCodeOf($secret, $request->string('code')->value(), now())) {
+            $this->refuseWrongFactor($request);
+        }
         $codes = is_string($secret) ? $this->factor->setUp($this->user($request), $secret, $request->string('code')->value(), now()) : null;
         if ($codes === null) {
             throw ValidationException::withMessages([
@@ -102,23 +110,43 @@ final class OwnAccountController extends Controller
     }
 
     #[OA\Delete(path: '/account/factor', operationId: 'removeFactor', tags: ['account'])]
-    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['password'], properties: [new OA\Property(property: 'password',
-        type: 'string')]))]
+    #[OA\RequestBody(required: true, content: new OA\JsonContent(required: ['password', 'old_code'], properties: [
+        new OA\Property(property: 'password', type: 'string'),
+        new OA\Property(property: 'old_code', type: 'string', description: 'that the app shows now, or a recovery code'),
+    ]))]
     #[OA\Response(response: 200, description: 'One\'s own account', content: new OA\JsonContent(ref: OwnAccount::class))]
     #[OA\Response(response: 422, description: 'Not accepted as entered')]
     public function removeFactor(Request $request): JsonResponse
     {
-        $request->validate(['password' => ['required', 'string', 'max:200']], ['password.*' => 'Enter your password.']);
-        $this->refuseWrongPassword($this->user($request), $request->string('password')->value(), 'password');
+        $this->refuseWrongFactor($request);
         $this->factor->remove($this->user($request));
 
         return $this->own($request);
     }
 
-    private function refuseWrongPassword(User $user, string $password, string $field): void
+    /** @throws ValidationException where it is not the password that the person has now */
+    private function refuseWrongPassword(Request $request, string $field): void
     {
-        if (! Hash::check($password, $user->password)) {
+        $user = $this->user($request);
+        $password = $request->string($field)->value();
+        if (! $this->guard->confirms($user, static fn (): bool => Hash::check($password, $user->password), (string) $request->ip())) {
             throw ValidationException::withMessages([$field => 'This is not your password. Check it, and whether the capitals key is on.']);
+        }
+    }
+
+    /** Whoever sits at somebody's open session must not take their second factor off or put another in its place. */
+    private function refuseWrongFactor(Request $request): void
+    {
+        $request->validate(
+            ['password' => ['required', 'string', 'max:200'], 'old_code' => ['required', 'string', 'max:40']],
+            ['password.*' => 'Enter your password.', 'old_code.*' => 'Type the six figures that the app shows now, or a recovery code.'],
+        );
+        $this->refuseWrongPassword($request, 'password');
+        $accepts = fn (): bool => $this->factor->accepts($this->user($request), $request->string('old_code')->value(), now());
+        if (SecondFactor::isSetUp($this->user($request)) && ! $this->guard->confirms($this->user($request), $accepts, (string) $request->ip())) {
+            throw ValidationException::withMessages([
+                'old_code' => 'This is neither the code that the app shows now nor a recovery code that is left. A code works once: wait for the next.',
+            ]);
         }
     }
 

@@ -26,8 +26,8 @@ final class PlainText
 
     private const LONGEST = 4000;
 
-    /** The one parameter that has parts: measures by name. */
-    private const MEASURES = 'least';
+    /** The parameters that have parts: measures by name. */
+    private const MEASURES = ['least', 'most'];
 
     /** @param  Closure(Request): Response  $next */
     public function handle(Request $request, Closure $next): Response
@@ -43,7 +43,8 @@ final class PlainText
             return $next($request);
         }
         try {
-            $sent = json_decode($body, true, self::DEPTH, JSON_THROW_ON_ERROR);
+            // A file for import is one long text: nothing in it is read as lists, of which a few million would fill the memory.
+            $sent = json_decode($body, true, $request->is('api/imports') ? 1 : self::DEPTH, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
             $fault = new HttpException(400, 'This cannot be read as JSON in UTF-8. Nothing was saved.');
 
@@ -69,7 +70,7 @@ final class PlainText
         $faults = [];
         foreach (array_slice($query, 0, self::MOST_PARAMETERS, true) as $name => $value) {
             $fault = match (true) {
-                is_array($value) && $name !== self::MEASURES => 'One text belongs here, not a list.',
+                is_array($value) && ! in_array($name, self::MEASURES, true) => 'One text belongs here, not a list.',
                 is_string($value) && ! mb_check_encoding($value, 'UTF-8') => 'This cannot be read as UTF-8.',
                 is_string($value) && strlen($value) > self::LONGEST => 'This is longer than '.self::LONGEST.' bytes.',
                 is_string($value) && Unseen::isIn($value) => 'It holds a character that cannot be seen, or one that turns the direction of the text.',

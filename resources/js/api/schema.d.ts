@@ -6627,6 +6627,10 @@ export interface operations {
             content: {
                 "application/json": {
                     code: string;
+                    /** @description where another one is on */
+                    password?: string;
+                    /** @description of the one that is on, or a recovery code */
+                    old_code?: string;
                 };
             };
         };
@@ -6680,6 +6684,8 @@ export interface operations {
             content: {
                 "application/json": {
                     password: string;
+                    /** @description that the app shows now, or a recovery code */
+                    old_code: string;
                 };
             };
         };

@@ -43,6 +43,7 @@ function Factor({ account }: { account: Schemas['OwnAccount'] }) {
     const [begun, setBegun] = useState<{ secret: string; picture: string } | null>(null);
     const [code, setCode] = useState('');
     const [password, setPassword] = useState('');
+    const [oldCode, setOldCode] = useState('');
     const begin = useMutation({
         mutationFn: async () => {
             const { secret, address } = await ask(api.POST('/account/factor'));
@@ -112,23 +113,35 @@ function Factor({ account }: { account: Schemas['OwnAccount'] }) {
                     word={words.turnOffFactor}
                     title={words.turnOffFactor}
                     done={words.turnOff}
-                    isReady={password !== ''}
-                    onOpen={() => setPassword('')}
+                    isReady={password !== '' && oldCode.trim() !== ''}
+                    onOpen={() => {
+                        setPassword('');
+                        setOldCode('');
+                    }}
                     save={async () => {
-                        const own = await ask(api.DELETE('/account/factor', { body: { password } }));
+                        const own = await ask(api.DELETE('/account/factor', { body: { password, old_code: oldCode } }));
                         client.setQueryData(questions.account().queryKey, own);
                         await client.invalidateQueries({ queryKey: sessionQuestion().queryKey });
                     }}
                 >
                     {(wrong) => (
-                        <Write
-                            label={words.password}
-                            type="password"
-                            value={password}
-                            onWrite={setPassword}
-                            problem={wrong?.at('password')}
-                            help={account.factor_required ? words.factorIsRequired : undefined}
-                        />
+                        <>
+                            <Write
+                                label={words.password}
+                                type="password"
+                                value={password}
+                                onWrite={setPassword}
+                                problem={wrong?.at('password')}
+                                help={account.factor_required ? words.factorIsRequired : undefined}
+                            />
+                            <Write
+                                label={words.codeOrRecoveryCode}
+                                value={oldCode}
+                                onWrite={setOldCode}
+                                problem={wrong?.at('old_code')}
+                                slotProps={{ htmlInput: { autoComplete: 'one-time-code', maxLength: 40 } }}
+                            />
+                        </>
                     )}
                 </FormDialog>
             )}

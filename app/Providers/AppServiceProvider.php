@@ -73,8 +73,9 @@ final class AppServiceProvider extends ServiceProvider
         Gate::guessPolicyNamesUsing(static fn (string $model): string => str_replace('\\Models\\', '\\', $model).'Policy');
         // A workplace shares one address: what is limited is an address together with what it tries, never an address alone.
         $of = static fn (Request $request, string $name): string => is_string($request->route($name)) ? $request->route($name) : '';
-        RateLimiter::for('reports', static fn (Request $request): Limit => Limit::perHour(20)->by("reports|{$request->ip()}|{$of($request, 'token')}"));
-        RateLimiter::for('reports-read', static fn (Request $request): Limit => Limit::perHour(120)->by("reports-read|{$request->ip()}|{$of($request, 'token')}"));
+        $byCode = static fn (Limit $limit, Request $request): Limit => $limit->by("{$limit->maxAttempts}|{$request->ip()}|{$of($request, 'token')}");
+        RateLimiter::for('reports', static fn (Request $request): Limit => $byCode(Limit::perHour(20), $request));
+        RateLimiter::for('reports-read', static fn (Request $request): Limit => $byCode(Limit::perHour(120), $request));
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(config()->integer('auth.tries_per_minute'))
             ->by(Str::lower(is_string($request->input('email')) ? $request->input('email') : '')."|{$of($request, 'secret')}|{$request->ip()}"));
     }

@@ -120,7 +120,7 @@ nginx_settings() {
     local tls='' ssl='' secure='' proxies='' from_proxy='' proxy rate
     if [ -n "${cert:-}" ]; then
         tls=' ssl'
-        ssl="ssl_certificate $cert; ssl_certificate_key $key; ssl_protocols TLSv1.2 TLSv1.3; error_page 497 =301 $(own_address)\$request_uri;"
+        ssl="ssl_certificate $cert; ssl_certificate_key $key; ssl_protocols TLSv1.2 TLSv1.3; error_page 497 $(own_address)\$request_uri;"
     fi
     case "$(env_of APP_URL)" in https:*) secure='add_header Strict-Transport-Security "max-age=31536000";' ;; esac
     # Who asks, and whether by TLS, is believed of a proxy that is named here and of nobody else.

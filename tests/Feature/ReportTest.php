@@ -131,9 +131,10 @@ final class ReportTest extends TestCase
         $this->assertSame('not_ready', $this->actAs('keeper')->readKit('QH-16')['verdict']['verdict'], 'with so many waiting nobody knows');
         $this->signOut();
         for ($at = 0; $at < 12; $at++) {
-            $this->report('nothing-of-the-kind', ['foil-blanket' => 1]);
+            $this->report($token, ['foil-blanket' => 1]);
         }
         $this->report($token, ['foil-blanket' => 1])->assertTooManyRequests();
+        $this->report('another-code', ['foil-blanket' => 1])->assertNoContent();
     }
 
     public function test_a_withdrawn_code_leads_nowhere(): void

@@ -94,7 +94,8 @@ final class OwnAccountController extends Controller
         $request->validate(['code' => ['required', 'string', 'max:20']], ['code.*' => 'Type the six figures that the app shows.']);
         $secret = $request->session()->get(self::SECRET);
         // The new code first: a recovery code is not used up by a new one that was mistyped.
-        if (SecondFactor::isSetUp($this->user($request)) && is_string($secret) && SecondFactor::isCodeOf($secret, $request->string('code')->value(), now())) {
+        $isCode = is_string($secret) && SecondFactor::isCodeOf($secret, $request->string('code')->value(), now());
+        if ($isCode && SecondFactor::isSetUp($this->user($request))) {
             $this->refuseWrongFactor($request);
         }
         $codes = is_string($secret) ? $this->factor->setUp($this->user($request), $secret, $request->string('code')->value(), now()) : null;

@@ -44,7 +44,7 @@ final class PlainText
         }
         try {
             // A file for import is one long text: nothing in it is read as lists, of which a few million would fill the memory.
-            $sent = json_decode($body, true, $request->is('api/imports') ? 1 : self::DEPTH, JSON_THROW_ON_ERROR);
+            $sent = json_decode($body, true, $request->is('api/imports') ? 2 : self::DEPTH, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
             $fault = new HttpException(400, 'This cannot be read as JSON in UTF-8. Nothing was saved.');
 

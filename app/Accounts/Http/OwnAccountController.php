@@ -146,7 +146,8 @@ final class OwnAccountController extends Controller
         $accepts = fn (): bool => $this->factor->accepts($this->user($request), $request->string('old_code')->value(), now());
         if (SecondFactor::isSetUp($this->user($request)) && ! $this->guard->confirms($this->user($request), $accepts, (string) $request->ip())) {
             throw ValidationException::withMessages([
-                'old_code' => 'This is neither the code that the app shows now nor a recovery code that is left. A code works once: wait for the next.',
+                'old_code' => 'This is neither the code that the app shows now nor a recovery code that is left. '.
+                    'A code works once: wait for the next.',
             ]);
         }
     }

@@ -69,7 +69,7 @@ function Factor({ account }: { account: Schemas['OwnAccount'] }) {
             {account.recovery_codes && (
                 <Notice>
                     <strong>{words.recoveryCodes}</strong> {words.recoveryCodesAbout}
-                    <Box component="ul" sx={{ columns: 2, fontFamily: 'monospace', m: 0, mt: 1, pl: 5 }}>
+                    <Box component="ul" sx={{ columns: { xs: 1, sm: 2 }, fontFamily: 'monospace', m: 0, mt: 1, pl: 5 }}>
                         {account.recovery_codes.map((one) => (
                             <li key={one}>{one}</li>
                         ))}

@@ -140,7 +140,7 @@ export const words = {
     codeOfTheApp: 'Code of the app',
     turnOnFactor: 'Turn on',
     turnOffFactor: 'Turn off second factor',
-    codeOrRecoveryCode: 'Code of the app, or a recovery code',
+    codeOrRecoveryCode: 'App code or recovery code',
     turnOff: 'Turn off',
     factorIsRequired: 'Your organisation asks for one: you will have to set it up again at once.',
     currentPassword: 'Current password',

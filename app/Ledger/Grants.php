@@ -32,11 +32,9 @@ final class Grants
             $rights = match (true) {
                 $table === 'migrations' => 'SELECT',
                 in_array($table, $kept, true) => 'SELECT, INSERT',
+                $table === 'lots' => 'SELECT, INSERT, DELETE, '.$this->changesOfLots($owner, $database),
                 default => 'SELECT, INSERT, UPDATE, DELETE',
             };
-            if ($table === 'lots') {
-                $rights = 'SELECT, INSERT, DELETE, '.$this->changesOfLots($owner, $database);
-            }
             $owner->statement("GRANT {$rights} ON `{$database}`.`{$table}` TO {$account}");
         }
     }

@@ -46,6 +46,11 @@ final class HeadFile
     {
         $kept = $this->read();
         $head = Head::read();
+        // The head is one row that anybody with the database can write: what it says is on record, or it is not believed.
+        $last = $head->number === 0 ? $head : DB::table('operations')->where('number', $head->number)->first(['epoch', 'hash']);
+        if ($last === null || (int) $last->epoch !== $head->epoch || $last->hash !== $head->hash) {
+            return "The head of the record was rewritten: operation {$head->number} of epoch {$head->epoch} is not on record as it says.";
+        }
         if ($kept !== null && $head->epoch <= $kept->epoch) {
             if ([$head->epoch, $head->number, $head->hash] === [$kept->epoch, $kept->number, $kept->hash]) {
                 return null;

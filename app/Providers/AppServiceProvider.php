@@ -17,6 +17,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\DatabaseManager;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\Queue;
@@ -71,12 +72,15 @@ final class AppServiceProvider extends ServiceProvider
         Queue::looping(static fn () => $workers->isAlive());
         // A policy stands in its area, beside the models' folder.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => str_replace('\\Models\\', '\\', $model).'Policy');
-        // A workplace shares one address: what is limited is an address together with what it tries, never an address alone.
-        $of = static fn (Request $request, string $name): string => is_string($request->route($name)) ? $request->route($name) : '';
-        $byCode = static fn (Limit $limit, Request $request): Limit => $limit->by("{$limit->maxAttempts}|{$request->ip()}|{$of($request, 'token')}");
-        RateLimiter::for('reports', static fn (Request $request): Limit => $byCode(Limit::perHour(20), $request));
-        RateLimiter::for('reports-read', static fn (Request $request): Limit => $byCode(Limit::perHour(120), $request));
+        // A workplace shares one address: whoever has a code or a link is not held back by what others there try. Made-up ones share one count.
+        $known = static fn (Request $request, string $name, string $table): string => is_string($request->route($name))
+            && DB::table($table)->where('hash', hash('sha256', $request->route($name)))->exists() ? $request->route($name) : 'unknown';
+        $ofCode = static fn (int $anHour, Request $request): Limit => Limit::perHour($anHour)
+            ->by("{$anHour}|{$request->ip()}|{$known($request, 'token', 'report_codes')}");
+        RateLimiter::for('reports', static fn (Request $request): Limit => $ofCode(20, $request));
+        RateLimiter::for('reports-read', static fn (Request $request): Limit => $ofCode(120, $request));
         RateLimiter::for('sign-in', static fn (Request $request): Limit => Limit::perMinute(config()->integer('auth.tries_per_minute'))
-            ->by(Str::lower(is_string($request->input('email')) ? $request->input('email') : '')."|{$of($request, 'secret')}|{$request->ip()}"));
+            ->by(Str::lower(is_string($request->input('email')) ? $request->input('email') : '')
+                ."|{$known($request, 'secret', 'account_links')}|{$request->ip()}"));
     }
 }

@@ -165,7 +165,8 @@ http {
     map \$http_host \$is_own_host { default 0;
 $(served_hosts)
     }
-    map \$request_method \$pool { default fpm; POST sign-in; }
+    # Whoever tries passwords holds nobody else up: two at a time in a pool of their own, the rest wait.
+    map "\$request_method \$uri" \$pool { default fpm; "~^POST /api/session/?$" sign-in; }
     limit_req_zone \$binary_remote_addr zone=address:4m rate=${rate}r/s;
     limit_req_status 429;
     # Who asks for another name than this instance's is not led anywhere.
@@ -200,26 +201,6 @@ $(served_hosts)
         location / {
             try_files \$uri @app;
         }
-        # Whoever tries passwords holds nobody else up: two at a time in a pool of their own, the rest wait.
-        location = /api/session {
-            limit_req zone=address burst=$((rate * 5)) nodelay;
-            error_page 429 @busy;
-            error_page 502 504 @away;
-            include /etc/nginx/fastcgi_params;
-            fastcgi_param SCRIPT_FILENAME $here/public/index.php;
-            fastcgi_param SCRIPT_NAME /index.php;
-            fastcgi_param HTTP_HOST \$http_host;
-            fastcgi_param HTTPS \$by_tls if_not_empty;
-            fastcgi_pass unix:$sockets/\$pool.sock;
-            fastcgi_buffers 32 16k;
-            fastcgi_buffer_size 32k;
-            fastcgi_max_temp_file_size 0;
-            # Said once, for the application's answers and for nginx's own.
-            fastcgi_hide_header X-Content-Type-Options;
-            fastcgi_hide_header X-Frame-Options;
-            fastcgi_hide_header Referrer-Policy;
-            fastcgi_read_timeout 65;
-        }
         location @app {
             limit_req zone=address burst=$((rate * 5)) nodelay;
             error_page 413 @large;
@@ -230,7 +211,7 @@ $(served_hosts)
             fastcgi_param SCRIPT_NAME /index.php;
             fastcgi_param HTTP_HOST \$http_host;
             fastcgi_param HTTPS \$by_tls if_not_empty;
-            fastcgi_pass unix:$sockets/fpm.sock;
+            fastcgi_pass unix:$sockets/\$pool.sock;
             fastcgi_buffers 32 16k;
             fastcgi_buffer_size 32k;
             fastcgi_max_temp_file_size 0;

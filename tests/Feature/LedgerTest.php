@@ -98,6 +98,7 @@ final class LedgerTest extends TestCase
         yield 'a kind that does not exist' => [["UPDATE operations SET kind = 'gift' WHERE number = 20"], 'of a kind that is not known'];
         yield 'another key' => [["UPDATE operations SET key_id = 'k9' WHERE number = 21"], 'under the key "k9"'];
         yield 'the head written over' => [["UPDATE ledger_head SET hash = REPEAT('a', 64)"], 'does not end as it was left'];
+        yield 'a new epoch that nothing was restored for' => [['UPDATE ledger_head SET epoch = epoch + 1'], 'the head was rewritten'];
         yield 'a holding made up' => [
             ['UPDATE holdings SET quantity = quantity + 5 WHERE id = (SELECT n FROM (SELECT MIN(id) n FROM holdings) h)'],
             'kept as being there',
@@ -201,6 +202,11 @@ final class LedgerTest extends TestCase
             $this->assertStringContainsString('put back or rewritten behind the application', (string) $file->follow('2026-12-02'));
             $this->assertSame($ahead, $number(), 'The file never goes back.');
         }
+        // A head that claims an epoch of its own is not followed, and takes no older record past the file.
+        DB::table('ledger_head')->update(['epoch' => $head->epoch + 1]);
+        $this->assertStringContainsString('The head of the record was rewritten', (string) $file->follow('2026-12-02'));
+        $this->assertSame($head->number, $number());
+        DB::table('ledger_head')->update(['epoch' => $head->epoch]);
         // A restore begins a new epoch in the record itself: then the file follows that.
         file_put_contents($file->path(), json_encode(Checkpoint::of(new Head($head->epoch - 1, $head->number + 9, str_repeat('a', 64)), '2026-12-02', app(Keys::class))->document()));
         $this->assertNull($file->follow('2026-12-02'));

@@ -115,6 +115,7 @@ final class LimitsTest extends TestCase
         yield 'text from right to left' => ['/kits?q=Shed%E2%80%AE10', 'errors.q.0'];
         yield 'no UTF-8' => ['/items?q=%E4', 'errors.q.0'];
         yield 'too long' => ['/find?q='.str_repeat('x', 5000), 'errors.q.0'];
+        yield 'too many' => ['/kits?'.implode('&', array_map(static fn (int $at): string => "p{$at}=1", range(1, 60))).'&place[]=x', 'errors.query.0'];
         yield 'an edition as a list' => ['/kits/QH-01/adoption?edition[]=x', 'errors.edition.0'];
         yield 'a configuration as a list' => ['/kits/QH-01/configuration?to[]=x', 'errors.to.0'];
     }

@@ -134,7 +134,12 @@ final class ReportTest extends TestCase
             $this->report($token, ['foil-blanket' => 1]);
         }
         $this->report($token, ['foil-blanket' => 1])->assertTooManyRequests();
-        $this->report('another-code', ['foil-blanket' => 1])->assertNoContent();
+        $this->report($this->code('QH-15'), ['foil-blanket' => 1])->assertNoContent();
+        $this->signOut();
+        for ($at = 0; $at < 20; $at++) {
+            $this->report("made-up-{$at}", ['foil-blanket' => 1]);
+        }
+        $this->report('made-up-too', ['foil-blanket' => 1])->assertTooManyRequests();
     }
 
     public function test_a_withdrawn_code_leads_nowhere(): void

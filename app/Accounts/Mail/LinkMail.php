@@ -16,8 +16,8 @@ use Illuminate\Mail\Mailables\Envelope;
  */
 final class LinkMail extends Mailable implements ShouldBeEncrypted, ShouldQueue
 {
-    /** Tried for about two days. */
-    public int $tries = 50;
+    /** How often it is tried: an invitation for about two days; a link that ends after two hours for about one. */
+    public int $tries;
 
     /** @var list<int> seconds between tries */
     public array $backoff = [30, 120, 600, 3600];
@@ -29,6 +29,7 @@ final class LinkMail extends Mailable implements ShouldBeEncrypted, ShouldQueue
         public readonly string $link,
         public readonly string $until,
     ) {
+        $this->tries = $kind === 'invitation' ? 50 : 4;
     }
 
     public function envelope(): Envelope

@@ -66,6 +66,8 @@ final class ChainFaults
             $faults[] = "The record was left at operation {$head->number}, but goes on to {$last}: something was added past its end.";
         } elseif ($head->hash !== $this->before) {
             $faults[] = "The record does not end as it was left: operation {$last} was written over.";
+        } elseif ($this->last !== null && (int) $this->last->text('epoch') !== $head->epoch) {
+            $faults[] = "The head says epoch {$head->epoch}, but operation {$last} is of epoch {$this->last->text('epoch')}: the head was rewritten.";
         }
 
         return $faults;

@@ -67,8 +67,11 @@ final class PlainText
     /** @param  array<array-key, mixed>  $query */
     private static function faultOfQuery(array $query): ?ValidationException
     {
+        if (count($query) > self::MOST_PARAMETERS) {
+            return ValidationException::withMessages(['query' => 'There are more than '.self::MOST_PARAMETERS.' parameters.']);
+        }
         $faults = [];
-        foreach (array_slice($query, 0, self::MOST_PARAMETERS, true) as $name => $value) {
+        foreach ($query as $name => $value) {
             $fault = match (true) {
                 is_array($value) && ! in_array($name, self::MEASURES, true) => 'One text belongs here, not a list.',
                 is_string($value) && ! mb_check_encoding($value, 'UTF-8') => 'This cannot be read as UTF-8.',

@@ -45,6 +45,15 @@ describe('a check is a look', () => {
         expect(lookAt(toggleNoneFound(done, 'L3'), optional).isJudged).toBe(true);
     });
 
+    it('has no status from a copy that was made before an upgrade until every line was counted', () => {
+        const old = lines.map(({ code, pocket_id }) => ({ code, pocket_id }));
+        const begun = begin(kit(), user, 'full');
+        expect(lookAt(begun, old)).toMatchObject({ done: 0, needed: 3, isJudged: false });
+        const done = counting(counting(begun, 'L1'), 'L2');
+        expect(lookAt(done, old).isJudged).toBe(false);
+        expect(lookAt(toggleNoneFound(done, 'L3'), old).isJudged).toBe(true);
+    });
+
     it('says of each line, when it is signed, that it was looked at', () => {
         const begun = begin(kit(), user, 'full');
         expect(answeredLines(begun)).toEqual([]);

@@ -3,7 +3,8 @@ import { type Draft } from './draft';
 import { moduleOf } from './modules';
 import { isSettled } from './rows';
 
-type Line = Pick<Schemas['LineResource'], 'code' | 'count_first' | 'pocket_id'>;
+/** A kit that was copied to this device before an upgrade does not say which lines to count first: then all of them are. */
+type Line = Pick<Schemas['LineResource'], 'code' | 'pocket_id'> & Partial<Pick<Schemas['LineResource'], 'count_first'>>;
 
 export interface Look {
     /** Lines that were looked at. */
@@ -44,7 +45,7 @@ function isSplitSaid(draft: Draft, line: string): boolean {
 /** Says how far a check has come: until every line that the server wants counted first was looked at, there is no status. */
 export function lookAt(draft: Draft, lines: readonly Line[]): Look {
     const looked = new Set(lines.filter((line) => isLooked(draft, line)).map((line) => line.code));
-    const needed = lines.filter((line) => line.count_first);
+    const needed = lines.filter((line) => line.count_first ?? true);
     const done = needed.filter((line) => looked.has(line.code)).length;
     return { looked, done, needed: needed.length, isJudged: done === needed.length };
 }

@@ -3,13 +3,13 @@
 declare(strict_types=1);
 
 /*
- * Every trigger of the database, by name: when it runs, on which table, and what it does. Migrations made them; this is what must be
- * there. `database:triggers` makes what is missing at each start and after a restore, and `ledger:verify` names what differs.
+ * Lists every trigger of the database by name: timing, event, table and statement. `database:triggers` makes missing ones at each start and
+ * after a restore; `ledger:verify` names differences. A migration that adds a trigger adds it here too.
  */
 
 $triggers = [];
 
-// What is recorded is never changed or removed.
+// The record is never changed or removed.
 foreach (\App\Ledger\Part::allKeptTables() as $table) {
     foreach (['UPDATE', 'DELETE'] as $event) {
         $triggers[$table.'_no_'.strtolower($event)] = ['BEFORE', $event, $table,
@@ -17,7 +17,7 @@ foreach (\App\Ledger\Part::allKeptTables() as $table) {
     }
 }
 
-// What belongs to a published design or a confirmed list stays as it is. ROW stands for the row before or after the change.
+// A published design and a confirmed list never change. ROW stands for the row before or after the change.
 $ofDesign = '(SELECT published_at FROM design_editions WHERE id = ROW.design_edition_id)';
 $ofList = '(SELECT confirmed_at FROM lists WHERE id = ROW.list_id)';
 $published = [
@@ -66,7 +66,7 @@ foreach (['UPDATE', 'DELETE'] as $event) {
         "IF OLD.confirmed_at IS NOT NULL THEN SIGNAL SQLSTATE '45000' SET MESSAGE_TEXT = '{$kept[1][1]}'; END IF"];
 }
 
-// How many kits have which status, and how each kit's status changed.
+// Counts of kits by status, and the history of each kit's status.
 $count = static fn (string $row, string $kits): string => 'INSERT INTO state_counts (verdict, band, overdue_from, kits) '
     ."VALUES ({$row}.verdict, {$row}.band, {$row}.overdue_from, {$kits})";
 $history = static fn (string $values): string => "INSERT INTO kit_status_history (kit_id, changed_at, day, verdict, due_on) VALUES ({$values})";

@@ -18,7 +18,7 @@ final class AccountLinks
 
     public const PASSWORD_HOURS = 2;
 
-    /** A newer link does not void one that is younger. */
+    /** A new link does not void one younger than this. */
     public const KEPT_MINUTES = 5;
 
     public function __construct(private readonly Organisation $organisation)
@@ -38,7 +38,7 @@ final class AccountLinks
 
     public function forPassword(User $user, ?User $by, CarbonInterface $at): string
     {
-        // Somebody who asks for links in a person's name must not void the one that the person just got.
+        // Anybody can ask for a link to an account: that must not void the link that its owner received a moment ago.
         DB::table('account_links')->where('user_id', $user->id)->whereNull('used_at')
             ->where('made_at', '<=', self::instant($at->copy()->subMinutes(self::KEPT_MINUTES)))->update(['withdrawn_at' => self::instant($at)]);
 
@@ -57,7 +57,7 @@ final class AccountLinks
     public function use(AccountLink $link, CarbonInterface $at): void
     {
         DB::table('account_links')->where('id', $link->id)->update(['used_at' => self::instant($at)]);
-        // Of several links for one password the first that is used ends the others.
+        // The first link that is used ends all others to the same account.
         if ($link->userId !== null) {
             DB::table('account_links')->where('user_id', $link->userId)->whereNull('used_at')->update(['withdrawn_at' => self::instant($at)]);
         }

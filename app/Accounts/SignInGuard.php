@@ -47,8 +47,8 @@ final class SignInGuard
     }
 
     /**
-     * Says whether this is the person's own password, or code, where a session is open: guessing is slowed and logged as at the door, and
-     * does not hold the person's own sign-in up.
+     * Checks a password or code inside an open session. Guesses are slowed and logged as at sign-in, and never delay the person's own
+     * sign-in.
      *
      * @param  callable(): bool  $isRight
      *

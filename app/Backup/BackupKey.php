@@ -8,9 +8,8 @@ use JsonException;
 use RuntimeException;
 
 /**
- * The key of an instance's backups, stretched from their passphrase (Argon2id). It lies on the machine, readable for the instance alone, so
- * that backups are made and tried with nobody there; a backup holds only what the passphrase is stretched with, so that the key can be had
- * again from file and passphrase. By it what a backup says of itself is authenticated, and its contents are encrypted.
+ * Authenticates and encrypts the backups of an instance. The key is derived from a passphrase (Argon2id) and kept on the machine, so that
+ * backups and drills need no person. A backup holds only salt and cost: file and passphrase give the key back.
  */
 final readonly class BackupKey
 {
@@ -18,12 +17,12 @@ final readonly class BackupKey
 
     private const CONTEXT = 'sarcinab';
 
-    /** A file that somebody changed must not make this machine work for minutes or take all its memory. */
+    /** A forged backup must not cost minutes of work or all the memory. */
     private const MOST_OPERATIONS = 20;
 
     private const MOST_MEMORY = 1_073_741_824;
 
-    /** The least that libsodium stretches with. */
+    /** The least that libsodium accepts, in bytes. */
     private const LEAST_MEMORY = 8192;
 
     /**
@@ -44,7 +43,7 @@ final readonly class BackupKey
     }
 
     /**
-     * Reads the key that lies on the machine.
+     * Reads the key that is kept on the machine.
      *
      * @throws RuntimeException where the document is no key
      */
@@ -65,7 +64,7 @@ final readonly class BackupKey
     }
 
     /**
-     * Works the key out again from the passphrase and from what a backup says that it was stretched with.
+     * Derives the key again from the passphrase and from the salt and cost in a backup.
      *
      * @param  mixed  $stretch  `salt`, `operations`, `memory`, as `stretch` gives them
      *
@@ -76,13 +75,13 @@ final readonly class BackupKey
         return self::stretched($passphrase, ...self::stretchedWith($stretch));
     }
 
-    /** @return array{salt: string, operations: int, memory: int} what a backup says of it: no secret */
+    /** @return array{salt: string, operations: int, memory: int} salt and cost, which are no secret */
     public function stretch(): array
     {
         return ['salt' => base64_encode($this->salt), 'operations' => $this->operations, 'memory' => $this->memory];
     }
 
-    /** @return string as it lies on the machine */
+    /** @return string the document that is kept on the machine */
     public function json(): string
     {
         $document = ['format' => self::FORMAT, ...$this->stretch(), 'key' => base64_encode($this->key)];
@@ -90,19 +89,19 @@ final readonly class BackupKey
         return json_encode($document, JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR)."\n";
     }
 
-    /** @return string sixteen hexadecimal digits in groups of four, to be compared with those that were written down */
+    /** @return string sixteen hexadecimal digits in groups of four, to compare with the written note */
     public function fingerprint(): string
     {
         return implode(' ', str_split(substr(bin2hex(sodium_crypto_kdf_derive_from_key(32, 3, self::CONTEXT, $this->key)), 0, 16), 4));
     }
 
-    /** @return string the code, in hexadecimal digits, by which whoever has the key knows that a text is as it was */
+    /** @return string the HMAC (SHA-256) of a text, in hexadecimal digits */
     public function authenticate(string $text): string
     {
         return hash_hmac('sha256', $text, sodium_crypto_kdf_derive_from_key(32, 1, self::CONTEXT, $this->key));
     }
 
-    /** @return string 32 bytes, for the contents of backups (XChaCha20-Poly1305 of libsodium, piece by piece) */
+    /** @return string 32 bytes, for the contents of backups (see SealedFile) */
     public function forContents(): string
     {
         return sodium_crypto_kdf_derive_from_key(SODIUM_CRYPTO_SECRETSTREAM_XCHACHA20POLY1305_KEYBYTES, 2, self::CONTEXT, $this->key);

@@ -11,26 +11,26 @@ use RecursiveIteratorIterator;
 use RuntimeException;
 use SplFileInfo;
 
-/** What a backup says of itself: each file in it with its checksum, each table with its rows, and what its key was stretched with. */
+/** Describes a backup: each file with its checksum, each table with its number of rows, and salt and cost of the key. */
 final class Manifest
 {
     public const FORMAT = 'sarcina.backup-2';
 
     public const FILE = 'manifest.json';
 
-    /** The code by which whoever has the key knows that the manifest is as it was; a backup without a key has none. */
+    /** The HMAC of the manifest. A backup without a key has none. */
     public const CODE = 'manifest.mac';
 
-    /** All that lies in the backup, encrypted where there is a key. */
+    /** Everything else in the backup, encrypted if there is a key. */
     public const CONTENTS = 'contents';
 
-    /** A tar of what was encrypted, while it is made or opened. */
+    /** The same as a plain tar, while a backup is made or opened. */
     public const OPENED = 'contents.tar';
 
     private const MOST_BYTES = 10_000_000;
 
     /**
-     * @param  array<string, mixed>|null  $stretch  what its key was stretched with (BackupKey::stretch); null: it has no key
+     * @param  array<string, mixed>|null  $stretch  salt and cost of its key (BackupKey::stretch); null: it has no key
      * @param  array<string, string>  $files  SHA-256 by path
      * @param  array<string, int>  $rows  by table
      */
@@ -45,7 +45,7 @@ final class Manifest
     ) {
     }
 
-    /** Describes what lies in the folder; its file `rows` says how many each table has, a table and a number on each line. */
+    /** Describes the files in the folder. Its file `rows` has a table and its number of rows on each line. */
     public static function describe(
         string $folder, string $instance, string $reason, string $madeAt, ?string $secretsKnownBy, ?BackupKey $key = null,
     ): self {
@@ -83,7 +83,7 @@ final class Manifest
         );
     }
 
-    /** @return string as it lies there; of a file that is too long only so much that it cannot be read */
+    /** @return string the manifest as it is in the folder, cut off at a limit: then it is no valid JSON */
     public static function text(string $folder): string
     {
         $file = "{$folder}/".self::FILE;

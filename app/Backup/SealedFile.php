@@ -7,8 +7,8 @@ namespace App\Backup;
 use RuntimeException;
 
 /**
- * Encrypts and decrypts a file of any size piece by piece (XChaCha20-Poly1305 with rekeying, libsodium's secretstream): a piece that was
- * changed, left out, put in or moved, and a file that was cut, do not open.
+ * Encrypts and decrypts a file of any size in pieces (libsodium's secretstream, XChaCha20-Poly1305). A file does not open if a piece was
+ * changed, removed, added or moved, or if its end is missing.
  */
 final class SealedFile
 {

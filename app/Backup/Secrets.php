@@ -9,7 +9,7 @@ use RuntimeException;
 /** The keys of an instance in its `.env`: what a record is verified and carried on with, and what second factors are encrypted by. */
 final class Secrets
 {
-    /** In a backup, whose contents are encrypted. */
+    /** The file in an encrypted backup. */
     public const FILE = 'secrets.json';
 
     private const NAMES = ['APP_KEY', 'LEDGER_KEYS', 'LEDGER_SIGNING_SEED'];

@@ -31,7 +31,7 @@ final class HintWords
 
         return match ($hint->kind) {
             HintKind::CompanionMissing => "{$what} needs {$others} beside it, and no line of this design asks for one. {$this->why($hint)}",
-            HintKind::CompanionApart => "{$what} and {$others} lie in different pockets. {$this->why($hint)} Put them together.",
+            HintKind::CompanionApart => "{$what} and {$others} are in different pockets. {$this->why($hint)} Put them together.",
             HintKind::GlovesNotFirst => "{$what} is behind ".self::closures($hint->figure).', and other things are reached before it. '.
                 'What protects the helper is needed first.',
             HintKind::CriticalBehind => "{$need} is critical and behind ".self::closures($hint->figure).
@@ -39,7 +39,7 @@ final class HintWords
             HintKind::StartEarly => "{$what} must be started {$hint->figure} ".($hint->figure === 1 ? 'minute' : 'minutes').
                 ' before it works. Mark its pocket, so that whoever fetches it knows.',
             HintKind::LayersApart => 'The layers of a dressing ('.implode(', ', array_map($this->catalogue->name(...), $hint->others)).
-                ') lie in different pockets. Put what touches the wound, what soaks and what holds into one.',
+                ') are in different pockets. Put what touches the wound, what soaks and what holds into one.',
             HintKind::BeyondScope => "{$what} is outside the scope of practice of those who have a kit of this design.",
             HintKind::ExcludedClass => "{$what} is of a class that the list excludes.",
             HintKind::LookAlikes => "{$what} and {$others} are easily confused, and both are in {$pocket}. {$this->by($hint)}",

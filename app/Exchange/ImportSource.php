@@ -35,7 +35,7 @@ final class ImportSource
     /** @return list<array{line: int, record: array<string, mixed>}> */
     private static function fromJson(Kind $kind, string $text): array
     {
-        // Counted before they are read: each takes far more memory than its two characters.
+        // Counted before parsing: each object takes far more memory than its two characters.
         if (substr_count($text, '{') + substr_count($text, '[') > self::MOST_PARTS) {
             throw NotRead::because('The file has more than '.number_format(self::MOST_PARTS).' objects and lists. Bring it in by parts.');
         }

@@ -273,7 +273,7 @@ final class ReadKit
         return $contents;
     }
 
-    /** @return array<int, int> the place of each row among all, by their last good day; what has none comes last */
+    /** @return array<int, int> the rank of each row by its last good day; rows without one come last */
     private static function useOrder(Judged $judged): array
     {
         $counted = $judged->recorded->assignment->counted;

@@ -39,7 +39,7 @@ final class Grants
         }
     }
 
-    /** Pieces of a lot lie in kits and in the record under its item: of which item it is never changes. */
+    /** Allows changes of every column of a lot but its item: the record names the pieces by it. */
     private function changesOfLots(Connection $owner, string $database): string
     {
         $columns = $owner->table('information_schema.columns')->where('table_schema', $database)->where('table_name', 'lots')

@@ -8,9 +8,9 @@ use Illuminate\Support\Facades\DB;
 use RuntimeException;
 
 /**
- * Keeps the end of the record outside the database, signed, within a second of each operation (`ledger:follow`). A database that is put back
- * to an earlier state behind the application is shorter than this file says, or has another operation at that number. The file never goes
- * back: only a restore, which begins a new epoch in the record itself, takes its place.
+ * Keeps the end of the record, signed, in a file outside the database, within a second of each operation (`ledger:follow`). A database that
+ * was rolled back is shorter than the file says, or has another operation at that number. The file never goes back, except after a restore,
+ * which begins a new epoch in the record.
  */
 final class HeadFile
 {
@@ -35,7 +35,7 @@ final class HeadFile
     }
 
     /**
-     * Writes how far the record has come, where it has come further than the file says.
+     * Writes the end of the record, if the record is ahead of the file.
      *
      * @param  string  $day  in the organisation's time zone
      * @return string|null what is wrong with the record, or null; then nothing was written
@@ -46,7 +46,7 @@ final class HeadFile
     {
         $kept = $this->read();
         $head = Head::read();
-        // The head is one row that anybody with the database can write: what it says is on record, or it is not believed.
+        // Anybody with the database can write the one row of the head: its operation must be on record.
         $last = $head->number === 0 ? $head : DB::table('operations')->where('number', $head->number)->first(['epoch', 'hash']);
         if ($last === null || (int) $last->epoch !== $head->epoch || $last->hash !== $head->hash) {
             return "The head of the record was rewritten: operation {$head->number} of epoch {$head->epoch} is not on record as it says.";
@@ -72,7 +72,7 @@ final class HeadFile
         @unlink($this->path());
     }
 
-    /** Whole or not at all, and on the disk before it counts. */
+    /** Writes the file atomically, and syncs it first. */
     private function write(Head $head, string $day): void
     {
         if (! is_dir($this->folder) && ! @mkdir($this->folder, 0700, true) && ! is_dir($this->folder)) {

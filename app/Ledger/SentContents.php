@@ -9,15 +9,15 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Tells the same request, sent twice, from other contents under the same id: the first counts once, the second would seem to be recorded
- * and is not. Fields that are empty or missing are alike, so that a page from before an upgrade and one from after it send the same.
+ * Tells a repeated request from other contents under the same id. A repeated request counts once. Other contents must be refused: an answer
+ * of 200 would say that they are recorded. An empty field equals a missing one, so that pages before and after an upgrade send the same.
  */
 final class SentContents
 {
-    /** When it was done, and what was seen before it, is no part of what was done. */
+    /** Times and base are not compared: they say when something was done, not what. */
     private const BESIDES = ['begun_at', 'done_at', 'clock_checked_at', 'base'];
 
-    /** Keeps by what the contents of this request are known; nothing where no request is being answered. */
+    /** Keeps a hash of the contents of this request, if there is a request. */
     public function keep(string $id): void
     {
         $hash = self::hash();
@@ -26,7 +26,7 @@ final class SentContents
         }
     }
 
-    /** @throws OtherContents where something else was recorded under this id */
+    /** @throws OtherContents if other contents are recorded under this id */
     public function refuseOthers(string $id): void
     {
         $kept = DB::table('sent_contents')->where('id', $id)->value('hash');
@@ -45,7 +45,7 @@ final class SentContents
 
         $contents = array_diff_key($request->json()->all(), array_flip(self::BESIDES));
 
-        // By a key: what somebody entered cannot be guessed from it.
+        // Keyed: nobody can guess from the hash what somebody entered.
         return hash_hmac('sha256', json_encode(self::plain($contents), JSON_THROW_ON_ERROR), config()->string('app.key'));
     }
 

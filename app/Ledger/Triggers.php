@@ -9,8 +9,8 @@ use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Compares the triggers of the database with those that must be there (database/triggers.php), and makes what is missing. They refuse a
- * change of what is recorded, whoever asks for it. Only the owner of the tables sees and makes triggers.
+ * Compares the triggers of the database with database/triggers.php and makes missing ones. Triggers refuse every change of the record, also
+ * by the application. Only the owner of the tables can see and make them.
  */
 final class Triggers
 {
@@ -22,7 +22,7 @@ final class Triggers
             return null;
         }
         $here = config()->string('database.connections.'.DB::getDefaultConnection().'.database');
-        // By a name of its own: whoever uses the owner's connection at this moment keeps it.
+        // A separate connection: purging the owner's would end its transactions.
         config(['database.connections.triggers' => ['password' => $password, 'database' => $here] + config()->array('database.connections.owner')]);
         DB::purge('triggers');
 
@@ -65,7 +65,7 @@ final class Triggers
         if ($faults === []) {
             return [];
         }
-        // A table that somebody reads in a transaction is waited for, and not for ever.
+        // Waits for tables that are read in a transaction, but not for ever.
         $owner->statement('SET SESSION lock_wait_timeout = 60');
         $there = $this->there($owner);
         $tables = $this->tables($owner);

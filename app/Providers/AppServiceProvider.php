@@ -65,14 +65,14 @@ final class AppServiceProvider extends ServiceProvider
             $app,
         ));
         Mail::extend('tray', static fn (): TrayTransport => new TrayTransport);
-        // Links that leave this machine lead to the address that was set, whatever name and port a request claims.
+        // Links in mails use the configured address, never the host that a request claims.
         URL::useOrigin(config()->string('app.url'));
         URL::forceScheme((string) parse_url(config()->string('app.url'), PHP_URL_SCHEME));
         $workers = new Workers;
         Queue::looping(static fn () => $workers->isAlive());
         // A policy stands in its area, beside the models' folder.
         Gate::guessPolicyNamesUsing(static fn (string $model): string => str_replace('\\Models\\', '\\', $model).'Policy');
-        // A workplace shares one address: whoever has a code or a link is not held back by what others there try. Made-up ones share one count.
+        // A workplace shares one address. Each real code or link has its own count; made-up ones share one.
         $known = static fn (Request $request, string $name, string $table): string => is_string($request->route($name))
             && DB::table($table)->where('hash', hash('sha256', $request->route($name)))->exists() ? $request->route($name) : 'unknown';
         $ofCode = static fn (int $anHour, Request $request): Limit => Limit::perHour($anHour)

@@ -18,7 +18,7 @@ ask_passphrase() {
     export SARCINA_BACKUP_PASSPHRASE
 }
 
-# need_backup_key: the key by which backups are authenticated and encrypted. It stays on the machine; passphrase and backup give it back.
+# need_backup_key: makes the key that authenticates and encrypts backups. It stays on the machine; passphrase and backup give it back.
 need_backup_key() {
     [ -s "$var/backup-key.json" ] && return
     ask_passphrase "A passphrase for the backups of this organisation (at least 16 characters; without it no backup can be put back on another machine):"
@@ -41,7 +41,7 @@ make_backup() {
     php artisan ledger:checkpoint >/dev/null 2>&1 || [ "$1" = upgrade ]
     cp "$var"/checkpoints/checkpoint-*.json "$work/in/checkpoints/" 2>/dev/null || :
     [ ! -d "$var/storage/app" ] || cp -R "$var/storage/app/." "$work/in/files/"
-    # Triggers are made anew from the program after a restore: in a backup they would be commands that somebody else wrote.
+    # No triggers: a restore makes them from the program. In a backup they would be commands.
     # One transaction: the moment at which it begins is the moment of the backup. Its rows are counted as they pass; each stands on a line.
     mariadb-dump --no-defaults --user="$(id -un)" --socket="$sockets/db.sock" --single-transaction --quick --hex-blob --no-tablespaces --skip-triggers --default-character-set=utf8mb4 \
         --ignore-table-data=sarcina.sessions --ignore-table-data=sarcina.cache --ignore-table-data=sarcina.cache_locks sarcina \
@@ -72,8 +72,8 @@ manual_backup() {
     echo "Backed up to $backup_file"
 }
 
-# unpack FILE [OPTION…]: into a folder of its own, which `unpacked` names. Its three files are read by name, so that no other and no link comes
-# out of it; its contents come out only after its key said that they are as they were made.
+# unpack FILE [OPTION…]: unpacks a backup into a new folder and sets `unpacked`. Reads the three files by name, so that no other file and no
+# link comes out. Verifies the backup before its contents come out.
 unpack() {
     local file=$1 part opened=0
     shift
@@ -101,8 +101,7 @@ unpack() {
     php artisan backup:check "$unpacked" || exit 1
 }
 
-# load_dump FOLDER DATABASE: by a user who may fill the tables of that database and nothing else, made for this and removed after it, with a
-# client that takes no commands for itself.
+# load_dump FOLDER DATABASE: loads a dump as a temporary user who may only fill that database. The sandboxed client runs no commands.
 load_dump() {
     local password ended=0
     password=$(random_word)

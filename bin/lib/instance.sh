@@ -174,7 +174,7 @@ put_back_upgrade() {
         echo "The backup that was made before the upgrade is gone: $file. Put it back, then start again." >&2
         exit 1
     fi
-    # It is this machine's own: one from before there was a key has none.
+    # This machine made it, perhaps before there was a key.
     unpack "$file" --unauthenticated >/dev/null
     empty_database
     load_dump "$unpacked" sarcina
@@ -215,7 +215,7 @@ bring_up() {
 
 load_demo_once() { [ -f "$var/demo-loaded" ] || load_demo; }
 
-# need_instance: reading commands never make an instance.
+# need_instance: ends a reading command if there is no instance, and leaves nothing behind.
 need_instance() {
     [ -d "$var/db/mysql" ] && return
     rmdir "$var/storage/framework/views" "$var/storage/framework" "$var/storage/logs" "$var/storage" "$var/run" "$var" 2>/dev/null || :
@@ -223,7 +223,7 @@ need_instance() {
     exit 64
 }
 
-# status_json: the same as say_status, for programs.
+# status_json: prints what say_status says, for programs.
 status_json() {
     local part runs=()
     for part in nginx fpm worker clock follower db; do
@@ -233,7 +233,7 @@ status_json() {
         "$(newest=$(find "$var/backups" -maxdepth 1 -name 'sarcina-*.tar' 2>/dev/null | sort | tail -1); [ -z "$newest" ] && echo null || printf '"%s"' "$(basename "$newest")")"
 }
 
-# say_logs: the end of each log, the newest last.
+# say_logs: prints the end of each log, the newest last.
 say_logs() {
     local log
     find "$var" -maxdepth 3 -name '*.log' -size +0 ! -path "$var/db/*" -printf '%T@ %p\n' | sort -n | cut -d' ' -f2- | while read -r log; do

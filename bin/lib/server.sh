@@ -53,8 +53,8 @@ pm.max_children = 2
 pm.process_idle_timeout = 30s'
 }
 
-# php_pool NAME SOCKET PROCESSES: processes that answer requests. A password takes a while to be compared, on purpose: sign-ins have two of
-# their own, so that no number of them holds a request of somebody who is signed in up.
+# php_pool NAME SOCKET PROCESSES: writes one pool of PHP processes. Comparing a password is slow on purpose, so sign-ins have two processes of
+# their own and never delay a signed-in request.
 php_pool() {
     cat <<CONF
 [$1]
@@ -83,7 +83,7 @@ php_admin_value[post_max_size] = 21M
 CONF
 }
 
-# own_address: PUBLIC_URL; else what it listens on, or, where it listens everywhere, the first name of its certificate.
+# own_address: prints PUBLIC_URL, else the address that it listens on. If it listens everywhere: the first name of its certificate.
 own_address() {
     local public name=''
     public=$(env_of PUBLIC_URL)
@@ -92,8 +92,8 @@ own_address() {
     if [ -n "$name" ]; then echo "https://$name:$port"; else echo "$url"; fi
 }
 
-# served_hosts: what a request may name as its host, as patterns of nginx: each served name with this port, or without one where that is
-# the port of its kind, and exactly what PUBLIC_URL says.
+# served_hosts: prints the allowed Host headers as nginx patterns: each served name with this port (also without it, if it is 80 or 443), and
+# the host of PUBLIC_URL.
 served_hosts() {
     local name
     served_names | sort -u | while read -r name; do
@@ -136,7 +136,7 @@ daemon off;
 worker_processes 2;
 pid $var/run/nginx.own;
 error_log $var/nginx.log warn;
-# Half-sent requests of a few hundred strangers leave room for everybody else: they are cut off soon, and cost a connection each.
+# Hundreds of half-sent requests leave room for others: each costs one connection and soon times out.
 worker_rlimit_nofile 8192;
 events { worker_connections 4096; }
 http {
@@ -165,7 +165,7 @@ http {
     map \$http_host \$is_own_host { default 0;
 $(served_hosts)
     }
-    # Whoever tries passwords holds nobody else up: two at a time in a pool of their own, the rest wait.
+    # Sign-ins have their own pool, two at a time, so that password guesses delay nobody else.
     map "\$request_method \$uri" \$pool { default fpm; "~^POST /api/session/?$" sign-in; }
     limit_req_zone \$binary_remote_addr zone=address:4m rate=${rate}r/s;
     limit_req_status 429;
@@ -184,7 +184,7 @@ $(served_hosts)
         if (\$is_own_host = 0) { return 421 "This is not the name of this instance: see PUBLIC_URL in docs/operating.md.\n"; }
         root $here/public;
         $secure
-        # What nginx says by itself carries the same headers.
+        # nginx's own answers carry the same headers.
         add_header X-Content-Type-Options nosniff always;
         add_header X-Frame-Options DENY always;
         add_header Referrer-Policy same-origin always;
@@ -215,7 +215,7 @@ $(served_hosts)
             fastcgi_buffers 32 16k;
             fastcgi_buffer_size 32k;
             fastcgi_max_temp_file_size 0;
-            # Said once, for the application's answers and for nginx's own.
+            # Sent once: nginx sets these headers for the application's answers too.
             fastcgi_hide_header X-Content-Type-Options;
             fastcgi_hide_header X-Frame-Options;
             fastcgi_hide_header Referrer-Policy;

@@ -6,7 +6,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
 use Illuminate\Support\Facades\Schema;
 
-/** Keeps by what the contents of a request are known, under the id that it was sent with. */
+/** Keeps a hash of the contents of each request, under the id of its operation. */
 return new class extends Migration
 {
     public function up(): void

@@ -25,7 +25,7 @@ final class KeyboardJourneyTest extends BrowserTestCase
         $this->tabTo($visit, 'Check QH-07');
         $visit->keys(WebDriverKeys::ENTER)->seeHeading('Check QH-07 Tree crew bag')->see('0 of 26 counted');
         // A check is a look: before it, nothing is said of what is there.
-        $visit->see('Not yet judged')->dontSee('Ready');
+        $visit->see('No status yet')->dontSee('Ready');
         $this->waitForFocus($visit, 'Count of Windlass tourniquet');
 
         // ? shows the keys, Enter is as recorded, a number is a count, Shift and Enter the whole pocket.

@@ -208,7 +208,7 @@ final class NothingIsLostTest extends BrowserTestCase
     public function test_in_hand_another_name_is_signed_with_the_reason_and_the_note_waits_for_an_answer(): void
     {
         $visit = $this->inHand()->signIn('keeper');
-        $visit->open('/kits/QH-G2/check')->seeHeading('Front, At hand, 0 of 2')->see('Not yet judged');
+        $visit->open('/kits/QH-G2/check')->seeHeading('Front, At hand, 0 of 2')->see('No status yet');
         foreach (range(1, 3) as $pocket) {
             $visit->press('Whole pocket as recorded');
         }

@@ -38,7 +38,7 @@ final class TouchJourneyTest extends BrowserTestCase
         $visit->press('Check QH-30')->seeHeading('Front, At hand, 0 of 2')->see('Check QH-30 Spare set for visitors')->see('0 of 6 rows counted');
         $visit->press('As recorded: 1, Windlass tourniquet, '.$this->lotOf($visit, 'Windlass tourniquet'))->seeHeading('Front, At hand, 1 of 2');
         $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'One fewer of Windlass tourniquet')]"));
-        $visit->see('1 fewer')->see('Not yet judged');
+        $visit->see('1 fewer')->see('No status yet');
         $visit->click(fn () => $visit->find("//button[starts-with(@aria-label, 'One more of Windlass tourniquet')]"));
         // The open kit unfolds, and what discards is in a menu that asks.
         $visit->press('Unfold the kit: all pockets')->see('Hands and tools')->press('Fold the kit');

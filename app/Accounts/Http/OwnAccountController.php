@@ -135,7 +135,7 @@ final class OwnAccountController extends Controller
         }
     }
 
-    /** Whoever sits at somebody's open session must not take their second factor off or put another in its place. */
+    /** Keeps somebody at an unlocked screen from removing or replacing the second factor of its owner. */
     private function refuseWrongFactor(Request $request): void
     {
         $request->validate(

@@ -11,8 +11,8 @@ use Illuminate\Mail\Mailables\Content;
 use Illuminate\Mail\Mailables\Envelope;
 
 /**
- * An invitation, or the link by which a password is set anew. It waits for the worker, so that a mail server that fails never fails what
- * somebody does; encrypted while it waits, since whoever has the link has the account.
+ * Mails an invitation, or a link to set a new password. A worker sends it, so that a failing mail server never fails a request. The waiting
+ * job is encrypted: the link opens the account.
  */
 final class LinkMail extends Mailable implements ShouldBeEncrypted, ShouldQueue
 {

@@ -18,7 +18,7 @@ final class BackupDescribe extends Command
     protected $signature = 'backup:describe {folder : what the backup is made of} {to : where its description goes}
         {--instance= : whose it is} {--reason= : why it is made} {--key= : the key of its backups} {--secrets= : the .env whose keys go with it}';
 
-    protected $description = 'Writes down what lies in a backup, authenticated by the key of the backups: run by bin/sarcina';
+    protected $description = 'Writes the manifest of a backup and its HMAC; run by bin/sarcina';
 
     public function handle(): int
     {
@@ -27,7 +27,7 @@ final class BackupDescribe extends Command
         try {
             $key = is_file($this->text('key')) ? BackupKey::read((string) file_get_contents($this->text('key'))) : null;
             if ($key !== null) {
-                // They go in only where all of it is encrypted.
+                // The keys go in only if the backup is encrypted.
                 file_put_contents("{$folder}/".Secrets::FILE, json_encode($secrets, JSON_THROW_ON_ERROR));
             }
             $at = now()->utc()->format('Y-m-d\TH:i:s\Z');

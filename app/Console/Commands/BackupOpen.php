@@ -11,12 +11,12 @@ use App\Console\SaysText;
 use Illuminate\Console\Command;
 use RuntimeException;
 
-/** Nothing of a backup is unpacked, let alone loaded, before its key says that it is as it was made. */
+/** Verifies a backup before anything of it is unpacked or loaded. */
 final class BackupOpen extends Command
 {
     use SaysText;
 
-    /** What bin/sarcina understands as: ask for the passphrase, and try again. */
+    /** Tells bin/sarcina to ask for the passphrase and to try again. */
     public const WANTS_PASSPHRASE = 3;
 
     protected $signature = 'backup:open {folder : with manifest.json, manifest.mac and contents} {--key= : the key of this machine\'s backups}
@@ -60,7 +60,7 @@ final class BackupOpen extends Command
     {
         if ($this->option('unauthenticated') !== true) {
             throw new RuntimeException('This backup was made without a key, or its code was taken away: nobody can say whether it was changed. '.
-                'Where you know that it was not, add --unauthenticated.');
+                'If you know that it was not, add --unauthenticated.');
         }
         rename("{$folder}/".Manifest::CONTENTS, "{$folder}/".Manifest::OPENED);
         $this->warn('This backup has no key: whether it was changed is not known.');
@@ -68,7 +68,7 @@ final class BackupOpen extends Command
         return self::SUCCESS;
     }
 
-    /** Gives this machine's key where the backup was made with it, else the one that its passphrase gives; null: there is no passphrase. */
+    /** Gives this machine's key if the backup was made with it, else the key from the passphrase; null: no passphrase was given. */
     private function key(Manifest $manifest): ?BackupKey
     {
         if (is_file($this->text('key'))) {

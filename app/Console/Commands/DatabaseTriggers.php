@@ -11,7 +11,7 @@ final class DatabaseTriggers extends Command
 {
     protected $signature = 'database:triggers';
 
-    protected $description = 'Names the triggers that are missing or differ and makes them anew; run by bin/sarcina at each start';
+    protected $description = 'Names and replaces triggers that are missing or differ; run by bin/sarcina at each start';
 
     public function handle(Triggers $triggers): int
     {
@@ -22,7 +22,7 @@ final class DatabaseTriggers extends Command
             return self::FAILURE;
         }
         foreach ($triggers->make($owner) as $fault) {
-            $this->info("{$fault} It was put right.");
+            $this->info("{$fault} This was mended.");
         }
 
         return self::SUCCESS;

@@ -15,10 +15,10 @@ final class LedgerFollow extends Command
 {
     private const PAUSE_MICROSECONDS = 300_000;
 
-    /** A fault that lasts is said again after so many seconds. */
+    /** Repeats the message of a lasting fault after this time. */
     private const SAY_AGAIN_SECONDS = 60;
 
-    /** It begins anew from time to time, as the other workers do. */
+    /** Ends after this time, as the other workers do; its keeper starts it again. */
     private const SECONDS = 3600;
 
     protected $signature = 'ledger:follow {--once : look once, and say what is wrong}';
@@ -49,7 +49,7 @@ final class LedgerFollow extends Command
         try {
             return DB::table('organisations')->exists() ? $file->follow(Organisation::current()->today()) : null;
         } catch (QueryException) {
-            // The database was stopped, or its tables are being made: it is asked again.
+            // The database is stopped, or its tables are being made: try again.
             DB::purge();
 
             return null;

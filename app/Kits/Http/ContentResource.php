@@ -51,7 +51,7 @@ final readonly class ContentResource
         public ?string $item_class,
         #[OA\Property(description: 'a tool that is asked for when the kit is handed back')]
         public bool $comes_back,
-        #[OA\Property(description: 'Of the pieces of one item those with the lowest number are used first: they expire first.')]
+        #[OA\Property(description: 'The order of use, lowest first: pieces of an item that expire first are used first.')]
         public int $use_order,
     ) {
     }

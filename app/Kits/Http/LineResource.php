@@ -55,7 +55,7 @@ final readonly class LineResource
         public array $accepts,
         #[OA\Property(items: new OA\Items(ref: ShareResource::class), description: 'where it is split over several pockets')]
         public array $shares,
-        #[OA\Property(description: 'While a check is under way there is no status until every such line was counted.')]
+        #[OA\Property(description: 'A running check shows no status until all of these lines are counted.')]
         public bool $count_first,
     ) {
     }

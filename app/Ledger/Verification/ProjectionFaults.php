@@ -16,7 +16,7 @@ use Sarcina\Core\Calendar\PrintedDate;
  */
 final class ProjectionFaults
 {
-    /** Of so many operations that are not there the rows are named, in each table. */
+    /** Names at most this many missing operations in each table. */
     private const NAMED = 20;
 
     public function __construct(

@@ -26,7 +26,7 @@ final class PlainText
 
     private const LONGEST = 4000;
 
-    /** The parameters that have parts: measures by name. */
+    /** Parameters that are objects: measures by name. */
     private const MEASURES = ['least', 'most'];
 
     /** @param  Closure(Request): Response  $next */
@@ -43,7 +43,7 @@ final class PlainText
             return $next($request);
         }
         try {
-            // A file for import is one long text: nothing in it is read as lists, of which a few million would fill the memory.
+            // An import sends its file as one text. Millions of nested lists would fill the memory: they are refused while parsing.
             $sent = json_decode($body, true, $request->is('api/imports') ? 2 : self::DEPTH, JSON_THROW_ON_ERROR);
         } catch (JsonException) {
             $fault = new HttpException(400, 'This cannot be read as JSON in UTF-8. Nothing was saved.');

@@ -30,8 +30,8 @@ final readonly class Judgement
     }
 
     /**
-     * Lists the ids of the lines that must have been counted before a check that is under way shows a status: critical and required
-     * ones, or all where there are none of these (rules.md, check: what nobody looked at is not known).
+     * Lists the ids of the lines that must be counted before a running check shows a status: critical and required lines, or all lines
+     * if there are none of these (rules.md, check).
      *
      * @return list<string>
      */

@@ -4354,7 +4354,7 @@ export interface components {
             item_class: string | null;
             /** @description a tool that is asked for when the kit is handed back */
             comes_back: boolean;
-            /** @description Of the pieces of one item those with the lowest number are used first: they expire first. */
+            /** @description The order of use, lowest first: pieces of an item that expire first are used first. */
             use_order: number;
         };
         /** @description When the next check is, and why. */
@@ -4529,7 +4529,7 @@ export interface components {
             accepts: string[];
             /** @description where it is split over several pockets */
             shares: components["schemas"]["ShareResource"][];
-            /** @description While a check is under way there is no status until every such line was counted. */
+            /** @description A running check shows no status until all of these lines are counted. */
             count_first: boolean;
         };
         /** @description What people search in a pocket, and where it lives. */

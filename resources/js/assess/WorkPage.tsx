@@ -56,7 +56,11 @@ export default function WorkPage() {
                         {words.theAssessment}
                     </Button>
                     {may('plan') && (
-                        <Button variant="contained" onClick={() => carry.mutate()} disabled={carry.isPending}>
+                        <Button
+                            variant={site.tasks.length === 0 ? 'contained' : 'outlined'}
+                            onClick={() => carry.mutate()}
+                            disabled={carry.isPending}
+                        >
                             {site.tasks.length === 0 ? words.compareWithExistingKits : words.compareAgain}
                         </Button>
                     )}

@@ -42,7 +42,7 @@ describe('the status while counting', () => {
                 left={1}
             />,
         );
-        expect(says()).toBe('Not yet judged1 of 2 critical and required lines countedMedium dressing: 1 of 4');
+        expect(says()).toBe('No status yet1 of 2 critical and required lines countedMedium dressing: 1 of 4');
         expect(says()).not.toContain('Ready');
     });
 

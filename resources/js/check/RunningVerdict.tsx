@@ -55,7 +55,7 @@ export function RunningVerdict({
                 <Box sx={{ display: 'flex', gap: 2, alignItems: 'center' }}>
                     <VerdictShape verdict={look.isJudged ? verdict.verdict : null} isOpen={!look.isJudged} size={22} />
                     <Typography sx={{ fontWeight: 700 }}>
-                        {look.isJudged ? verdictWords[verdict.verdict] : words.notYetJudged}
+                        {look.isJudged ? verdictWords[verdict.verdict] : words.noStatusYet}
                     </Typography>
                     <Typography variant="body2" sx={{ color: 'text.secondary' }}>
                         {!look.isJudged

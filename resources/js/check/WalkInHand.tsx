@@ -75,7 +75,7 @@ export function WalkInHand({ kit, draft, change, onLeave }: WalkProps) {
                                     size={20}
                                 />
                                 <Typography sx={{ fontWeight: 700, whiteSpace: 'nowrap' }}>
-                                    {walk.look.isJudged ? verdictWords[verdict.verdict] : words.notYetJudged}
+                                    {walk.look.isJudged ? verdictWords[verdict.verdict] : words.noStatusYet}
                                 </Typography>
                                 <Typography variant="body2" sx={{ color: 'text.secondary', overflowWrap: 'anywhere' }}>
                                     {walk.all.all > walk.all.done

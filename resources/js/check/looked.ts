@@ -3,7 +3,7 @@ import { type Draft } from './draft';
 import { moduleOf } from './modules';
 import { isSettled } from './rows';
 
-/** A kit that was copied to this device before an upgrade does not say which lines to count first: then all of them are. */
+/** A copy from before an upgrade does not say which lines to count first: then all lines must be counted. */
 type Line = Pick<Schemas['LineResource'], 'code' | 'pocket_id'> & Partial<Pick<Schemas['LineResource'], 'count_first'>>;
 
 export interface Look {
@@ -42,7 +42,7 @@ function isSplitSaid(draft: Draft, line: string): boolean {
         );
 }
 
-/** Says how far a check has come: until every line that the server wants counted first was looked at, there is no status. */
+/** Says how far a check has come. There is no status until all lines to count first are counted. */
 export function lookAt(draft: Draft, lines: readonly Line[]): Look {
     const looked = new Set(lines.filter((line) => isLooked(draft, line)).map((line) => line.code));
     const needed = lines.filter((line) => line.count_first ?? true);

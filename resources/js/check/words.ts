@@ -178,7 +178,7 @@ export const words = {
         'Read the number from the seal itself. If the seal is broken, or is not the one on record, discard this check and do a full one.',
     numberOnTheSeal: 'Number on the seal',
     whatTheOutsideLooksLike: 'What the outside looks like, if anything is wrong with it.',
-    notYetJudged: 'Not yet judged',
+    noStatusYet: 'No status yet',
     linesLookedAt: (done: number, needed: number) => `${done} of ${needed} critical and required lines counted`,
     statusWhileCounting: 'Status while counting',
     noStatusForWhatYou: 'No status for what you counted last',
